@@ -1,0 +1,3 @@
+export * from './issue.ts';
+export * from './tolerance.ts';
+export * from './trig.ts';

@@ -1,0 +1,13 @@
+/**
+ * Every tolerance used in comparisons, with its unit and reason.
+ * Lengths of a job are decimals in inches or millimetres; both are far coarser than these.
+ */
+
+/** Length units of the job. Two positions nearer than this are the same position (binary fractions of 0.1 etc.). */
+export const SAME_LENGTH = 1e-6;
+
+/** Degrees. Two angles nearer than this are the same angle. */
+export const SAME_ANGLE = 1e-7;
+
+/** Cutting units (1/64 in, 0.1 mm). A length this little over a whole unit counts as whole when rounding up. */
+export const WHOLE_UNIT = 1e-6;

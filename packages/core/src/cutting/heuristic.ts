@@ -1,0 +1,155 @@
+import type { CutModel, WallNet } from './model.ts';
+import { demandOf, filledOf, lengthOf, toPattern, type Filled, type Paths, type Pattern } from './pattern.ts';
+import type { ClassSet } from './sequencer.ts';
+
+/** A stick being filled. */
+interface OpenStick {
+  group: number;
+  list: number[];
+  set: ClassSet;
+  total: number;
+}
+
+/**
+ * A path for every wall by a dynamic programme: fewest splices first, then by `prefer` (lower is better, added up).
+ * @returns undefined where a wall cannot be served within its maximum
+ */
+export function choosePaths(model: CutModel, prefer: (net: WallNet, arc: number) => number): Paths {
+  return model.walls.map((net) => {
+    const layers = net.wall.max + 1;
+    // best[k][p]: cheapest way to reach point p with k arcs
+    const best = Array.from({ length: layers + 1 }, () =>
+      new Array<{ cost: number; path: number[] } | undefined>(net.points).fill(undefined),
+    );
+    best[0]![0] = { cost: 0, path: [] };
+    for (let k = 0; k < layers; k++)
+      net.arcs.forEach((arc, index) => {
+        const from = best[k]![arc.from];
+        if (!from) return;
+        const cost = from.cost + prefer(net, index);
+        const held = best[k + 1]![arc.to];
+        if (!held || cost < held.cost - 1e-9) best[k + 1]![arc.to] = { cost, path: [...from.path, index] };
+      });
+    let chosen: { cost: number; path: number[] } | undefined;
+    for (let k = 1; k <= layers; k++) {
+      const end = best[k]![net.points - 1];
+      if (end && (!chosen || end.cost < chosen.cost - 1e-9)) chosen = end;
+    }
+    if (!chosen) throw new Error(`wall ${net.wall.id} cannot be served: buildModel lets no such wall pass`);
+    return chosen.path;
+  });
+}
+
+/** The cheapest group that holds a list of items and has a stick left; −1 when none does. */
+function cheapestGroup(model: CutModel, list: readonly number[], used: readonly number[]): number {
+  const need = lengthOf(model, list);
+  return model.sticks.findIndex(
+    (group, index) => group.length >= need && (group.count === undefined || used[index]! < group.count),
+  );
+}
+
+/** Items in order of falling need, each as often as demanded. */
+const byNeed = (model: CutModel, demand: readonly number[]): number[] => {
+  const need = model.items.map((_, index) => lengthOf(model, [index]));
+  return demand
+    .flatMap((count, item) => new Array<number>(count).fill(item))
+    .sort((a, b) => need[b]! - need[a]! || a - b);
+};
+
+/**
+ * First fit (or best fit) by falling need, always opening a stick of one group, rack sticks first; every stick is then
+ * exchanged for the cheapest that still holds its pieces.
+ * @returns undefined when limited stock runs out
+ */
+export function fitDecreasing(
+  model: CutModel,
+  demand: readonly number[],
+  openGroup: number,
+  best: boolean,
+): Pattern[] | undefined {
+  const open: OpenStick[] = [];
+  const used = model.sticks.map(() => 0);
+  for (const item of byNeed(model, demand)) {
+    const { length, cls } = model.items[item]!;
+    let target: OpenStick | undefined;
+    let leastLeft = Infinity;
+    for (const stick of open) {
+      const left =
+        model.sticks[stick.group]!.length -
+        (stick.total + length + model.sequencer.with(stick.set, cls).extra);
+      if (left < 0 || left >= leastLeft) continue;
+      target = stick;
+      leastLeft = left;
+      if (!best) break;
+    }
+    if (!target) {
+      const need = lengthOf(model, [item]);
+      const free = (index: number): boolean =>
+        model.sticks[index]!.length >= need &&
+        (model.sticks[index]!.count === undefined || used[index]! < model.sticks[index]!.count!);
+      const rack = model.sticks.findIndex((group, index) => group.price === 0 && free(index));
+      const group =
+        rack >= 0 ? rack : free(openGroup) ? openGroup : model.sticks.findIndex((_, index) => free(index));
+      if (group < 0) return undefined;
+      used[group]!++;
+      target = { group, list: [], set: model.sequencer.empty, total: 0 };
+      open.push(target);
+    }
+    target.list.push(item);
+    target.set = model.sequencer.with(target.set, cls);
+    target.total += length;
+  }
+  return shrink(
+    model,
+    open.map((stick) => toPattern(stick.group, stick.list)),
+  );
+}
+
+/** Exchanges every stick for the cheapest one that still holds its pieces, while there are such sticks. */
+export function shrink(model: CutModel, patterns: readonly Pattern[]): Pattern[] {
+  const used = model.sticks.map(() => 0);
+  patterns.forEach((pattern) => used[pattern.group]!++);
+  return patterns.map((pattern) => {
+    used[pattern.group]!--;
+    const list = pattern.items.flatMap((item, k) => new Array<number>(pattern.counts[k]!).fill(item));
+    const group = cheapestGroup(model, list, used);
+    const price = (index: number): number => model.sticks[index]!.price;
+    const next = group >= 0 && price(group) < price(pattern.group) ? group : pattern.group;
+    used[next]!++;
+    return next === pattern.group ? pattern : { ...pattern, group: next };
+  });
+}
+
+/** The quick first answer: splits walls with the fewest splices, then the best of several first-fit and best-fit fillings. */
+export function firstAnswer(model: CutModel): Filled | undefined {
+  let best: Filled | undefined;
+  for (const split of splitStyles(model)) {
+    const demand = demandOf(model, split);
+    model.sticks.forEach((group, index) => {
+      if (group.price === 0) return;
+      for (const bestFit of [false, true]) {
+        const patterns = fitDecreasing(model, demand, index, bestFit);
+        if (!patterns) continue;
+        const filled = filledOf(model, patterns, split);
+        if (!best || filled.cost < best.cost) best = filled;
+      }
+    });
+    if (model.sticks.every((group) => group.price === 0)) {
+      const patterns = fitDecreasing(model, demand, 0, true);
+      if (patterns && !best) best = filledOf(model, patterns, split);
+    }
+  }
+  return best;
+}
+
+/** Different sensible ways to divide the long walls: long piece first from either end, or evenly. */
+export function splitStyles(model: CutModel): Paths[] {
+  if (model.walls.length === 0) return [[]];
+  const many = 1e6;
+  const lengthOfArc = (net: WallNet, arc: number): number => model.items[net.arcs[arc]!.item]!.length;
+  return [
+    choosePaths(model, (net, arc) => many - lengthOfArc(net, arc) / (1 + net.arcs[arc]!.from)),
+    choosePaths(model, (net, arc) => many - lengthOfArc(net, arc) / (1 + net.points - net.arcs[arc]!.to)),
+    choosePaths(model, (net, arc) => many + (lengthOfArc(net, arc) / 1000) ** 2),
+  ];
+}

@@ -1,0 +1,203 @@
+import type { CutModel } from './model.ts';
+import type { ClassSet } from './sequencer.ts';
+
+/** The most valuable filling found for one stick group. */
+export interface Filling {
+  readonly group: number;
+  readonly list: readonly number[];
+  readonly value: number;
+}
+
+export interface KnapsackQuery {
+  /** Worth of one of each item. */
+  readonly values: ArrayLike<number>;
+  /** Most of each item that may be taken. */
+  readonly bounds: ArrayLike<number>;
+  /** Stick groups to fill, each with the value that a filling has to exceed. */
+  readonly groups: readonly { readonly index: number; readonly above: number }[];
+  /** Search nodes for each group; beyond it the best so far is answered and `exact` is false. */
+  readonly nodes: number;
+}
+
+export interface KnapsackAnswer {
+  /** Fillings that exceed their threshold, at most a few for each group, best last. */
+  readonly fillings: readonly Filling[];
+  /** No group has a better filling than those given. */
+  readonly exact: boolean;
+}
+
+const TINY = 1e-9;
+
+/**
+ * Fills single sticks as valuably as possible: depth-first over items by density, cut off by a bounded-knapsack table
+ * over relaxed sizes and by the exact length of the partial stick.
+ *
+ * Relaxed size of an item: its length plus half the least gap on either side, so that the sum over a stick never exceeds
+ * what the stick takes, whatever the order. The table counts in cells; sizes and room are floored, so it stays a bound
+ * (sum of floors <= floor of sum).
+ */
+export class Knapsack {
+  private readonly size: Float64Array;
+  private readonly endsRelief: number;
+  private readonly step: number;
+  private table = new Float64Array(0);
+  private readonly model: CutModel;
+  private readonly cells: number;
+
+  constructor(model: CutModel, cells: number) {
+    this.model = model;
+    this.cells = cells;
+    const { gap, lead, tail } = model.clear;
+    const leastAfter = gap.map((row) => Math.min(...row));
+    const leastBefore = gap.map((_, c) => Math.min(...gap.map((row) => row[c]!)));
+    this.size = Float64Array.from(
+      model.items,
+      (item) => item.length + (leastBefore[item.cls]! + leastAfter[item.cls]!) / 2,
+    );
+    const leadLess = Math.min(...lead.map((value, c) => value - leastBefore[c]! / 2));
+    const tailLess = Math.min(...tail.map((value, c) => value - leastAfter[c]! / 2));
+    this.endsRelief = leadLess + tailLess;
+    this.step = Math.max(1e-9, this.room(model.longest)) / cells;
+  }
+
+  private room(stick: number): number {
+    return stick - this.endsRelief;
+  }
+
+  /** Items worth something, most value for its size first. */
+  private ranked(query: KnapsackQuery, withWorthless = false): number[] {
+    const found: number[] = [];
+    for (let item = 0; item < this.size.length; item++)
+      if ((withWorthless || query.values[item]! > TINY) && query.bounds[item]! > 0) found.push(item);
+    return found.sort((a, b) => query.values[b]! / this.size[b]! - query.values[a]! / this.size[a]! || a - b);
+  }
+
+  /** best[i][c]: bound on the value of items i, i + 1, … in c cells. Row-major with (cells + 1) columns. */
+  private fillTable(ranked: readonly number[], query: KnapsackQuery): void {
+    const width = this.cells + 1;
+    if (this.table.length < (ranked.length + 1) * width)
+      this.table = new Float64Array((ranked.length + 1) * width);
+    const { table } = this;
+    table.fill(0, ranked.length * width, (ranked.length + 1) * width);
+    for (let i = ranked.length - 1; i >= 0; i--) {
+      const item = ranked[i]!;
+      const row = i * width;
+      table.copyWithin(row, row + width, row + 2 * width);
+      const cells = Math.floor(this.size[item]! / this.step);
+      const value = query.values[item]!;
+      const copies = Math.min(
+        query.bounds[item]!,
+        Math.max(1, Math.floor(this.room(this.model.longest) / this.size[item]!)),
+      );
+      for (let copy = 0; copy < copies; copy++)
+        for (let c = width - 1; c >= cells; c--) {
+          const taken = table[row + c - cells]! + value;
+          if (taken > table[row + c]!) table[row + c] = taken;
+        }
+    }
+  }
+
+  search(query: KnapsackQuery): KnapsackAnswer {
+    const ranked = this.ranked(query);
+    if (ranked.length === 0) return { fillings: [], exact: true };
+    this.fillTable(ranked, query);
+    const fillings: Filling[] = [];
+    let exact = true;
+    for (const { index, above } of query.groups) {
+      const found = this.searchGroup(index, above, ranked, query);
+      fillings.push(...found.fillings);
+      exact &&= found.exact;
+    }
+    return { fillings, exact };
+  }
+
+  private searchGroup(
+    group: number,
+    above: number,
+    ranked: readonly number[],
+    query: KnapsackQuery,
+  ): KnapsackAnswer {
+    const { model, size, step, table } = this;
+    const width = this.cells + 1;
+    const stick = model.sticks[group]!.length;
+    const left = Int32Array.from(ranked, (item) => query.bounds[item]!);
+    const list: number[] = [];
+    const fillings: Filling[] = [];
+    let best = above;
+    let nodes = query.nodes;
+    const dive = (from: number, set: ClassSet, length: number, room: number, value: number): void => {
+      for (let i = from; i < ranked.length; i++) {
+        if (value + table[i * width + Math.min(this.cells, Math.floor(room / step))]! <= best + TINY) return;
+        const item = ranked[i]!;
+        if (left[i] === 0 || size[item]! > room + TINY) continue;
+        const next = model.sequencer.with(set, model.items[item]!.cls);
+        const total = length + model.items[item]!.length;
+        if (total + next.extra > stick) continue;
+        if (nodes-- <= 0) return;
+        left[i]!--;
+        list.push(item);
+        const worth = value + query.values[item]!;
+        if (worth > best + TINY) {
+          best = worth;
+          fillings.push({ group, list: [...list], value: worth });
+          if (fillings.length > 3) fillings.shift();
+        }
+        dive(i, next, total, Math.max(0, room - size[item]!), worth);
+        list.pop();
+        left[i]!++;
+      }
+    };
+    dive(0, model.sequencer.empty, 0, this.room(stick), 0);
+    return { fillings, exact: nodes > 0 };
+  }
+
+  /**
+   * All maximal fillings (nothing more fits) whose value reaches a threshold, for proofs: where blanks may be covered
+   * more than once, a plan of other fillings can always be exchanged for one of these at the same cost.
+   * @returns undefined when there are more than `most`
+   */
+  enumerate(query: KnapsackQuery, most: number): Filling[] | undefined {
+    const { model, size, step } = this;
+    const ranked = this.ranked(query, true);
+    this.fillTable(ranked, query);
+    const width = this.cells + 1;
+    const found: Filling[] = [];
+    let nodes = query.nodes;
+    for (const { index, above } of query.groups) {
+      const stick = model.sticks[index]!.length;
+      const left = Int32Array.from(ranked, (item) => query.bounds[item]!);
+      const list: number[] = [];
+      const isMaximal = (set: ClassSet, length: number): boolean =>
+        ranked.every(
+          (item, i) =>
+            left[i] === 0 ||
+            length + model.items[item]!.length + model.sequencer.with(set, model.items[item]!.cls).extra >
+              stick,
+        );
+      const dive = (from: number, set: ClassSet, length: number, room: number, value: number): boolean => {
+        for (let i = from; i < ranked.length; i++) {
+          if (value + this.table[i * width + Math.min(this.cells, Math.floor(room / step))]! < above - TINY)
+            return true;
+          const item = ranked[i]!;
+          if (left[i] === 0 || size[item]! > room + TINY) continue;
+          const next = model.sequencer.with(set, model.items[item]!.cls);
+          const total = length + model.items[item]!.length;
+          if (total + next.extra > stick) continue;
+          if (nodes-- <= 0) return false;
+          left[i]!--;
+          list.push(item);
+          const worth = value + query.values[item]!;
+          if (worth >= above - TINY && isMaximal(next, total))
+            found.push({ group: index, list: [...list], value: worth });
+          const go = found.length <= most && dive(i, next, total, Math.max(0, room - size[item]!), worth);
+          list.pop();
+          left[i]!++;
+          if (!go) return false;
+        }
+        return true;
+      };
+      if (!dive(0, model.sequencer.empty, 0, this.room(stick), 0)) return undefined;
+    }
+    return found;
+  }
+}

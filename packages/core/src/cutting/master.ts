@@ -1,0 +1,216 @@
+import { Knapsack } from './knapsack.ts';
+import type { CutModel } from './model.ts';
+import { toPattern, type Pattern } from './pattern.ts';
+import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
+
+/** Price of leaving one blank uncut, in cents: only there so that the first programme has a solution. */
+const UNCUT = 1e7;
+
+/** Reduced cost that still counts as none, in cents. */
+const NO_GAIN = 1e-6;
+
+/** A column of the master programme: a stick pattern, or an arc of a wall. */
+export type MasterColumn =
+  | { readonly kind: 'pattern'; readonly pattern: Pattern }
+  | { readonly kind: 'arc'; readonly wall: number; readonly arc: number }
+  | { readonly kind: 'uncut' };
+
+export interface Priced {
+  readonly outcome: LpOutcome;
+  /** No column outside has a negative reduced cost: the objective is the true bound of the relaxation. */
+  readonly converged: boolean;
+}
+
+/** Where each kind of row starts. */
+interface RowLayout {
+  readonly limited: readonly (number | undefined)[];
+  readonly flow: readonly number[];
+  readonly rows: readonly LpRow[];
+}
+
+function layOutRows(model: CutModel): RowLayout {
+  const rows: LpRow[] = model.items.map((item) => ({ lower: item.demand, upper: Infinity }));
+  const limited = model.sticks.map((group) =>
+    group.count === undefined ? undefined : rows.push({ lower: -Infinity, upper: group.count }) - 1,
+  );
+  const flow = model.walls.map((net) => {
+    const first = rows.length;
+    // One row a point: out minus in is 1 at the left end, 0 between; then at most max + 1 pieces.
+    for (let p = 0; p < net.points - 1; p++) rows.push({ lower: p === 0 ? 1 : 0, upper: p === 0 ? 1 : 0 });
+    rows.push({ lower: -Infinity, upper: net.wall.max + 1 });
+    return first;
+  });
+  return { limited, flow, rows };
+}
+
+/**
+ * The master linear programme: every blank covered, stock limits kept, every wall served by one path. Stick patterns are
+ * generated as they are wanted; arcs of walls are all present from the start. Arc columns have no upper bound: their flow
+ * rows bound them, and a bound of their own would put a term into the dual bound.
+ */
+export class Master {
+  readonly columns: MasterColumn[] = [];
+  private readonly program: LinearProgram;
+  private readonly layout: RowLayout;
+  private readonly knapsack: Knapsack;
+  private readonly known = new Set<string>();
+
+  readonly model: CutModel;
+  private readonly solver: LinearSolver;
+
+  constructor(model: CutModel, solver: LinearSolver) {
+    this.model = model;
+    this.solver = solver;
+    this.layout = layOutRows(model);
+    this.program = solver.create(this.layout.rows);
+    this.knapsack = new Knapsack(model, 3000);
+    this.push(
+      model.items.map((_, item): [MasterColumn, LpColumn] => [
+        { kind: 'uncut' },
+        { cost: UNCUT, lower: 0, upper: Infinity, rows: [item], values: [1] },
+      ]),
+    );
+    this.push(
+      model.walls.flatMap((net, wall) =>
+        net.arcs.map((_, arc): [MasterColumn, LpColumn] => [
+          { kind: 'arc', wall, arc },
+          this.arcColumn(wall, arc),
+        ]),
+      ),
+    );
+  }
+
+  private arcColumn(wall: number, index: number): LpColumn {
+    const net = this.model.walls[wall]!;
+    const arc = net.arcs[index]!;
+    const first = this.layout.flow[wall]!;
+    const rows = [arc.item, first + arc.from, first + net.points - 1];
+    const values = [-1, 1, 1];
+    if (arc.to < net.points - 1) {
+      rows.push(first + arc.to);
+      values.push(-1);
+    }
+    return { cost: arc.penalty, lower: 0, upper: Infinity, rows, values };
+  }
+
+  private patternColumn(pattern: Pattern): LpColumn {
+    const limit = this.layout.limited[pattern.group];
+    return {
+      cost: this.model.sticks[pattern.group]!.price,
+      lower: 0,
+      upper: Infinity,
+      rows: limit === undefined ? pattern.items : [...pattern.items, limit],
+      values: limit === undefined ? pattern.counts : [...pattern.counts, 1],
+    };
+  }
+
+  private push(columns: readonly [MasterColumn, LpColumn][]): void {
+    if (columns.length === 0) return;
+    this.program.addColumns(columns.map(([, lp]) => lp));
+    this.columns.push(...columns.map(([column]) => column));
+  }
+
+  /** Adds patterns that are not known yet; answers how many were new. */
+  addPatterns(patterns: readonly Pattern[]): number {
+    const fresh = patterns.filter((pattern) => {
+      const key = `${pattern.group}:${pattern.items.join()}:${pattern.counts.join()}`;
+      return !this.known.has(key) && this.known.add(key);
+    });
+    this.push(fresh.map((pattern) => [{ kind: 'pattern', pattern }, this.patternColumn(pattern)]));
+    return fresh.length;
+  }
+
+  setBounds(column: number, lower: number, upper: number): void {
+    this.program.setBounds(column, lower, upper);
+  }
+
+  /** Value that a filling of a stick group must exceed to gain: its price less the dual of its limit. */
+  threshold(group: number, duals: Float64Array): number {
+    const limit = this.layout.limited[group];
+    return this.model.sticks[group]!.price - (limit === undefined ? 0 : duals[limit]!);
+  }
+
+  /** Most of each item that one stick could ever use: its demand, or one for each wall that might ask for it. */
+  private mostOf(): number[] {
+    const most = this.model.items.map((item) => item.demand);
+    this.model.walls.forEach((net) =>
+      new Set(net.arcs.map((arc) => arc.item)).forEach(
+        (item) => (most[item]! += Math.max(1, net.arcs.filter((arc) => arc.item === item).length)),
+      ),
+    );
+    return most;
+  }
+
+  /**
+   * Column generation until nothing gains or time is up.
+   * @param bounds most of each item in a new pattern; by default its demand
+   */
+  price(
+    stop: () => boolean,
+    seconds: () => number,
+    bounds: readonly number[] = this.mostOf(),
+    rounds = Infinity,
+  ): Priced {
+    let outcome = this.program.solve(seconds());
+    for (let round = 0; round < rounds && outcome.status === 'optimal' && !stop(); round++) {
+      const groups = this.model.sticks.map((_, index) => ({
+        index,
+        above: this.threshold(index, outcome.duals) + NO_GAIN,
+      }));
+      const quick = this.knapsack.search({ values: outcome.duals, bounds, groups, nodes: 3000 });
+      let added = this.addPatterns(quick.fillings.map((one) => toPattern(one.group, one.list)));
+      if (added === 0) {
+        const exact = this.knapsack.search({ values: outcome.duals, bounds, groups, nodes: 2_000_000 });
+        added = this.addPatterns(exact.fillings.map((one) => toPattern(one.group, one.list)));
+        if (added === 0) return { outcome, converged: exact.exact && exact.fillings.length === 0 };
+      }
+      outcome = this.program.solve(seconds());
+    }
+    return { outcome, converged: false };
+  }
+
+  /** All patterns whose reduced cost is at most `gap`, for a proof; undefined when there are too many. */
+  patternsWithin(gap: number, duals: Float64Array, most: number): Pattern[] | undefined {
+    const groups = this.model.sticks.map((_, index) => ({
+      index,
+      above: this.threshold(index, duals) - gap,
+    }));
+    const found = this.knapsack.enumerate(
+      { values: duals, bounds: this.mostOf(), groups, nodes: 4_000_000 },
+      most,
+    );
+    return found?.map((one) => toPattern(one.group, one.list));
+  }
+
+  /**
+   * The integer programme over given patterns (and all arcs).
+   * @param start patterns of a known plan to start from are part of `patterns`; time may be overrun a little
+   */
+  solveInteger(
+    patterns: readonly Pattern[],
+    arcs: readonly MasterColumn[],
+    seconds: number,
+  ): { outcome: LpOutcome; columns: MasterColumn[] } {
+    const program = this.solver.create(this.layout.rows);
+    const columns: MasterColumn[] = [
+      ...arcs,
+      ...patterns.map((pattern): MasterColumn => ({ kind: 'pattern', pattern })),
+    ];
+    try {
+      program.addColumns(
+        columns.map((column) =>
+          column.kind === 'arc'
+            ? this.arcColumn(column.wall, column.arc)
+            : this.patternColumn((column as { pattern: Pattern }).pattern),
+        ),
+      );
+      return { outcome: program.solveInteger(seconds), columns };
+    } finally {
+      program.dispose();
+    }
+  }
+
+  dispose(): void {
+    this.program.dispose();
+  }
+}

@@ -1,0 +1,176 @@
+import { ok, type Result } from '../base/index.ts';
+import { finishSolution } from './finish.ts';
+import { firstAnswer, splitStyles } from './heuristic.ts';
+import { Master } from './master.ts';
+import { buildModel, type CutModel } from './model.ts';
+import type { Filled, Pattern } from './pattern.ts';
+import type { CutProblem, CutProgress, CutSolution } from './problem.ts';
+import { dive, filledFrom } from './rounding.ts';
+import type { LinearSolver } from './solver-port.ts';
+import { correctValues } from './value-correction.ts';
+
+export interface OptimiseOptions {
+  /** Most seconds to spend; the search stops earlier once the plan is proven best. */
+  readonly seconds: number;
+  /** Seconds from any fixed moment; core has no clock of its own. */
+  readonly clock: () => number;
+  readonly onProgress?: (progress: CutProgress) => void;
+}
+
+/** Greatest common divisor of all prices and penalties: no plan costs anything in between its multiples. */
+function priceStep(model: CutModel): number {
+  const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+  const amounts = [
+    ...model.sticks.map((group) => group.price),
+    ...model.walls.map((net) => net.wall.penalty),
+  ];
+  return Math.max(
+    1,
+    amounts.reduce((step, amount) => gcd(step, Math.round(amount)), 0),
+  );
+}
+
+/** Cents by which a linear programme's bound may be off through rounding. */
+const BOUND_NOISE = 1e-3;
+
+/** A simple bound that needs no solver: total length at the cheapest price per length. */
+function lengthBound(model: CutModel): number {
+  const rate = Math.min(...model.sticks.map((group) => group.price / group.length));
+  const fixed = model.items.reduce((sum, item) => sum + item.demand * item.length, 0);
+  const walls = model.walls.reduce((sum, net) => sum + net.wall.near, 0);
+  return Math.max(0, (fixed + walls) * rate);
+}
+
+/** The search for one problem: holds the best plan and the best bound, and reports each improvement. */
+class Search {
+  best: Filled | undefined;
+  bound: number;
+  private readonly deadline: number;
+  private readonly step: number;
+  readonly model: CutModel;
+  private readonly options: OptimiseOptions;
+
+  constructor(model: CutModel, options: OptimiseOptions) {
+    this.model = model;
+    this.options = options;
+    this.deadline = options.clock() + options.seconds;
+    this.step = priceStep(model);
+    this.bound = this.roundUp(lengthBound(model));
+  }
+
+  roundUp(bound: number): number {
+    return Math.ceil((bound - BOUND_NOISE) / this.step) * this.step;
+  }
+
+  left = (): number => Math.max(0, this.deadline - this.options.clock());
+  isProven = (): boolean => this.best !== undefined && this.bound >= this.best.cost - 1e-6;
+  stop = (): boolean => this.isProven() || this.left() <= 0;
+
+  offer(plan: Filled | undefined, stage: CutProgress['stage']): void {
+    if (
+      !plan ||
+      (this.best &&
+        (plan.cost > this.best.cost ||
+          (plan.cost === this.best.cost && plan.patterns.length >= this.best.patterns.length)))
+    )
+      return;
+    this.best = plan;
+    this.report(stage);
+  }
+
+  raise(bound: number, stage: CutProgress['stage']): void {
+    const rounded = this.roundUp(bound);
+    if (rounded <= this.bound) return;
+    this.bound = Math.min(rounded, this.best?.cost ?? rounded);
+    this.report(stage);
+  }
+
+  report(stage: CutProgress['stage']): void {
+    if (this.best)
+      this.options.onProgress?.({
+        stage,
+        cost: this.best.cost,
+        lowerBound: this.bound,
+        sticks: this.best.patterns.length,
+      });
+  }
+}
+
+/** Column generation, dives, the integer programme over the columns found, and the attempt at a proof. */
+function searchWithSolver(search: Search, solver: LinearSolver): void {
+  const { model, stop, left } = search;
+  const master = new Master(model, solver);
+  try {
+    if (search.best) master.addPatterns(search.best.patterns);
+    const relaxed = master.price(() => left() <= 0, left);
+    if (relaxed.outcome.status !== 'optimal') return;
+    if (relaxed.converged) search.raise(relaxed.outcome.objective, 'bound');
+    for (const threshold of [0.6, 0.9, 0.45, 0.75]) {
+      if (stop()) return;
+      search.offer(
+        dive(master, relaxed.outcome, threshold, () => left() <= 0, left),
+        'rounding',
+      );
+    }
+    if (stop()) return;
+    search.offer(correctValues(model, search.best!.paths, relaxed.outcome.duals, 40, stop), 'rounding');
+    const arcs = master.columns.filter((column) => column.kind === 'arc');
+    const tryColumns = (patterns: readonly Pattern[], complete: boolean, seconds: number): boolean => {
+      const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
+      if (outcome.status === 'optimal' || outcome.status === 'feasible')
+        search.offer(filledFrom(model, columns, outcome.columns), 'proving');
+      if (complete && (outcome.status === 'optimal' || outcome.status === 'feasible'))
+        search.raise(outcome.bound, 'proving');
+      return outcome.status === 'optimal';
+    };
+    const known = (): Pattern[] =>
+      master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
+    if (!stop()) tryColumns([...known(), ...search.best!.patterns], false, left() * 0.3);
+    // Every pattern of a better plan has a reduced cost below the gap: with all of them present the programme decides.
+    if (!stop() && relaxed.converged && relaxed.outcome.duals.length > 0) {
+      const fresh = master.price(() => left() <= 0, left);
+      if (!fresh.converged) return;
+      const gap = search.best!.cost - fresh.outcome.objective;
+      const all = master.patternsWithin(gap, fresh.outcome.duals, 60_000);
+      if (all && !stop()) tryColumns(all, true, left());
+    }
+  } finally {
+    master.dispose();
+  }
+}
+
+/**
+ * The best cut plan that can be found in the time, with the best bound proven for it. Deterministic but for the time limit.
+ * @param solver linear solver; without one the quick methods alone are used and the bound is the simple one
+ * Issues: a piece or wall that fits no stick; limited stock that does not suffice.
+ * Source: optimizer notes; order of methods as there.
+ */
+export function optimise(
+  problem: CutProblem,
+  solver: LinearSolver | undefined,
+  options: OptimiseOptions,
+): Result<CutSolution> {
+  const built = buildModel(problem);
+  if (!built.ok) return built;
+  const model = built.value;
+  if (problem.blanks.length === 0 && problem.walls.length === 0)
+    return ok({ sticks: [], cost: 0, splices: 0, lowerBound: 0, proven: true });
+  const search = new Search(model, options);
+  search.offer(firstAnswer(model), 'first');
+  for (const split of splitStyles(model))
+    if (!search.stop())
+      search.offer(correctValues(model, split, undefined, solver ? 25 : 8, search.stop), 'improving');
+  if (solver && !search.stop()) searchWithSolver(search, solver);
+  if (!search.best)
+    return {
+      ok: false,
+      issues: [
+        {
+          at: '/stock',
+          text: 'the limited stock does not suffice for all pieces: raise a count, add a length or allow splices',
+        },
+      ],
+    };
+  search.report('done');
+  return ok(finishSolution(model, search.best, search.bound));
+}

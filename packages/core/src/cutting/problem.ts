@@ -1,0 +1,103 @@
+/**
+ * A cutting problem for one profile: pure geometry of blanks on sticks. Lengths are in whole cutting units (1/64 in,
+ * 0.1 mm) except where noted; prices in whole cents. Nothing here knows of rooms.
+ */
+
+/** A kind of stick: for sale (any number, or `count` of them) or one offcut of the rack. */
+export interface StickKind {
+  readonly id: string;
+  readonly length: number;
+  readonly price: number;
+  /** How many there are; undefined: as many as wanted. */
+  readonly count: number | undefined;
+  readonly rack: boolean;
+}
+
+/** A piece to be cut: near length and signed end angles (positive: near line long). `near` may be a fraction of a unit. */
+export interface Blank {
+  readonly id: string;
+  readonly near: number;
+  readonly left: number;
+  readonly right: number;
+  readonly qty: number;
+  /** Own distance between near and far line, where it is not that of the problem (an apron cut from casing stock). */
+  readonly depth?: number;
+}
+
+/** Where a spliced stretch may be divided: near-line position from its left end, and which piece lies over there. */
+export interface SplicePoint {
+  readonly at: number;
+  readonly leftOver: boolean;
+}
+
+/** A stretch that may be made of several pieces; the cut plan chooses where. */
+export interface SpliceWall {
+  readonly id: string;
+  readonly near: number;
+  /** Added to the near length when it is left whole (a piece sprung in between two corners). */
+  readonly wholeExtra?: number;
+  readonly left: number;
+  readonly right: number;
+  readonly qty: number;
+  /** Scarf angle, degrees; 0 for a butt. */
+  readonly angle: number;
+  readonly points: readonly SplicePoint[];
+  readonly max: number;
+  /** Cents for each splice. */
+  readonly penalty: number;
+  readonly minPiece: number;
+  /** Least distance between two splices. */
+  readonly apart: number;
+  /** `needed`: it may be divided only when it fits no stick for sale whole. */
+  readonly when: 'needed' | 'allowed';
+}
+
+export interface CutProblem {
+  readonly name: string;
+  /** Distance between near and far line, units. */
+  readonly depth: number;
+  /** Measured square to the blade; may be a fraction of a unit. */
+  readonly kerf: number;
+  /** Lost at each end of each stick; may be a fraction of a unit. */
+  readonly endTrim: number;
+  /** Shortest offcut worth keeping. */
+  readonly minOffcut: number;
+  readonly sticks: readonly StickKind[];
+  readonly blanks: readonly Blank[];
+  readonly walls: readonly SpliceWall[];
+}
+
+/** One blank on a stick: which, and where its near line starts from the stick's left end (whole units). */
+export type Placed =
+  | { readonly kind: 'blank'; readonly id: string; readonly start: number }
+  | {
+      readonly kind: 'wall';
+      readonly id: string;
+      readonly copy: number;
+      readonly fromPoint: number;
+      readonly toPoint: number;
+      readonly start: number;
+    };
+
+export interface CutStick {
+  readonly stick: string;
+  readonly placed: readonly Placed[];
+}
+
+export interface CutSolution {
+  readonly sticks: readonly CutStick[];
+  /** Sticks bought plus splices, cents. */
+  readonly cost: number;
+  readonly splices: number;
+  /** No plan can cost less. */
+  readonly lowerBound: number;
+  readonly proven: boolean;
+}
+
+/** How far the search has come; sent while it works. */
+export interface CutProgress {
+  readonly stage: 'first' | 'improving' | 'bound' | 'rounding' | 'proving' | 'done';
+  readonly cost: number;
+  readonly lowerBound: number;
+  readonly sticks: number;
+}

@@ -1,0 +1,92 @@
+import { Knapsack } from './knapsack.ts';
+import type { CutModel } from './model.ts';
+import { demandOf, filledOf, lengthOf, toPattern, type Filled, type Paths, type Pattern } from './pattern.ts';
+
+const CELLS = 600;
+const NODES = 1500;
+
+/** How dear one unit of a stick is, so that rack sticks (free) are still worth filling well. */
+const priceOf = (model: CutModel, group: number): number => {
+  const { price, length } = model.sticks[group]!;
+  return price > 0 ? price : length * 1e-3;
+};
+
+/**
+ * Fills one stick after another, each as valuably as possible for its price; a filling that can be repeated is.
+ * @returns undefined when limited stock runs out
+ */
+export function fillByValue(
+  model: CutModel,
+  knapsack: Knapsack,
+  demand: readonly number[],
+  values: ArrayLike<number>,
+): Pattern[] | undefined {
+  const left = [...demand];
+  const used = model.sticks.map(() => 0);
+  const patterns: Pattern[] = [];
+  let open = left.reduce((sum, count) => sum + count, 0);
+  while (open > 0) {
+    const groups = model.sticks.flatMap((group, index) =>
+      group.count === undefined || used[index]! < group.count ? [{ index, above: 0 }] : [],
+    );
+    const { fillings } = knapsack.search({ values, bounds: left, groups, nodes: NODES });
+    let best = fillings[0];
+    for (const one of fillings)
+      if (one.value / priceOf(model, one.group) > best!.value / priceOf(model, best!.group)) best = one;
+    if (!best) return undefined;
+    const pattern = toPattern(best.group, best.list);
+    const { count } = model.sticks[best.group]!;
+    const times = Math.min(
+      count === undefined ? Infinity : count - used[best.group]!,
+      ...pattern.items.map((item, k) => Math.floor(left[item]! / pattern.counts[k]!)),
+    );
+    for (let n = 0; n < times; n++) patterns.push(pattern);
+    pattern.items.forEach((item, k) => (left[item]! -= times * pattern.counts[k]!));
+    used[best.group]! += times;
+    open -= times * best.list.length;
+  }
+  return patterns;
+}
+
+/**
+ * Sequential value correction: fill sticks by pseudo-values, then make the items of wasteful sticks dearer, and again.
+ * @param start  first pseudo-values (lengths, or duals of the linear programme)
+ * @param rounds how often to fill; deterministic
+ * @param stop   asked between rounds
+ * Source: optimizer notes, method 2.
+ */
+export function correctValues(
+  model: CutModel,
+  paths: Paths,
+  start: ArrayLike<number> | undefined,
+  rounds: number,
+  stop: () => boolean,
+): Filled | undefined {
+  const knapsack = new Knapsack(model, CELLS);
+  const demand = demandOf(model, paths);
+  const need = model.items.map((_, index) => lengthOf(model, [index]));
+  const values = Float64Array.from(model.items, (_, index) =>
+    start ? Math.max(start[index]!, 1e-6) : need[index]! ** 1.03,
+  );
+  let best: Filled | undefined;
+  for (let round = 0; round < rounds && !stop(); round++) {
+    const patterns = fillByValue(model, knapsack, demand, values);
+    if (!patterns) return best;
+    const filled = filledOf(model, patterns, paths);
+    if (!best || filled.cost < best.cost) best = filled;
+    const cheapest = Math.min(
+      ...model.sticks.map((group) => priceOf(model, model.sticks.indexOf(group)) / group.length),
+    );
+    for (const pattern of patterns) {
+      const price = priceOf(model, pattern.group);
+      const netLength = pattern.items.reduce((sum, item, k) => sum + need[item]! * pattern.counts[k]!, 0);
+      // A stick that wastes nothing at the cheapest price per length has rate 1; dearer fillings raise their items' values.
+      const rate = Math.max(1, price / (cheapest * netLength));
+      pattern.items.forEach((item) => {
+        const blend = 0.35 / (1 + round / 20);
+        values[item] = (1 - blend) * values[item]! + blend * need[item]! ** 1.03 * rate ** 1.5;
+      });
+    }
+  }
+  return best;
+}

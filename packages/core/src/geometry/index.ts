@@ -1,0 +1,1 @@
+export * from './vec2.ts';

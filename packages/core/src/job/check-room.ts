@@ -1,0 +1,171 @@
+import { pointer, SAME_LENGTH, type Issue } from '../base/index.ts';
+import { maxLength, type Unit } from '../measure/index.ts';
+import type { Corner, Room, Wall } from './schema.ts';
+
+const span = (item: { at: number; width: number }): [number, number] => [item.at, item.at + item.width];
+
+/** Faults of a repeated id in one list; the second and later ones are named. */
+export function repeatedIds(items: readonly { readonly id: string }[], at: string, what: string): Issue[] {
+  const seen = new Set<string>();
+  return items.flatMap((item, index) => {
+    if (!seen.has(item.id)) {
+      seen.add(item.id);
+      return [];
+    }
+    return [
+      {
+        at: `${at}${pointer(index, 'id')}`,
+        text: `"${item.id}" is used by another ${what}: each needs its own id`,
+      },
+    ];
+  });
+}
+
+function checkReading(corner: Corner, at: string): Issue[] {
+  const { reading } = corner;
+  if (reading.as !== 'legs') return [];
+  const { left, right, across } = reading;
+  if (across >= left + right)
+    return [
+      {
+        at: `${at}/reading/across`,
+        text: `is as long as both legs together: it must be less than ${left + right}`,
+      },
+    ];
+  if (across <= Math.abs(left - right))
+    return [
+      {
+        at: `${at}/reading/across`,
+        text: `is too short for these legs: it must be more than ${Math.abs(left - right)}`,
+      },
+    ];
+  return [];
+}
+
+function checkOpenings(wall: Wall, at: string): Issue[] {
+  const openings = wall.openings ?? [];
+  const issues = repeatedIds(openings, `${at}/openings`, 'opening of this wall');
+  openings.forEach((opening, index) => {
+    const here = `${at}${pointer('openings', index)}`;
+    const end = opening.at + opening.width;
+    if (opening.width > wall.length + SAME_LENGTH)
+      issues.push({ at: `${here}/width`, text: `is wider than its wall: must be at most ${wall.length}` });
+    else if (end > wall.length + SAME_LENGTH)
+      issues.push({
+        at: `${here}/at`,
+        text: `the opening ends at ${end}, past the end of its wall at ${wall.length}: move it left or check its width`,
+      });
+    if (opening.sillHeight !== undefined && opening.sillHeight >= opening.headHeight)
+      issues.push({ at: `${here}/sillHeight`, text: 'must be below the head of the opening' });
+    openings.slice(0, index).forEach((other) => {
+      if (span(other)[0] < end - SAME_LENGTH && opening.at < span(other)[1] - SAME_LENGTH)
+        issues.push({
+          at: `${here}/at`,
+          text: `overlaps the opening "${other.id}", which spans ${other.at} to ${span(other)[1]}`,
+        });
+    });
+  });
+  return issues;
+}
+
+function checkInterruptions(wall: Wall, at: string): Issue[] {
+  const issues = repeatedIds(wall.interruptions ?? [], `${at}/interruptions`, 'interruption of this wall');
+  (wall.interruptions ?? []).forEach((item, index) => {
+    const here = `${at}${pointer('interruptions', index)}`;
+    if (item.high <= item.low) issues.push({ at: `${here}/high`, text: 'must be above "low"' });
+    if (item.at + item.width > wall.length + SAME_LENGTH)
+      issues.push({ at: `${here}/width`, text: `reaches past the end of its wall at ${wall.length}` });
+  });
+  return issues;
+}
+
+/**
+ * Faults inside one wall: openings that do not fit or overlap, readings that no corner can have.
+ * @param at JSON pointer of the wall, put in front of every fault
+ */
+export function checkWall(wall: Wall, unit: Unit, at: string): Issue[] {
+  const issues: Issue[] = [];
+  if (wall.length > maxLength(unit))
+    issues.push({
+      at: `${at}/length`,
+      text: `must be at most ${maxLength(unit)} ${unit}: check the figure and its unit`,
+    });
+  if (wall.corner) issues.push(...checkReading(wall.corner, `${at}/corner`));
+  (wall.points ?? []).forEach((point, index) => {
+    if (point.at > wall.length + SAME_LENGTH)
+      issues.push({
+        at: `${at}${pointer('points', index, 'at')}`,
+        text: `is past the end of its wall at ${wall.length}`,
+      });
+  });
+  return [...issues, ...checkOpenings(wall, at), ...checkInterruptions(wall, at)];
+}
+
+/**
+ * Faults of one room that can be seen without the rest of the job.
+ * @param at JSON pointer of the room
+ */
+export function checkRoom(room: Room, unit: Unit, at: string): Issue[] {
+  const issues = [
+    ...repeatedIds(room.walls, `${at}/walls`, 'wall of this room'),
+    ...repeatedIds(room.trims, `${at}/trims`, 'trim of this room'),
+  ];
+  if (room.closed && room.walls.length < 3)
+    issues.push({
+      at: `${at}/walls`,
+      text: 'a closed room needs at least three walls; set "closed" to false for an open chain',
+    });
+  room.walls.forEach((wall, index) => {
+    const here = `${at}${pointer('walls', index)}`;
+    issues.push(...checkWall(wall, unit, here));
+    const needsCorner = room.closed || index < room.walls.length - 1;
+    if (needsCorner && !wall.corner)
+      issues.push({
+        at: `${here}/corner`,
+        text: 'is missing: only the last wall of an open chain has no corner after it (a corner not yet measured is {"reading": {"as": "assumed"}})',
+      });
+  });
+  const byId = new Map(room.walls.map((wall) => [wall.id, wall]));
+  if (room.entry) {
+    const wall = byId.get(room.entry.wall);
+    if (!wall)
+      issues.push({ at: `${at}/entry/wall`, text: `there is no wall "${room.entry.wall}" in this room` });
+    else if (room.entry.at > wall.length + SAME_LENGTH)
+      issues.push({ at: `${at}/entry/at`, text: `is past the end of its wall at ${wall.length}` });
+  }
+  room.trims.forEach((trim, index) => {
+    const here = `${at}${pointer('trims', index)}`;
+    (trim.walls ?? []).forEach((id, k) => {
+      if (!byId.has(id))
+        issues.push({ at: `${here}${pointer('walls', k)}`, text: `there is no wall "${id}" in this room` });
+    });
+    (trim.splices ?? []).forEach((splice, k) => {
+      const wall = byId.get(splice.wall);
+      if (!wall)
+        issues.push({
+          at: `${here}${pointer('splices', k, 'wall')}`,
+          text: `there is no wall "${splice.wall}" in this room`,
+        });
+      else if (splice.at > wall.length)
+        issues.push({
+          at: `${here}${pointer('splices', k, 'at')}`,
+          text: `is past the end of its wall at ${wall.length}`,
+        });
+    });
+    if (trim.standsOn !== undefined) issues.push(...checkStandsOn(room, trim.id, `${here}/standsOn`));
+  });
+  return issues;
+}
+
+function checkStandsOn(room: Room, trimId: string, at: string): Issue[] {
+  const seen = new Set([trimId]);
+  let next = room.trims.find((trim) => trim.id === trimId)?.standsOn;
+  while (next !== undefined) {
+    const under = room.trims.find((trim) => trim.id === next);
+    if (!under) return [{ at, text: `there is no trim "${next}" in this room` }];
+    if (seen.has(next)) return [{ at, text: 'trims stand on one another in a circle' }];
+    seen.add(next);
+    next = under.standsOn;
+  }
+  return [];
+}

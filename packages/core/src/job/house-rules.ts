@@ -1,0 +1,67 @@
+import type { Unit } from '../measure/index.ts';
+import type { HouseRulesInput, InsideJoint, Profile, Saw } from './schema.ts';
+
+/** House rules with every default filled in: what the planner works from. Lengths are in the job's unit. */
+export interface HouseRules {
+  readonly insideCorner: NonNullable<HouseRulesInput['insideCorner']>;
+  readonly miterBias: { readonly degrees: number; readonly on: 'assumed' | 'all' };
+  readonly fitThroughEnd: boolean;
+  readonly scarfAngle: number;
+  readonly splices: 'needed' | 'saving';
+  readonly splicePrice: number;
+  readonly spliceFromCorner: number;
+  readonly reveal: number;
+  readonly returnTolerance: number;
+  readonly returnAngle: number;
+  readonly bullnose: 'two-piece' | 'transition';
+  readonly transitionPieces: number;
+  readonly horn: number;
+  readonly springFit: readonly { readonly from: number; readonly add: number }[];
+  readonly crownCut: 'nested' | 'flat';
+  readonly endTrim: number;
+  readonly minPiece: number;
+  readonly minReusable: number;
+  readonly viewFromEntry: boolean;
+}
+
+/** The crew's rules over the published defaults (job file format, "HouseRules"). */
+export function completeHouseRules(input: HouseRulesInput | undefined, unit: Unit): HouseRules {
+  const size = (inches: number, mm: number): number => (unit === 'in' ? inches : mm);
+  const given = input ?? {};
+  return {
+    insideCorner: given.insideCorner ?? {},
+    miterBias: given.miterBias ?? { degrees: 0, on: 'assumed' },
+    fitThroughEnd: given.fitThroughEnd ?? false,
+    scarfAngle: given.scarfAngle ?? 45,
+    splices: given.splices ?? 'needed',
+    splicePrice: given.splicePrice ?? 3,
+    spliceFromCorner: given.spliceFromCorner ?? size(24, 600),
+    reveal: given.reveal ?? size(3 / 16, 5),
+    returnTolerance: given.returnTolerance ?? size(1 / 8, 3),
+    returnAngle: given.returnAngle ?? 45,
+    bullnose: given.bullnose ?? 'transition',
+    transitionPieces: given.transitionPieces ?? 1,
+    horn: given.horn ?? size(3 / 4, 20),
+    springFit: given.springFit ?? [],
+    crownCut: given.crownCut ?? 'nested',
+    endTrim: given.endTrim ?? size(1 / 16, 2),
+    minPiece: given.minPiece ?? size(8, 200),
+    minReusable: given.minReusable ?? size(24, 600),
+    viewFromEntry: given.viewFromEntry ?? true,
+  };
+}
+
+/**
+ * The inside joint for a profile by house rule: one rule for all, a rule by use, else the trade's default
+ * (cope; miter for shoe; crown coped in wood only). Polyurethane breaks at a cope and is mitered instead.
+ */
+export function insideJointFor(rules: HouseRules, profile: Profile): InsideJoint {
+  const asked = typeof rules.insideCorner === 'string' ? rules.insideCorner : rules.insideCorner[profile.use];
+  const wood = profile.material === 'softwood' || profile.material === 'hardwood';
+  const usual: InsideJoint = profile.use === 'shoe' || (profile.use === 'crown' && !wood) ? 'miter' : 'cope';
+  const joint = asked ?? usual;
+  return joint === 'cope' && profile.material === 'polyurethane' ? 'miter' : joint;
+}
+
+/** Width of the blade's cut, by default 1/8 in or 3 mm. */
+export const kerfOf = (saw: Saw | undefined, unit: Unit): number => saw?.kerf ?? (unit === 'in' ? 1 / 8 : 3);

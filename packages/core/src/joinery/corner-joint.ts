@@ -1,0 +1,52 @@
+import type { Corner, JointPin } from '../job/index.ts';
+import { angleAt, halfAngle, isAssumed } from '../survey/index.ts';
+import type { TrimFrame } from './trim-frame.ts';
+
+/** How the two pieces that meet at a corner are joined, before it is decided which of them runs through. */
+export type CornerTechnique = 'cope' | 'butt' | 'miter' | 'bullnose';
+
+/** A corner where both walls carry the trim up to it. */
+export interface CornerJoint {
+  /** The corner after this wall. */
+  readonly wallIndex: number;
+  readonly corner: Corner;
+  /** Corner angle inside the room, degrees. */
+  readonly angle: number;
+  /** (180 − angle) / 2, signed. */
+  readonly half: number;
+  readonly assumed: boolean;
+  readonly technique: CornerTechnique;
+  readonly pin: JointPin | undefined;
+}
+
+const techniqueAt = (
+  frame: TrimFrame,
+  corner: Corner,
+  angle: number,
+  pin: JointPin | undefined,
+): CornerTechnique => {
+  if (angle >= 180)
+    return corner.form?.kind === 'bullnose' && frame.rules.bullnose === 'transition' ? 'bullnose' : 'miter';
+  if (pin === 'miter') return 'miter';
+  if (pin) return frame.insideJoint === 'butt' ? 'butt' : 'cope';
+  return frame.insideJoint;
+};
+
+/** The joint at a corner by house rule and by what was pinned there for this trim. Outside corners are always mitered. */
+export function cornerJoint(frame: TrimFrame, wallIndex: number, corner: Corner): CornerJoint {
+  const angle = angleAt(corner, frame.atCeiling);
+  const pin = corner.joint?.[frame.trim.id];
+  return {
+    wallIndex,
+    corner,
+    angle,
+    half: halfAngle(angle),
+    assumed: isAssumed(corner) && !(frame.atCeiling && corner.ceiling !== undefined),
+    technique: techniqueAt(frame, corner, angle, pin),
+    pin,
+  };
+}
+
+/** Whether one of the two pieces has to run through and the other is fitted to it. */
+export const isContested = (joint: CornerJoint): boolean =>
+  joint.technique === 'cope' || joint.technique === 'butt';

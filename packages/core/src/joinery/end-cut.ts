@@ -1,0 +1,181 @@
+import { cosDeg, cotDeg, sinDeg, tanDeg } from '../base/index.ts';
+import type { CornerJoint } from './corner-joint.ts';
+import type { Stop } from './segments.ts';
+import type { TrimFrame } from './trim-frame.ts';
+
+export type EndJoint =
+  'cope' | 'through' | 'miter' | 'butt' | 'square' | 'fit' | 'return' | 'scarf' | 'transition' | 'free';
+
+/**
+ * How one end of a segment is cut. `setback` is how far the near line stops short of the end of the segment (of the
+ * theoretical corner, where the segment ends at one); negative runs past it.
+ */
+export interface EndCut {
+  readonly joint: EndJoint;
+  /** Signed end angle: positive where the near line is the long one. */
+  readonly angle: number;
+  readonly setback: number;
+  readonly reason: string;
+  /** The end stands in an inside corner, where a piece can be sprung in. */
+  readonly insideCorner: boolean;
+}
+
+const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
+
+/** reach = −depth·tan(angle): how much farther than the near line the far line extends at an end. */
+export const reachOf = (depth: number, angle: number): number => (angle === 0 ? 0 : -depth * tanDeg(angle));
+
+/** Near-line setback that a standoff makes at a mitered corner: shorter inside, longer outside. */
+const standoffSetback = (frame: TrimFrame, half: number): number =>
+  frame.standoff === 0 ? 0 : frame.standoff * tanDeg(half);
+
+function biasAt(frame: TrimFrame, joint: CornerJoint): number {
+  const { degrees, on } = frame.rules.miterBias;
+  return degrees > 0 && (on === 'all' || joint.assumed) ? degrees : 0;
+}
+
+function miterEnd(frame: TrimFrame, joint: CornerJoint): EndCut {
+  const { half } = joint;
+  const bias = biasAt(frame, joint);
+  const angle = half - bias;
+  const inside = joint.angle < 180;
+  // Two-piece bullnose: both pieces run on to where the sharp corner would be.
+  const form = joint.corner.form;
+  const pastCurve =
+    form?.kind === 'bullnose' && form.to === 'curve' ? form.radius * tanDeg(Math.abs(half)) : 0;
+  // A biased end keeps its far line where the true miter has it, so the near line stops short (else the piece is too long).
+  const biasSetback = bias === 0 ? 0 : frame.depth * (tanDeg(half) - tanDeg(angle));
+  const plain = inside
+    ? `inside miter: half of what ${deg(joint.angle)} turns`
+    : `outside corner ${deg(joint.angle)}: always mitered`;
+  return {
+    joint: 'miter',
+    angle,
+    setback: standoffSetback(frame, half) + biasSetback - pastCurve,
+    reason: bias === 0 ? plain : `${plain}; cut ${deg(bias)} off it so that the face closes first`,
+    insideCorner: inside,
+  };
+}
+
+/** Bullnose: this end runs R·tan θ past the start of the curve and meets a transition piece at θ. Geometry notes, section 5. */
+function transitionEnd(frame: TrimFrame, joint: CornerJoint, radius: number, toCurve: boolean): EndCut {
+  const turn = Math.abs(180 - joint.angle);
+  const cut = turn / (2 * (frame.rules.transitionPieces + 1));
+  const startOfCurve = toCurve ? 0 : radius * tanDeg(turn / 2);
+  return {
+    joint: 'transition',
+    angle: -cut,
+    setback: startOfCurve - (radius + frame.standoff) * tanDeg(cut),
+    reason: `bullnose of radius ${radius}: ${frame.rules.transitionPieces + 1} equal turns of ${deg(2 * cut)}`,
+    insideCorner: false,
+  };
+}
+
+function throughEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
+  const standoff = standoffSetback(frame, joint.half);
+  const squareCorner = Math.abs(joint.angle - 90) < 1e-9;
+  if (!squareCorner && frame.rules.fitThroughEnd)
+    return {
+      joint: 'fit',
+      angle: 90 - joint.angle,
+      setback: standoff,
+      reason: `runs through, its end cut to lie on the other wall (${deg(joint.angle)}); ${why}`,
+      insideCorner: true,
+    };
+  const acute = joint.angle < 90;
+  return {
+    joint: 'through',
+    angle: 0,
+    setback: standoff + (acute ? frame.depth * cotDeg(joint.angle) : 0),
+    reason:
+      acute && !squareCorner
+        ? `runs through, held back so that its square end clears the other wall at ${deg(joint.angle)}; ${why}`
+        : `runs through; ${why}`,
+    insideCorner: true,
+  };
+}
+
+function fittedEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
+  const standoff = standoffSetback(frame, joint.half);
+  if (joint.technique === 'butt')
+    return {
+      joint: 'butt',
+      angle: 90 - joint.angle,
+      setback: standoff + frame.depth / sinDeg(joint.angle),
+      reason: `butts the face of the piece that runs through; ${why}`,
+      insideCorner: true,
+    };
+  return {
+    joint: 'cope',
+    angle: joint.half,
+    setback: standoff,
+    reason: `coped over the piece that runs through; ${why}`,
+    insideCorner: true,
+  };
+}
+
+/** What decides who runs through, in words. */
+function whyThrough(joint: CornerJoint, mine: boolean, facing: boolean): string {
+  if (joint.pin) return 'set by hand';
+  if (facing)
+    return mine ? 'this wall faces you as you come in' : 'the wall it meets faces you as you come in';
+  return 'keeps to one fitted end a piece';
+}
+
+/**
+ * The cut of an end that meets another piece in a corner.
+ * @param side which end of the piece; its corner is on that side
+ * @param runsThrough whether this piece runs through, where one of the two has to
+ * @param throughFaces whether the wall of the piece that runs through faces the viewer
+ * Source: joinery rules, section 4; job file format, rules 1, 4 and the text on bias.
+ */
+export function cornerEnd(
+  frame: TrimFrame,
+  joint: CornerJoint,
+  runsThrough: boolean,
+  throughFaces: boolean,
+): EndCut {
+  if (joint.technique === 'miter') return miterEnd(frame, joint);
+  const form = joint.corner.form;
+  if (joint.technique === 'bullnose' && form?.kind === 'bullnose')
+    return transitionEnd(frame, joint, form.radius, form.to === 'curve');
+  const why = whyThrough(joint, runsThrough, throughFaces);
+  return runsThrough ? throughEnd(frame, joint, why) : fittedEnd(frame, joint, why);
+}
+
+/**
+ * The cut of an end that meets no other piece: at an opening, something built in, a corner the other wall leaves empty,
+ * or the free end of an open chain.
+ */
+export function openEnd(frame: TrimFrame, stop: Stop, chainEnd: boolean): EndCut {
+  const square = (joint: EndJoint, reason: string): EndCut => ({
+    joint,
+    angle: 0,
+    setback: 0,
+    reason,
+    insideCorner: false,
+  });
+  if (stop.kind === 'corner')
+    return chainEnd
+      ? square('free', 'end of the run')
+      : square('square', 'the other wall carries no trim here');
+  if (stop.kind === 'interruption') return square('square', `square against ${stop.name}`);
+  const stands = frame.standoff + frame.profile.thickness;
+  const proud = stop.casingThickness === undefined ? undefined : stands - stop.casingThickness;
+  if (proud !== undefined && proud <= frame.rules.returnTolerance + 1e-9)
+    return square('square', 'dies square into the casing');
+  const angle = -frame.rules.returnAngle;
+  return {
+    joint: 'return',
+    angle,
+    setback: frame.depth * tanDeg(frame.rules.returnAngle),
+    reason:
+      proud === undefined
+        ? 'returned to the wall: no casing here'
+        : `returned: stands ${Number(proud.toFixed(3))} prouder than the casing`,
+    insideCorner: false,
+  };
+}
+
+/** Kerf measured along the stick for a cut at this angle. */
+export const kerfAlong = (kerf: number, angle: number): number => kerf / cosDeg(angle);

@@ -1,0 +1,83 @@
+import { SAME_LENGTH } from '../base/index.ts';
+import type { JobFile, Opening, Wall } from '../job/index.ts';
+import type { TrimFrame } from './trim-frame.ts';
+
+/** Why a segment stops: at the corner of its wall, at an opening, or at something standing or hanging there. */
+export type Stop =
+  | { readonly kind: 'corner' }
+  | { readonly kind: 'opening'; readonly opening: Opening; readonly casingThickness: number | undefined }
+  | { readonly kind: 'interruption'; readonly name: string };
+
+/** A stretch of one wall that the trim covers without a break. Positions from the wall's left corner, job's unit. */
+export interface Segment {
+  readonly wallIndex: number;
+  readonly from: number;
+  readonly to: number;
+  readonly left: Stop;
+  readonly right: Stop;
+}
+
+interface Block {
+  readonly from: number;
+  readonly to: number;
+  readonly stop: Stop;
+}
+
+/** What an opening covers of the wall at a trim's height, casing included; undefined when the trim passes it. */
+function openingBlock(job: JobFile, frame: TrimFrame, opening: Opening): Block | undefined {
+  const casing = job.profiles.find((profile) => profile.id === opening.casing);
+  const apron = job.profiles.find((profile) => profile.id === opening.apron);
+  const margin = casing ? frame.rules.reveal + casing.width : 0;
+  const head = Math.max(opening.headHeight, opening.headLeft ?? 0, opening.headRight ?? 0);
+  const sill = opening.kind === 'window' ? (opening.sillHeight ?? 0) : 0;
+  const below = opening.kind !== 'window' ? 0 : apron ? apron.width : opening.picture ? margin : 0;
+  const overlaps = sill - below < frame.high - SAME_LENGTH && head + margin > frame.low + SAME_LENGTH;
+  if (!overlaps) return undefined;
+  return {
+    from: opening.at - margin,
+    to: opening.at + opening.width + margin,
+    stop: { kind: 'opening', opening, casingThickness: casing?.thickness },
+  };
+}
+
+function blocksOf(job: JobFile, frame: TrimFrame, wall: Wall): Block[] {
+  const openings = (wall.openings ?? []).flatMap((opening) => openingBlock(job, frame, opening) ?? []);
+  const others = (wall.interruptions ?? [])
+    .filter((item) => item.low < frame.high - SAME_LENGTH && item.high > frame.low + SAME_LENGTH)
+    .map((item): Block => ({
+      from: item.at,
+      to: item.at + item.width,
+      stop: { kind: 'interruption', name: item.name ?? item.id },
+    }));
+  return [...openings, ...others].sort((a, b) => a.from - b.from || a.to - b.to);
+}
+
+/** Length of a wall at the trim's height. */
+export const wallLength = (frame: TrimFrame, wallIndex: number): number => {
+  const wall = frame.room.walls[wallIndex]!;
+  return frame.atCeiling ? (wall.ceilingLength ?? wall.length) : wall.length;
+};
+
+/**
+ * Cuts a wall into the stretches that the trim covers: whatever overlaps its height interrupts it.
+ * Source: job file format, "What interrupts".
+ */
+export function segmentsOfWall(job: JobFile, frame: TrimFrame, wallIndex: number): Segment[] {
+  const wall = frame.room.walls[wallIndex]!;
+  if (frame.trim.walls && !frame.trim.walls.includes(wall.id)) return [];
+  const length = wallLength(frame, wallIndex);
+  const segments: Segment[] = [];
+  let from = 0;
+  let left: Stop = { kind: 'corner' };
+  for (const block of blocksOf(job, frame, wall)) {
+    if (block.from > from + SAME_LENGTH)
+      segments.push({ wallIndex, from, to: Math.min(block.from, length), left, right: block.stop });
+    if (block.to > from) {
+      from = block.to;
+      left = block.stop;
+    }
+  }
+  if (from < length - SAME_LENGTH)
+    segments.push({ wallIndex, from, to: length, left, right: { kind: 'corner' } });
+  return segments;
+}

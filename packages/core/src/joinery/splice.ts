@@ -1,0 +1,284 @@
+import { tanDeg } from '../base/index.ts';
+import { dot, subtract } from '../geometry/index.ts';
+import { pointOnWall, type RoomPath } from '../survey/index.ts';
+import { reachOf } from './end-cut.ts';
+import type { JoinedSegment, TrimRun } from './runs.ts';
+import { segmentAllowance } from './spring-fit.ts';
+import { entryOf, facingOfWalls } from './runs.ts';
+import { FACES_VIEWER } from './through.ts';
+import type { TrimFrame } from './trim-frame.ts';
+
+/** A place where a stretch may be spliced. Positions along the wall from its left corner. */
+export interface SplicePlace {
+  /** Where the two near lines meet. */
+  readonly at: number;
+  /** Centre of the lap; on a stud where the wall has studs. */
+  readonly centre: number;
+  /** The left piece lies over: its far line is the long one and the line opens away from a viewer on the left. */
+  readonly leftOver: boolean;
+  readonly onStud: boolean;
+  /** 100 is a joint nobody will find; shown with its notes, so that the lead can judge. */
+  readonly score: number;
+  readonly notes: readonly string[];
+}
+
+/** A stretch of near line between two fixed ends, with the places where it may be divided. */
+export interface Stretch {
+  /** Index of its segment in the run. */
+  readonly segment: number;
+  readonly from: number;
+  readonly to: number;
+  readonly leftAngle: number;
+  readonly rightAngle: number;
+  /** The pinned splice at its right end, when there is one. */
+  readonly pinnedAfter: SplicePlace | undefined;
+  readonly places: readonly SplicePlace[];
+  /** It fits no stick whole. */
+  readonly needed: boolean;
+  readonly maxSplices: number;
+  /** Least distance between two splices of the stretch. */
+  readonly apart: number;
+  /** How far the rules had to be bent to find any place. */
+  readonly relaxed: 'no' | 'distances' | 'studs' | 'impossible';
+}
+
+/** What a piece of these ends takes of a stick, without kerf: near line plus what its far line overhangs. */
+export const extentOf = (near: number, depth: number, leftAngle: number, rightAngle: number): number =>
+  near + Math.max(0, reachOf(depth, leftAngle)) + Math.max(0, reachOf(depth, rightAngle));
+
+export interface SpliceContext {
+  readonly run: TrimRun;
+  readonly path: RoomPath;
+  /** Longest stick for sale less both end trims; Infinity when nothing is for sale. */
+  readonly longestUsable: number;
+  /** Usable lengths of all sticks for sale, for walls without known studs. */
+  readonly usableLengths: readonly number[];
+}
+
+/** Where the viewer at the entry stands, measured along a wall's own axis; undefined without an entry. */
+function viewerAlong(frame: TrimFrame, path: RoomPath, wallIndex: number): number | undefined {
+  const entry = frame.rules.viewFromEntry ? entryOf(frame.room) : undefined;
+  if (!entry) return undefined;
+  const line = path.walls[wallIndex]!;
+  return dot(subtract(pointOnWall(path.walls[entry.wallIndex]!, entry.at), line.start), line.along);
+}
+
+interface Viewed {
+  readonly viewer: number | undefined;
+  readonly facing: number;
+}
+
+function scorePlace(
+  frame: TrimFrame,
+  path: RoomPath,
+  joined: JoinedSegment,
+  centre: number,
+  onStud: boolean,
+  viewed: Viewed,
+): { score: number; notes: string[] } {
+  const wall = frame.room.walls[joined.segment.wallIndex]!;
+  const notes: string[] = [];
+  let score = 100;
+  const note = (points: number, text: string): void => {
+    score += points;
+    notes.push(`${points > 0 ? '+' : '−'}${Math.abs(points)} ${text}`);
+  };
+  if (!onStud && wall.studs) note(-30, 'not on a stud');
+  if (viewed.facing > FACES_VIEWER) note(-20, 'in the wall that faces the entry');
+  const windows = (wall.openings ?? []).filter((opening) => opening.kind === 'window');
+  if (windows.some((one) => centre > one.at && centre < one.at + one.width)) note(-15, 'below a window');
+  if (facesWindow(frame, path, joined.segment.wallIndex, centre))
+    note(-15, 'opposite a window, in raking light');
+  const pipes = (wall.points ?? []).filter((point) => point.kind === 'pipe');
+  if (pipes.some((pipe) => Math.abs(pipe.at - centre) <= frame.rules.spliceFromCorner / 8))
+    note(10, 'behind the pipes');
+  const room = Math.min(centre - joined.segment.from, joined.segment.to - centre);
+  if (room < frame.rules.spliceFromCorner) note(-25, 'nearer to a corner or opening than the house rule');
+  return { score: Math.max(0, Math.min(100, score)), notes };
+}
+
+function facesWindow(frame: TrimFrame, path: RoomPath, wallIndex: number, centre: number): boolean {
+  const line = path.walls[wallIndex]!;
+  const from = pointOnWall(line, centre);
+  return path.walls.some((other, index) => {
+    if (index === wallIndex || dot(other.inward, line.inward) > -0.7) return false;
+    const x = dot(subtract(from, other.start), other.along);
+    return (frame.room.walls[index]!.openings ?? []).some(
+      (one) => one.kind === 'window' && x > one.at && x < one.at + one.width,
+    );
+  });
+}
+
+/** Turns the centre of a lap into a place: which piece lies over decides on which side of it the near lines meet. */
+function placeAt(
+  context: SpliceContext,
+  joined: JoinedSegment,
+  centre: number,
+  onStud: boolean,
+  viewed: Viewed,
+): SplicePlace {
+  const { frame } = context.run;
+  // Viewer left of the joint: left over right, so that the line opens away from the eye. Straight in front: either.
+  const leftOver = viewed.viewer === undefined || centre >= viewed.viewer;
+  const halfLap = (frame.depth * tanDeg(frame.rules.scarfAngle)) / 2;
+  return {
+    at: centre + (leftOver ? -halfLap : halfLap),
+    centre,
+    leftOver,
+    onStud,
+    ...scorePlace(frame, context.path, joined, centre, onStud, viewed),
+  };
+}
+
+/** Stud centres of a wall inside a stretch, or undefined when none were recorded. */
+function studsWithin(frame: TrimFrame, wallIndex: number, from: number, to: number): number[] | undefined {
+  const { studs } = frame.room.walls[wallIndex]!;
+  if (!studs) return undefined;
+  if ('at' in studs) return studs.at.filter((x) => x > from && x < to).sort((a, b) => a - b);
+  const found: number[] = [];
+  for (
+    let k = Math.max(0, Math.ceil((from - studs.first) / studs.spacing));
+    studs.first + k * studs.spacing < to;
+    k++
+  ) {
+    const x = studs.first + k * studs.spacing;
+    if (x > from) found.push(x);
+  }
+  return found;
+}
+
+/** Any place will do: an even grid, and the places that use a whole stick from either end. */
+function freePlaces(context: SpliceContext, from: number, to: number): number[] {
+  const steps = Math.min(48, Math.max(8, Math.ceil(((to - from) / Math.max(1, context.longestUsable)) * 12)));
+  const grid = Array.from({ length: steps - 1 }, (_, k) => from + ((to - from) * (k + 1)) / steps);
+  const slack = 2 * context.run.frame.depth;
+  const whole = context.usableLengths.flatMap((length) => [from + length - slack, to - length + slack]);
+  return [
+    ...new Set([...grid, ...whole].filter((x) => x > from && x < to).map((x) => Math.round(x * 8) / 8)),
+  ].sort((a, b) => a - b);
+}
+
+/** Least number of splices with which every piece of the stretch fits a stick; undefined when no choice of places does. */
+function fewestSplices(
+  context: SpliceContext,
+  stretch: Omit<Stretch, 'maxSplices' | 'needed' | 'relaxed'>,
+): number | undefined {
+  const { frame } = context.run;
+  const s = frame.rules.scarfAngle;
+  const nodes = [
+    { at: stretch.from, leftEnd: stretch.leftAngle, rightEnd: 0 },
+    ...stretch.places.map((place) => ({
+      at: place.at,
+      leftEnd: place.leftOver ? s : -s,
+      rightEnd: place.leftOver ? -s : s,
+    })),
+    { at: stretch.to, leftEnd: 0, rightEnd: stretch.rightAngle },
+  ];
+  const best = nodes.map((_, index) => (index === 0 ? 0 : Infinity));
+  for (let j = 1; j < nodes.length; j++) {
+    for (let i = 0; i < j; i++) {
+      const near = nodes[j]!.at - nodes[i]!.at;
+      const inner = i > 0 && j < nodes.length - 1;
+      if (near < frame.rules.minPiece || (inner && near < stretch.apart - 1e-6)) continue;
+      if (extentOf(near, frame.depth, nodes[i]!.leftEnd, nodes[j]!.rightEnd) > context.longestUsable)
+        continue;
+      best[j] = Math.min(best[j]!, best[i]! + 1);
+    }
+  }
+  const pieces = best[nodes.length - 1]!;
+  return pieces === Infinity ? undefined : pieces - 1;
+}
+
+function planStretch(
+  context: SpliceContext,
+  joined: JoinedSegment,
+  base: Pick<Stretch, 'segment' | 'from' | 'to' | 'leftAngle' | 'rightAngle' | 'pinnedAfter'>,
+  viewed: Viewed,
+): Stretch {
+  const { frame } = context.run;
+  const distance = frame.rules.spliceFromCorner;
+  const whole = base.from === joined.from && base.to === joined.to;
+  const near = base.to - base.from + (whole ? segmentAllowance(frame.rules, joined) : 0);
+  const needed = extentOf(near, frame.depth, base.leftAngle, base.rightAngle) > context.longestUsable;
+  const none: Stretch = { ...base, places: [], needed, maxSplices: 0, apart: distance, relaxed: 'no' };
+  const worthwhile =
+    frame.rules.splices === 'saving' && base.to - base.from > 2 * Math.max(distance, frame.rules.minPiece);
+  if (!needed && !worthwhile) return none;
+  const studs = studsWithin(frame, joined.segment.wallIndex, base.from, base.to);
+  // Distances count to corners and openings, which are the ends of the segment, and to pinned splices, the ends of the stretch.
+  const keeps = (x: number): boolean =>
+    x - joined.segment.from >= distance - 1e-6 &&
+    joined.segment.to - x >= distance - 1e-6 &&
+    (base.from === joined.from || x - base.from >= distance) &&
+    (base.to === joined.to || base.to - x >= distance);
+  const free = (): number[] => freePlaces(context, base.from, base.to);
+  const attempts: { relaxed: Stretch['relaxed']; apart: number; centres: number[]; onStud: boolean }[] = [
+    { relaxed: 'no', apart: distance, centres: (studs ?? free()).filter(keeps), onStud: studs !== undefined },
+    {
+      relaxed: 'distances',
+      apart: frame.rules.minPiece,
+      centres: studs ?? free(),
+      onStud: studs !== undefined,
+    },
+    { relaxed: 'studs', apart: frame.rules.minPiece, centres: free(), onStud: false },
+  ];
+  for (const attempt of attempts) {
+    const stretch = {
+      ...none,
+      apart: attempt.apart,
+      places: attempt.centres.map((x) => placeAt(context, joined, x, attempt.onStud, viewed)),
+    };
+    const fewest = needed ? fewestSplices(context, stretch) : stretch.places.length > 0 ? 0 : undefined;
+    if (fewest !== undefined) return { ...stretch, maxSplices: fewest + 1, relaxed: attempt.relaxed };
+    if (!needed) return none;
+  }
+  return { ...none, relaxed: 'impossible' };
+}
+
+/**
+ * Divides every segment of a run at its pinned splices and finds, for each stretch between them, where it may be spliced.
+ * A splice is wanted only where the stretch fits no stick, or, where the house rules allow it, to save stock.
+ * Source: joinery rules, section 4 "Splice"; job file format, rule 5.
+ */
+export function planSplices(context: SpliceContext): Stretch[] {
+  const { run, path } = context;
+  const { frame } = run;
+  const s = frame.rules.scarfAngle;
+  const facing = facingOfWalls(frame, path);
+  return run.segments.flatMap((joined, segment) => {
+    const { wallIndex } = joined.segment;
+    const viewed: Viewed = { viewer: viewerAlong(frame, path, wallIndex), facing: facing[wallIndex]! };
+    const studs = studsWithin(frame, wallIndex, joined.from, joined.to) ?? [];
+    const pins = (frame.trim.splices ?? [])
+      .filter(
+        (pin) => pin.wall === frame.room.walls[wallIndex]!.id && pin.at > joined.from && pin.at < joined.to,
+      )
+      .map((pin) =>
+        placeAt(
+          context,
+          joined,
+          pin.at,
+          studs.some((stud) => Math.abs(stud - pin.at) < frame.depth),
+          viewed,
+        ),
+      )
+      .sort((a, b) => a.at - b.at);
+    const ends = [...pins, undefined];
+    return ends.map((pin, k): Stretch => {
+      const before = k > 0 ? pins[k - 1] : undefined;
+      return planStretch(
+        context,
+        joined,
+        {
+          segment,
+          from: before ? before.at : joined.from,
+          to: pin ? pin.at : joined.to,
+          leftAngle: before ? (before.leftOver ? s : -s) : joined.leftCut.angle,
+          rightAngle: pin ? (pin.leftOver ? -s : s) : joined.rightCut.angle,
+          pinnedAfter: pin,
+        },
+        viewed,
+      );
+    });
+  });
+}

@@ -1,0 +1,69 @@
+import { cosDeg, sinDeg } from '../base/index.ts';
+import {
+  insideJointFor,
+  type HouseRules,
+  type InsideJoint,
+  type JobFile,
+  type Profile,
+  type Room,
+  type Trim,
+} from '../job/index.ts';
+import { springOf } from '../saw/index.ts';
+
+/**
+ * What every decision about one trim in one room needs: where its near line runs and how far its far line is from it.
+ * `depth` is the thickness of trim on a wall, the projection of crown, the face width of casing.
+ */
+export interface TrimFrame {
+  readonly room: Room;
+  readonly trim: Trim;
+  readonly profile: Profile;
+  readonly rules: HouseRules;
+  readonly insideJoint: InsideJoint;
+  /** Distance from near line to far line. */
+  readonly depth: number;
+  /** Distance of the near line from the wall, when the trim lies on another trim. */
+  readonly standoff: number;
+  /** Crown runs along the ceiling: ceiling lengths and ceiling angles count. */
+  readonly atCeiling: boolean;
+  /** What it covers of the wall, above the floor. */
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Projection of a crown on the ceiling: entered, or width·sin(spring). */
+export const projectionOf = (profile: Profile): number =>
+  profile.projection ?? profile.width * sinDeg(springOf(profile));
+/** Drop of a crown on the wall: entered, or width·cos(spring). */
+export const dropOf = (profile: Profile): number => profile.drop ?? profile.width * cosDeg(springOf(profile));
+
+const profileById = (job: JobFile, id: string): Profile => {
+  const profile = job.profiles.find((one) => one.id === id);
+  if (!profile) throw new Error(`profile ${id} is not in the job: check the job before planning it`);
+  return profile;
+};
+
+function standoffOf(job: JobFile, room: Room, trim: Trim): number {
+  if (trim.standsOn === undefined) return 0;
+  const under = room.trims.find((one) => one.id === trim.standsOn);
+  return under ? profileById(job, under.profile).thickness + standoffOf(job, room, under) : 0;
+}
+
+/** The frame of a trim that runs along walls. The job must have passed its check. */
+export function trimFrame(job: JobFile, rules: HouseRules, room: Room, trim: Trim): TrimFrame {
+  const profile = profileById(job, trim.profile);
+  const crown = profile.use === 'crown';
+  const low = crown ? (room.ceilingHeight ?? 0) - dropOf(profile) : (trim.height ?? 0);
+  return {
+    room,
+    trim,
+    profile,
+    rules,
+    insideJoint: insideJointFor(rules, profile),
+    depth: crown ? projectionOf(profile) : profile.thickness,
+    standoff: standoffOf(job, room, trim),
+    atCeiling: crown,
+    low,
+    high: crown ? (room.ceilingHeight ?? 0) : low + profile.width,
+  };
+}

@@ -1,0 +1,3 @@
+export * from './unit.ts';
+export * from './parse-length.ts';
+export * from './format-length.ts';

@@ -1,0 +1,341 @@
+import { reachOf, type EndCut, type EndJoint, type Stretch } from '../joinery/index.ts';
+import type { Profile } from '../job/index.ts';
+import {
+  stretchAllowance,
+  stretchId,
+  transitionNear,
+  type JobLayout,
+  type RunLayout,
+  type SpliceChoices,
+} from './layout.ts';
+
+/** One end of a drafted piece. */
+export interface DraftEnd {
+  readonly joint: EndJoint;
+  readonly angle: number;
+  readonly mate?: string;
+  readonly over?: boolean;
+}
+
+/** A piece with its ends and mates, before labels and order. Ids are final. */
+export interface Draft {
+  readonly id: string;
+  readonly roomIndex: number;
+  readonly trimId: string;
+  readonly wallId?: string;
+  readonly openingId?: string;
+  readonly profile: Profile;
+  readonly sawnAs: Profile['use'];
+  readonly depth: number;
+  readonly role:
+    'wall' | 'return' | 'transition' | 'leg-left' | 'leg-right' | 'head' | 'sill' | 'stool' | 'apron';
+  readonly from?: number;
+  readonly to?: number;
+  readonly near: number;
+  readonly allowance: number;
+  readonly left: DraftEnd;
+  readonly right: DraftEnd;
+  readonly reason: readonly string[];
+  /** Ids of pieces that must hang before this one. */
+  readonly after: readonly string[];
+  /** Where it comes in a walk round the room: wall index and position. */
+  readonly walk: readonly [wall: number, at: number];
+  /** Larger: hung later, whatever its neighbours (layers, heads after legs). */
+  readonly layer: number;
+  /** What the optimiser knows it by: a blank of its own, or a part of a stretch; undefined when it is cut from waste. */
+  readonly source:
+    | { readonly kind: 'blank' }
+    | { readonly kind: 'stretch'; readonly id: string; readonly fromPoint: number; readonly toPoint: number }
+    | undefined;
+}
+
+interface Division {
+  readonly stretch: Stretch;
+  readonly id: string;
+  /** Indices of used places, left to right. */
+  readonly used: readonly number[];
+}
+
+interface PieceSpan {
+  readonly division: Division;
+  /** Points of the stretch: 0 its left end, places + 1 its right end. */
+  readonly fromPoint: number;
+  readonly toPoint: number;
+}
+
+const spansOf = (division: Division): PieceSpan[] => {
+  const points = [0, ...division.used.map((place) => place + 1), division.stretch.places.length + 1];
+  return points.slice(1).map((toPoint, k) => ({ division, fromPoint: points[k]!, toPoint }));
+};
+
+const pointAt = (stretch: Stretch, point: number): number =>
+  point === 0
+    ? stretch.from
+    : point === stretch.places.length + 1
+      ? stretch.to
+      : stretch.places[point - 1]!.at;
+
+function spliceEnd(scarf: number, leftOver: boolean, thisIsLeft: boolean, mate: string): DraftEnd {
+  const over = leftOver === thisIsLeft;
+  if (scarf === 0) return { joint: 'butt', angle: 0, mate };
+  return { joint: 'scarf', angle: over ? -scarf : scarf, over, mate };
+}
+
+const cutEnd = (cut: EndCut, mate: string | undefined): DraftEnd => ({
+  joint: cut.joint,
+  angle: cut.angle,
+  ...(mate === undefined ? {} : { mate }),
+});
+
+/** Pieces of one trim along the walls of one room. */
+export function draftRun(
+  layout: JobLayout,
+  roomIndex: number,
+  runIndex: number,
+  choices: SpliceChoices,
+): Draft[] {
+  const runLayout = layout.rooms[roomIndex]!.runs[runIndex]!;
+  const { run, stretches } = runLayout;
+  const { frame } = run;
+  const { room, trim, profile, rules } = frame;
+  const scarf = rules.scarfAngle;
+  const bySegment = run.segments.map((): PieceSpan[] => []);
+  stretches.forEach((stretch, index) => {
+    const id = stretchId(roomIndex, runIndex, index);
+    bySegment[stretch.segment]!.push(...spansOf({ stretch, id, used: choices.get(id) ?? [] }));
+  });
+  const countOnWall = new Map<string, number>();
+  const ids = bySegment.map((spans, segment) => {
+    const wallId = room.walls[run.segments[segment]!.segment.wallIndex]!.id;
+    return spans.map(() => {
+      const n = (countOnWall.get(wallId) ?? 0) + 1;
+      countOnWall.set(wallId, n);
+      return `${room.id}.${trim.id}.${wallId}.${n}`;
+    });
+  });
+  const drafts: Draft[] = [];
+  const layer = layerOf(runLayout);
+  run.segments.forEach((joined, segment) => {
+    const wallIndex = joined.segment.wallIndex;
+    const wallId = room.walls[wallIndex]!.id;
+    const spans = bySegment[segment]!;
+    spans.forEach((span, k) => {
+      const id = ids[segment]![k]!;
+      const { stretch } = span.division;
+      const from = pointAt(stretch, span.fromPoint);
+      const to = pointAt(stretch, span.toPoint);
+      const first = k === 0;
+      const last = k === spans.length - 1;
+      const placeBefore = first ? undefined : splicePlace(spans[k - 1]!);
+      const placeAfter = last ? undefined : splicePlace(span);
+      const leftMate = first
+        ? cornerMate(run, ids, segment, 'left', `${id}.return-left`)
+        : ids[segment]![k - 1]!;
+      const rightMate = last
+        ? cornerMate(run, ids, segment, 'right', `${id}.return-right`)
+        : ids[segment]![k + 1]!;
+      const left = placeBefore
+        ? spliceEnd(scarf, placeBefore.leftOver, false, leftMate!)
+        : cutEnd(joined.leftCut, leftMate);
+      const right = placeAfter
+        ? spliceEnd(scarf, placeAfter.leftOver, true, rightMate!)
+        : cutEnd(joined.rightCut, rightMate);
+      const allowance = spans.length === 1 ? stretchAllowance(runLayout, stretch) : 0;
+      const after = [left, right].flatMap((end) =>
+        end.mate !== undefined &&
+        (end.joint === 'cope' || (end.joint === 'butt' && scarfless(end, first, last)) || end.over === true)
+          ? [end.mate]
+          : [],
+      );
+      const reason = [
+        ...(first ? [`left: ${joined.leftCut.reason}`] : [spliceReason(placeBefore!, 'left')]),
+        ...(last ? [`right: ${joined.rightCut.reason}`] : [spliceReason(placeAfter!, 'right')]),
+        ...(allowance > 0 ? [`cut ${Number(allowance.toFixed(4))} longer to spring in`] : []),
+      ];
+      drafts.push({
+        id,
+        roomIndex,
+        trimId: trim.id,
+        wallId,
+        profile,
+        sawnAs: profile.use,
+        depth: frame.depth,
+        role: 'wall',
+        from,
+        to,
+        near: to - from + allowance,
+        allowance,
+        left,
+        right,
+        reason,
+        after,
+        walk: [wallIndex, from],
+        layer,
+        source: { kind: 'stretch', id: span.division.id, fromPoint: span.fromPoint, toPoint: span.toPoint },
+      });
+      if (left.joint === 'return') drafts.push(returnDraft(drafts.at(-1)!, 'left'));
+      if (right.joint === 'return')
+        drafts.push(
+          returnDraft(
+            drafts.findLast((one) => one.id === id)!,
+            'right',
+          ),
+        );
+    });
+  });
+  return [...drafts, ...transitionDrafts(runLayout, roomIndex, ids, layer)];
+}
+
+/** A butt end counts as fitted over its mate at a corner, not at a butt splice in mid-wall. */
+const scarfless = (end: DraftEnd, first: boolean, last: boolean): boolean => end.angle !== 0 || first || last;
+
+const splicePlace = (span: PieceSpan): { leftOver: boolean; centre: number; onStud: boolean } | undefined =>
+  span.toPoint === span.division.stretch.places.length + 1
+    ? span.division.stretch.pinnedAfter
+    : span.division.stretch.places[span.toPoint - 1];
+
+function spliceReason(place: { leftOver: boolean; onStud: boolean }, end: 'left' | 'right'): string {
+  const over = place.leftOver === (end === 'right');
+  return `${end}: spliced ${place.onStud ? 'on a stud' : 'off the studs'}; ${over ? 'lies over, being nearer the entry' : 'lies under'}`;
+}
+
+/** Trims lying on others go up after them. */
+const layerOf = ({ run }: RunLayout): number => {
+  const depthOf = (id: string | undefined): number => {
+    const trim = run.frame.room.trims.find((one) => one.id === id);
+    return trim ? 1 + depthOf(trim.standsOn) : 0;
+  };
+  return 10 * (1 + depthOf(run.frame.trim.standsOn));
+};
+
+function cornerMate(
+  run: RunLayout['run'],
+  ids: readonly (readonly string[])[],
+  segment: number,
+  side: 'left' | 'right',
+  returnId: string,
+): string | undefined {
+  const joined = run.segments[segment]!;
+  const cut = side === 'left' ? joined.leftCut : joined.rightCut;
+  if (cut.joint === 'return') return returnId;
+  const other = side === 'left' ? joined.leftMate : joined.rightMate;
+  if (other === undefined) return undefined;
+  if (cut.joint === 'transition') {
+    const wallIndex = side === 'left' ? run.segments[other]!.segment.wallIndex : joined.segment.wallIndex;
+    return transitionId(run, wallIndex, side === 'left' ? run.frame.rules.transitionPieces : 1);
+  }
+  return side === 'left' ? ids[other]!.at(-1) : ids[other]![0];
+}
+
+const transitionId = (run: RunLayout['run'], wallIndex: number, n: number): string =>
+  `${run.frame.room.id}.${run.frame.trim.id}.${run.frame.room.walls[wallIndex]!.id}.turn-${n}`;
+
+/** The piece that turns the end of another back to the wall; a triangle, cut from the waste beside it. */
+function returnDraft(main: Draft, side: 'left' | 'right'): Draft {
+  const angle = main[side].angle;
+  const meets: DraftEnd = { joint: 'return', angle, mate: main.id };
+  const wall: DraftEnd = { joint: 'square', angle: 0 };
+  const at = side === 'left' ? main.from! : main.to!;
+  return {
+    ...main,
+    id: `${main.id}.return-${side}`,
+    role: 'return',
+    from: at,
+    to: at,
+    near: 0,
+    allowance: 0,
+    left: side === 'left' ? wall : meets,
+    right: side === 'left' ? meets : wall,
+    reason: ['turns the end back to the wall; cut from the waste beside its piece'],
+    after: [main.id],
+    walk: [main.walk[0], at],
+    source: undefined,
+  };
+}
+
+function transitionDrafts(
+  { run }: RunLayout,
+  roomIndex: number,
+  ids: readonly (readonly string[])[],
+  layer: number,
+): Draft[] {
+  const { frame } = run;
+  return run.corners.flatMap(({ joint, left, right }) => {
+    const form = joint.corner.form;
+    if (joint.technique !== 'bullnose' || form?.kind !== 'bullnose') return [];
+    const pieces = frame.rules.transitionPieces;
+    const cut = Math.abs(180 - joint.angle) / (2 * (pieces + 1));
+    const before = ids[left]!.at(-1)!;
+    const after = ids[right]![0]!;
+    return Array.from({ length: pieces }, (_, k): Draft => {
+      const near = transitionNear(form.radius, frame.standoff, cut);
+      return {
+        id: transitionId(run, joint.wallIndex, k + 1),
+        roomIndex,
+        trimId: frame.trim.id,
+        wallId: frame.room.walls[joint.wallIndex]!.id,
+        profile: frame.profile,
+        sawnAs: frame.profile.use,
+        depth: frame.depth,
+        role: 'transition',
+        near,
+        allowance: 0,
+        left: {
+          joint: 'transition',
+          angle: -cut,
+          mate: k === 0 ? before : transitionId(run, joint.wallIndex, k),
+        },
+        right: {
+          joint: 'transition',
+          angle: -cut,
+          mate: k === pieces - 1 ? after : transitionId(run, joint.wallIndex, k + 2),
+        },
+        reason: [`turns the bullnose of radius ${form.radius} in ${pieces + 1} equal steps`],
+        after: [before, after],
+        walk: [joint.wallIndex, Infinity],
+        layer,
+        source: { kind: 'blank' },
+      };
+    });
+  });
+}
+
+/** Pieces around the openings of a room. */
+export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
+  const { room, openings } = layout.rooms[roomIndex]!;
+  return openings.map((part): Draft => {
+    const idOf = (key: string): string =>
+      `${room.id}.${part.trim.id}.${part.wallId}.${part.opening.id}.${key}`;
+    const end = (one: typeof part.left): DraftEnd => ({
+      joint: one.joint,
+      angle: one.angle,
+      ...(one.mate === undefined ? {} : { mate: idOf(one.mate) }),
+    });
+    return {
+      id: idOf(part.key),
+      roomIndex,
+      trimId: part.trim.id,
+      wallId: part.wallId,
+      openingId: part.opening.id,
+      profile: part.profile,
+      sawnAs: part.sawnAs,
+      depth: part.depth,
+      role: part.role,
+      near: part.near,
+      allowance: 0,
+      left: end(part.left),
+      right: end(part.right),
+      reason: [part.reason],
+      after: [],
+      walk: [room.walls.findIndex((wall) => wall.id === part.wallId), part.opening.at],
+      layer: part.step,
+      source: part.near === 0 ? undefined : { kind: 'blank' },
+    };
+  });
+}
+
+/** Whether a drafted piece can exist: both its lines have length. Returns are triangles with no near line. */
+export const exists = (draft: Draft): boolean =>
+  draft.source === undefined ||
+  (draft.near > 0 &&
+    draft.near + reachOf(draft.depth, draft.left.angle) + reachOf(draft.depth, draft.right.angle) > 0);

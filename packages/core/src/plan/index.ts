@@ -1,0 +1,2 @@
+export * from './plan-file.ts';
+export * from './plan-job.ts';

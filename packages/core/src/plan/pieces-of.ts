@@ -1,0 +1,63 @@
+import { reachOf } from '../joinery/index.ts';
+import {
+  exists,
+  inHangingOrder,
+  inReadingOrder,
+  type Draft,
+  type DraftEnd,
+  type JobLayout,
+  type SpliceChoices,
+} from '../pieces/index.ts';
+import { sawSetting } from '../saw/index.ts';
+import { draftJob } from './cut-problems.ts';
+import type { Piece, PlanEnd } from './plan-file.ts';
+
+const pad = (n: number): string => String(n).padStart(2, '0');
+
+function planEnd(layout: JobLayout, draft: Draft, side: 'left' | 'right'): PlanEnd {
+  const end: DraftEnd = draft[side];
+  return {
+    joint: end.joint,
+    angle: end.angle,
+    reach: reachOf(draft.depth, end.angle),
+    ...(end.over === undefined ? {} : { over: end.over }),
+    ...(end.mate === undefined ? {} : { mate: end.mate }),
+    saw: sawSetting({ ...draft.profile, use: draft.sawnAs }, side, end.angle, layout.job.saw, layout.rules),
+  };
+}
+
+/**
+ * The pieces of a job for given splices: numbered as one reads the room from its entry, with their place in the order of
+ * installation. Pieces that cannot exist (no length left) are left out; the watch-outs name them.
+ */
+export function piecesOf(layout: JobLayout, choices: SpliceChoices): Piece[] {
+  const drafts = draftJob(layout, choices).filter(exists);
+  const pieces: Piece[] = [];
+  let hung = 0;
+  layout.rooms.forEach(({ room }, roomIndex) => {
+    const own = drafts.filter((draft) => draft.roomIndex === roomIndex);
+    const orders = new Map(inHangingOrder(room, own).map((draft, index) => [draft.id, hung + index + 1]));
+    hung += own.length;
+    inReadingOrder(room, own).forEach((draft, index) =>
+      pieces.push({
+        id: draft.id,
+        label: `${roomIndex + 1}-${pad(index + 1)}`,
+        room: room.id,
+        trim: draft.trimId,
+        ...(draft.wallId === undefined ? {} : { wall: draft.wallId }),
+        ...(draft.openingId === undefined ? {} : { opening: draft.openingId }),
+        profile: draft.profile.id,
+        role: draft.role,
+        ...(draft.from === undefined ? {} : { from: draft.from }),
+        ...(draft.to === undefined ? {} : { to: draft.to }),
+        near: draft.near,
+        allowance: draft.allowance,
+        left: planEnd(layout, draft, 'left'),
+        right: planEnd(layout, draft, 'right'),
+        order: orders.get(draft.id)!,
+        reason: draft.reason,
+      }),
+    );
+  });
+  return pieces;
+}

@@ -1,0 +1,3 @@
+export * from './corner-angle.ts';
+export * from './room-path.ts';
+export * from './closure.ts';

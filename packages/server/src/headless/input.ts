@@ -1,0 +1,60 @@
+import { readFileSync, statSync } from 'node:fs';
+import { MAX_FILE_BYTES, readJson } from '@long-miter/core';
+import { refuse } from './faults.ts';
+
+export interface CommandLine {
+  readonly file: string;
+  readonly seconds: number;
+}
+
+const DEFAULT_SECONDS = 10;
+
+/** Reads `FILE [--seconds N]`; `-` is standard input. Refuses anything else with the usage line. */
+export function readCommandLine(command: string, args: readonly string[]): CommandLine {
+  const usage = `usage: npm run --silent ${command} -- FILE.json [--seconds N]   (- reads standard input)`;
+  const files: string[] = [];
+  let seconds = DEFAULT_SECONDS;
+  for (let i = 0; i < args.length; i++) {
+    const arg = args[i]!;
+    if (arg === '--seconds') {
+      seconds = Number(args[++i]);
+      if (!(seconds > 0 && seconds <= 3600))
+        refuse([{ at: '--seconds', text: 'must be a number of seconds above 0 and at most 3600' }]);
+    } else if (arg.startsWith('--')) refuse([{ at: arg, text: `is not an option. ${usage}` }]);
+    else files.push(arg);
+  }
+  const [file, ...more] = files;
+  if (file === undefined || more.length > 0) refuse([{ at: command, text: usage }]);
+  return { file, seconds };
+}
+
+/** The JSON value of a file or of standard input; refuses what cannot be read. */
+export function readInput(file: string): unknown {
+  let text = '';
+  try {
+    if (file !== '-' && statSync(file).size > MAX_FILE_BYTES) {
+      refuse([
+        {
+          at: '',
+          text: `the file has ${(statSync(file).size / 1e6).toFixed(1)} MB; at most ${MAX_FILE_BYTES / 1e6} MB are read`,
+        },
+      ]);
+    }
+    text = readFileSync(file === '-' ? 0 : file, 'utf8');
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    refuse([
+      {
+        at: '',
+        text:
+          code === 'ENOENT'
+            ? `there is no file "${file}"`
+            : code === 'EISDIR'
+              ? `"${file}" is a folder, not a file`
+              : `"${file}" cannot be read (${code ?? 'unknown reason'})`,
+      },
+    ]);
+  }
+  const json = readJson(text.replace(/^\uFEFF/, ''));
+  return json.ok ? json.value : refuse(json.issues);
+}
