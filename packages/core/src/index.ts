@@ -8,3 +8,5 @@ export * from './joinery/index.ts';
 export * from './pieces/index.ts';
 export * from './cutting/index.ts';
 export * from './plan/index.ts';
+export * from './contract/index.ts';
+export * from './views/index.ts';

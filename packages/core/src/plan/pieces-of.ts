@@ -28,9 +28,9 @@ function planEnd(layout: JobLayout, draft: Draft, side: 'left' | 'right'): PlanE
 
 /**
  * The pieces of a job for given splices: numbered as one reads the room from its entry, with their place in the order of
- * installation. Pieces that cannot exist (no length left) are left out; the watch-outs name them.
+ * installation. `firstRoom` is the number of the first room of the layout in its job. Pieces that cannot exist (no length left) are left out; the watch-outs name them.
  */
-export function piecesOf(layout: JobLayout, choices: SpliceChoices): Piece[] {
+export function piecesOf(layout: JobLayout, choices: SpliceChoices, firstRoom = 1): Piece[] {
   const drafts = draftJob(layout, choices).filter(exists);
   const pieces: Piece[] = [];
   let hung = 0;
@@ -41,7 +41,7 @@ export function piecesOf(layout: JobLayout, choices: SpliceChoices): Piece[] {
     inReadingOrder(room, own).forEach((draft, index) =>
       pieces.push({
         id: draft.id,
-        label: `${roomIndex + 1}-${pad(index + 1)}`,
+        label: `${roomIndex + firstRoom}-${pad(index + 1)}`,
         room: room.id,
         trim: draft.trimId,
         ...(draft.wallId === undefined ? {} : { wall: draft.wallId }),

@@ -28,10 +28,10 @@ export interface QuickPlan {
 }
 
 /** What can be said at once, on every keystroke: everything but sticks. */
-export function planQuickly(job: JobFile): QuickPlan {
+export function planQuickly(job: JobFile, firstRoom = 1): QuickPlan {
   const layout = layOutJob(job);
   const choices = quickSplices(layout);
-  const pieces = piecesOf(layout, choices);
+  const pieces = piecesOf(layout, choices, firstRoom);
   return { layout, pieces, watchOuts: watchOutsOf(layout, choices, pieces, closuresOf(job)) };
 }
 

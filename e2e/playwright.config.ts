@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+/** Browser tests against the real application on its own data, port and database. */
+const port = Number(process.env['LONGMITER_E2E_PORT'] ?? 4199);
+
+export default defineConfig({
+  testDir: '.',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: process.env['LONGMITER_E2E_REPORT'] ?? '../.cache/e2e.json' }]],
+  outputDir: '../.cache/e2e-results',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      chromiumSandbox: false,
+      args: ['--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: {
+    command: 'node ../scripts/start.mjs',
+    url: `http://127.0.0.1:${port}/api/health`,
+    timeout: 180_000,
+    reuseExistingServer: false,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
+    env: { LONGMITER_PORT: String(port), LONGMITER_DATA: process.env['LONGMITER_E2E_DATA'] ?? '/tmp/long-miter-e2e' },
+  },
+});

@@ -1,0 +1,2 @@
+export * from './survey.ts';
+export * from './starter.ts';

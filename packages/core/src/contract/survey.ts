@@ -1,0 +1,145 @@
+import { z } from 'zod';
+import { failIfAny, type Issue, type Result } from '../base/index.ts';
+import {
+  checkJob,
+  checkShape,
+  houseRulesSchema,
+  profileSchema,
+  rackSchema,
+  roomSchema,
+  sawSchema,
+  stockSchema,
+  unitSchema,
+  type JobFile,
+  type Room,
+} from '../job/index.ts';
+import type { Unit } from '../measure/index.ts';
+
+/**
+ * What the server keeps of a room and of a job, shared with the page. A survey is a room of the job file still being
+ * walked: it may have no wall yet, and a room meant to close need not close until its third wall is in.
+ */
+
+export const surveySchema = roomSchema.omit({ id: true, name: true }).extend({
+  walls: z.array(roomSchema.shape.walls.element).max(500, 'must have at most 500 walls'),
+});
+export type Survey = z.infer<typeof surveySchema>;
+
+/** Texts as they were typed, by the JSON pointer of the figure in the survey they stand for. */
+export const typedSchema = z.record(z.string().max(400), z.string().max(100));
+export type Typed = z.infer<typeof typedSchema>;
+
+export const roomNameSchema = z.string().trim().min(1, 'give the room a name').max(200, 'must have at most 200 characters');
+export const jobNameSchema = z.string().trim().min(1, 'give the job a name').max(200, 'must have at most 200 characters');
+
+/** Everything of a job that is not a room: rules, saw, profiles, stock. */
+export const settingsSchema = z.strictObject({
+  houseRules: houseRulesSchema,
+  saw: sawSchema,
+  profiles: z.array(profileSchema).max(200, 'must have at most 200 profiles'),
+  stock: z.array(stockSchema).max(2000),
+  rack: z.array(rackSchema).max(5000),
+});
+export type JobSettings = z.infer<typeof settingsSchema>;
+
+const version = z.number().int().min(1);
+
+export const createJobSchema = z.strictObject({ name: jobNameSchema, unit: unitSchema });
+export const patchJobSchema = z.strictObject({ version, name: jobNameSchema.optional(), settings: settingsSchema.optional() });
+export const createRoomSchema = z.strictObject({ name: roomNameSchema, survey: surveySchema.optional(), typed: typedSchema.optional() });
+export const putRoomSchema = z.strictObject({ version, name: roomNameSchema, survey: surveySchema, typed: typedSchema });
+
+export interface JobSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: Unit;
+  readonly rooms: number;
+  readonly walls: number;
+  readonly updatedAt: string;
+}
+
+export interface RoomRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly version: number;
+  readonly survey: Survey;
+  readonly typed: Typed;
+}
+
+export interface JobRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: Unit;
+  readonly version: number;
+  readonly settings: JobSettings;
+  readonly rooms: readonly RoomRecord[];
+}
+
+/** Body of every failure of the API (application/problem+json). */
+export interface Problem {
+  readonly type: 'about:blank';
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly code: ProblemCode;
+  readonly issues: readonly Issue[];
+}
+
+export type ProblemCode =
+  /** The body is not what the address expects; `issues` says where and why. */
+  | 'invalid'
+  /** No such job, room or address. */
+  | 'not-found'
+  /** Someone saved a newer version first. */
+  | 'conflict'
+  /** The body is larger than the server reads. */
+  | 'too-large'
+  /** The database does not answer just now. */
+  | 'unavailable'
+  /** Our own mistake; the server's log has it. */
+  | 'internal';
+
+/** A survey as a room of the job file: not closed before its third wall. Rooms without walls have no such form. */
+export function roomOf(record: Pick<RoomRecord, 'id' | 'name' | 'survey'>): Room | undefined {
+  const { survey } = record;
+  if (survey.walls.length === 0) return undefined;
+  return { id: record.id, name: record.name, ...survey, closed: survey.closed && survey.walls.length >= 3 };
+}
+
+/** The job as a job file, rooms that have walls only. */
+export function jobFileOf(job: Pick<JobRecord, 'name' | 'unit' | 'settings' | 'rooms'>): JobFile {
+  const { houseRules, saw, profiles, stock, rack } = job.settings;
+  return {
+    format: 'longmiter-job',
+    version: 1,
+    name: job.name,
+    unit: job.unit,
+    houseRules,
+    saw,
+    profiles,
+    stock,
+    rack,
+    rooms: job.rooms.flatMap((room) => roomOf(room) ?? []),
+  };
+}
+
+/** Checks a survey with all that belongs to it; faults carry pointers into the survey. */
+export function checkSurvey(value: unknown, unit: Unit, settings: JobSettings): Result<Survey> {
+  const shaped = checkShape(surveySchema, value);
+  if (!shaped.ok) return shaped;
+  const room = roomOf({ id: 'room', name: 'Room', survey: shaped.value });
+  if (!room) return shaped;
+  const issues = checkJob(jobFileOf({ name: 'Job', unit, settings, rooms: [{ id: 'room', name: 'Room', version: 1, survey: shaped.value, typed: {} }] }));
+  const own = issues.filter((issue) => issue.at.startsWith('/rooms/0')).map((issue) => ({ ...issue, at: issue.at.slice('/rooms/0'.length) }));
+  return failIfAny(own, shaped.value);
+}
+
+/** Settings and rooms of an imported job file, in the form the server keeps. */
+export function recordsOf(file: JobFile, starter: JobSettings): { name: string; unit: Unit; settings: JobSettings; rooms: { name: string; survey: Survey }[] } {
+  return {
+    name: file.name,
+    unit: file.unit,
+    settings: { houseRules: file.houseRules ?? {}, saw: file.saw ?? starter.saw, profiles: file.profiles, stock: file.stock, rack: file.rack ?? [] },
+    rooms: file.rooms.map(({ id: _id, name, ...survey }) => ({ name, survey })),
+  };
+}

@@ -1,0 +1,19 @@
+import { fail, ok, type Result } from '../base/index.ts';
+
+const ANGLE = /^(\d+(?:[.,]\d+)?|[.,]\d+)?(?:\s*(\d+)\s*\/\s*(\d+))?\s*(?:°|deg)?$/i;
+const HALVES: Readonly<Record<string, string>> = { '½': ' 1/2', '¼': ' 1/4', '¾': ' 3/4' };
+
+/**
+ * Reads an angle as people write it: `134.5`, `134 1/2`, `134½`, `22,5°`.
+ * @returns degrees. Issues: empty, not an angle, a fraction over 0. Ranges depend on the reading and are checked with it.
+ * @example parseAngle('128½') // 128.5
+ */
+export function parseAngle(typed: string): Result<number> {
+  const text = typed.replace(/[½¼¾]/g, (sign) => HALVES[sign] ?? '').trim();
+  if (text === '') return fail({ at: '', text: 'write an angle' });
+  const match = ANGLE.exec(text);
+  if (!match || (match[1] === undefined && match[2] === undefined)) return fail({ at: '', text: `"${typed}" is not an angle: write it like 134.5 or 134 1/2` });
+  const [, whole, top, bottom] = match;
+  if (bottom !== undefined && Number(bottom) === 0) return fail({ at: '', text: `${top}/0 is not a fraction: nothing can be divided by 0` });
+  return ok(Number((whole ?? '0').replace(',', '.')) + (top === undefined ? 0 : Number(top) / Number(bottom)));
+}

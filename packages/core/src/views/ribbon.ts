@@ -1,0 +1,103 @@
+import { tanDeg } from '../base/index.ts';
+import type { Room } from '../job/index.ts';
+import type { Piece, PlanEnd } from '../plan/index.ts';
+import { wallAngle } from '../survey/index.ts';
+
+/**
+ * The ribbon: a room's perimeter unrolled into one strip, walls left to right. Positions are in strip units (pixels on a
+ * screen, points on paper); the wall's face is the upper edge of a band and the room is below it, as one sees the trim
+ * from above when facing the wall.
+ */
+
+export interface RibbonWall {
+  readonly id: string;
+  readonly index: number;
+  readonly x: number;
+  readonly width: number;
+}
+
+export interface RibbonCorner {
+  /** The corner after this wall. */
+  readonly index: number;
+  readonly x: number;
+  readonly width: number;
+  readonly angle: number;
+  readonly assumed: boolean;
+}
+
+export interface RibbonLayout {
+  readonly walls: readonly RibbonWall[];
+  readonly corners: readonly RibbonCorner[];
+  /** Strip units in one unit of length. */
+  readonly scale: number;
+  readonly width: number;
+}
+
+/** Space for a corner: outside miters overhang it on both sides, inside corners only need to be seen. */
+const cornerGap = (angle: number, band: number): number => (angle >= 180 ? Math.min(2.2 * band, 2 * band * Math.abs(tanDeg((180 - angle) / 2)) + 6) : 8);
+
+/**
+ * Lays out the strip for a width.
+ * @param band height of the band that pieces are drawn in; outside corners need room for its slants
+ */
+export function layOutRibbon(room: Pick<Room, 'walls' | 'closed'>, width: number, band: number): RibbonLayout {
+  const { walls } = room;
+  const withCorner = walls.map((wall, index) => (wall.corner && (index < walls.length - 1 || room.closed) ? wallAngle(wall.corner.reading) : undefined));
+  const gaps = withCorner.map((angle) => (angle === undefined ? 0 : cornerGap(angle, band)));
+  const perimeter = walls.reduce((sum, wall) => sum + wall.length, 0);
+  const scale = perimeter > 0 ? Math.max(0, width - gaps.reduce((sum, gap) => sum + gap, 0)) / perimeter : 0;
+  let x = 0;
+  const placed: RibbonWall[] = [];
+  const corners: RibbonCorner[] = [];
+  walls.forEach((wall, index) => {
+    placed.push({ id: wall.id, index, x, width: wall.length * scale });
+    x += wall.length * scale;
+    const angle = withCorner[index];
+    if (angle !== undefined) corners.push({ index, x, width: gaps[index]!, angle, assumed: wall.corner!.reading.as === 'assumed' });
+    x += gaps[index]!;
+  });
+  return { walls: placed, corners, scale, width: x };
+}
+
+/** Where a position along a wall lies on the strip. */
+export const ribbonX = (layout: RibbonLayout, wallIndex: number, at: number): number => layout.walls[wallIndex]!.x + at * layout.scale;
+
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A slant drawn at its own angle in a band, but never eating more than its share of a short piece. */
+const slant = (angle: number, band: number, most: number): number => Math.max(-most, Math.min(most, -band * tanDeg(angle)));
+
+/** Points of a cope from the back down to the face: the bite that fits over a moulded face. */
+function biteOf(x: number, depth: number, band: number, outward: 1 | -1): Point[] {
+  const steps = 6;
+  return Array.from({ length: steps + 1 }, (_, k) => {
+    const t = k / steps;
+    // A quarter wave: full length at the back, hollow towards the face, like a moulding's profile.
+    return { x: x - outward * depth * Math.sin((t * Math.PI) / 2), y: t * band };
+  });
+}
+
+function endPoints(end: PlanEnd, x: number, band: number, most: number, outward: 1 | -1): Point[] {
+  if (end.joint === 'cope') return biteOf(x, Math.min(most, band * 0.8), band, outward);
+  const run = slant(end.angle, band, most);
+  return [
+    { x, y: 0 },
+    { x: x + outward * run, y: band },
+  ];
+}
+
+/**
+ * The outline of a wall piece on the strip, clockwise from its upper left: near line on top, far line below, each end with
+ * the true slant of its cut, a cope with its bite.
+ */
+export function pieceOutline(piece: Piece, layout: RibbonLayout, wallIndex: number, band: number): Point[] {
+  const from = ribbonX(layout, wallIndex, piece.from ?? 0);
+  const to = ribbonX(layout, wallIndex, piece.to ?? 0);
+  const most = Math.max(2, (to - from) * 0.45);
+  const left = endPoints(piece.left, from, band, most, -1);
+  const right = endPoints(piece.right, to, band, most, 1);
+  return [...left.slice(0, 1), ...right, ...[...left].reverse().slice(0, -1)];
+}

@@ -1,0 +1,60 @@
+import { add, scale, type Vec2 } from '../geometry/index.ts';
+import type { Room } from '../job/index.ts';
+import { pointOnWall, walkRoom, wallAngle } from '../survey/index.ts';
+
+/** The plan of a room, in the job's unit, y up. Walls as read; the gap at the end is what the readings miss. */
+export interface RoomPlan {
+  readonly walls: readonly { readonly id: string; readonly index: number; readonly from: Vec2; readonly to: Vec2; readonly label: Vec2; readonly heading: number }[];
+  readonly openings: readonly { readonly id: string; readonly wall: number; readonly kind: string; readonly from: Vec2; readonly to: Vec2; readonly inward: Vec2 }[];
+  readonly corners: readonly { readonly index: number; readonly at: Vec2; readonly label: Vec2; readonly angle: number; readonly assumed: boolean }[];
+  readonly entry: { readonly at: Vec2; readonly inward: Vec2 } | undefined;
+  /** From where the walk ends to where it began; undefined while the room is open. */
+  readonly gap: { readonly from: Vec2; readonly to: Vec2 } | undefined;
+  readonly box: { readonly min: Vec2; readonly max: Vec2 };
+}
+
+/**
+ * Draws a room from its readings.
+ * @param labelOffset how far inside the room labels stand off the walls
+ */
+export function drawRoomPlan(room: Room, labelOffset: number): RoomPlan {
+  const path = walkRoom(room);
+  const walls = path.walls.map((line, index) => ({
+    id: room.walls[index]!.id,
+    index,
+    from: line.start,
+    to: line.end,
+    label: add(pointOnWall(line, room.walls[index]!.length / 2), scale(line.inward, -labelOffset)),
+    heading: line.heading,
+  }));
+  const openings = path.walls.flatMap((line, wall) =>
+    (room.walls[wall]!.openings ?? []).map((opening) => ({
+      id: opening.id,
+      wall,
+      kind: opening.kind,
+      from: pointOnWall(line, opening.at),
+      to: pointOnWall(line, opening.at + opening.width),
+      inward: line.inward,
+    })),
+  );
+  const corners = path.walls.flatMap((line, index) => {
+    const { corner } = room.walls[index]!;
+    if (!corner || (!room.closed && index === room.walls.length - 1)) return [];
+    const next = path.walls[(index + 1) % path.walls.length]!;
+    const inward = scale(add(line.inward, next.inward), labelOffset * 0.62);
+    return [{ index, at: line.end, label: add(line.end, inward), angle: wallAngle(corner.reading), assumed: corner.reading.as === 'assumed' }];
+  });
+  const entryWall = room.entry ? room.walls.findIndex((wall) => wall.id === room.entry!.wall) : -1;
+  const entry = entryWall >= 0 ? { at: pointOnWall(path.walls[entryWall]!, room.entry!.at), inward: path.walls[entryWall]!.inward } : undefined;
+  const points = path.walls.flatMap((line) => [line.start, line.end]);
+  const xs = points.map((point) => point.x);
+  const ys = points.map((point) => point.y);
+  return {
+    walls,
+    openings,
+    corners,
+    entry,
+    gap: room.closed ? { from: path.end, to: { x: 0, y: 0 } } : undefined,
+    box: { min: { x: Math.min(...xs), y: Math.min(...ys) }, max: { x: Math.max(...xs), y: Math.max(...ys) } },
+  };
+}

@@ -1,0 +1,29 @@
+/** Everything the server takes from its environment. */
+export interface Config {
+  readonly port: number;
+  readonly host: string;
+  readonly database: { readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly database: string };
+  /** Folder of the built page; undefined serves the API alone. */
+  readonly webFolder: string | undefined;
+  readonly migrations: string;
+  readonly seedDemo: boolean;
+}
+
+const number = (text: string | undefined, fallback: number): number => (text === undefined || text === '' ? fallback : Number(text));
+
+export function readConfig(env: NodeJS.ProcessEnv): Config {
+  return {
+    port: number(env['LONGMITER_PORT'], 4100),
+    host: env['LONGMITER_HOST'] ?? '127.0.0.1',
+    database: {
+      host: env['LONGMITER_DB_HOST'] ?? '127.0.0.1',
+      port: number(env['LONGMITER_DB_PORT'], 3306),
+      user: env['LONGMITER_DB_USER'] ?? 'app',
+      password: env['LONGMITER_DB_PASSWORD'] ?? '',
+      database: env['LONGMITER_DB_NAME'] ?? 'longmiter',
+    },
+    webFolder: env['LONGMITER_WEB'],
+    migrations: env['LONGMITER_MIGRATIONS'] ?? 'packages/server/migrations',
+    seedDemo: env['LONGMITER_SEED'] !== 'no',
+  };
+}

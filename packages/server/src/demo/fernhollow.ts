@@ -1,0 +1,91 @@
+import type { JobFile, Wall } from '@long-miter/core';
+
+/**
+ * Fernhollow Schoolhouse, an invented job: an old village school being turned into a reading room with a flat above.
+ * All figures are made up; the bay's 135s are not quite 135, and two walls are longer than any stick.
+ */
+
+const corner = (degrees: number): NonNullable<Wall['corner']> => ({ reading: { as: 'wall-angle', degrees } });
+const studs = (first: number): NonNullable<Wall['studs']> => ({ first, spacing: 16 });
+const base = { id: 'base', profile: 'base', on: 'walls' } as const;
+
+/** Five-sided bay in the west wall, doors from the hall and to the cloakroom, windows in the bay. */
+const readingRoom: JobFile['rooms'][number] = {
+  id: 'reading-room',
+  name: 'Reading room',
+  closed: true,
+  ceilingHeight: 114,
+  entry: { wall: 'w1', at: 60.5 },
+  walls: [
+    { id: 'w1', length: 236.375, corner: corner(90.2), studs: studs(9.25), openings: [{ id: 'd1', kind: 'door', at: 44.5, width: 32, headHeight: 80.5, casing: 'casing' }] },
+    { id: 'w2', length: 168.25, corner: corner(89.8), studs: studs(12), openings: [{ id: 'd2', kind: 'door', at: 112.125, width: 30, headHeight: 80.5, casing: 'casing' }] },
+    { id: 'w3', length: 236.75, corner: corner(90.1), studs: studs(6.5) },
+    { id: 'w4', length: 36.125, corner: { reading: { as: 'protractor', degrees: 90.1, side: 'outside' } }, studs: studs(10) },
+    { id: 'w5', length: 14.5, corner: { reading: { as: 'protractor', degrees: 134.6, side: 'inside' } } },
+    { id: 'w6', length: 34.75, corner: { reading: { as: 'protractor', degrees: 135.4, side: 'inside' } }, openings: [{ id: 'n1', kind: 'window', at: 5.5, width: 24, headHeight: 84, sillHeight: 22, casing: 'casing' }] },
+    { id: 'w7', length: 47, corner: { reading: { as: 'legs', left: 12, right: 12, across: 22.17, side: 'inside' } }, openings: [{ id: 'n2', kind: 'window', at: 5.5, width: 36, headHeight: 84, sillHeight: 22, casing: 'casing' }] },
+    { id: 'w8', length: 34.5, corner: { reading: { as: 'deflection', degrees: 45.4, side: 'inside' } }, openings: [{ id: 'n3', kind: 'window', at: 5.375, width: 24, headHeight: 84, sillHeight: 22, casing: 'casing' }] },
+    { id: 'w9', length: 14.75, corner: { reading: { as: 'miter', degrees: 45.1, side: 'outside' } } },
+    { id: 'w10', length: 36.25, corner: { reading: { as: 'assumed' } }, studs: studs(8) },
+  ],
+  trims: [base],
+};
+
+/** Hall: an L with one outside corner, the front door and three more. */
+const hall: JobFile['rooms'][number] = {
+  id: 'hall',
+  name: 'Hall',
+  closed: true,
+  ceilingHeight: 114,
+  entry: { wall: 'w1', at: 33 },
+  walls: [
+    { id: 'w1', length: 74.5, corner: corner(90), studs: studs(7), openings: [{ id: 'd1', kind: 'door', at: 15, width: 36, headHeight: 82, casing: 'casing' }] },
+    { id: 'w2', length: 212.625, corner: corner(90.5), studs: studs(4.5), openings: [{ id: 'd2', kind: 'door', at: 150, width: 32, headHeight: 80.5, casing: 'casing' }] },
+    { id: 'w3', length: 131, corner: corner(89.5), studs: studs(11), openings: [{ id: 'd3', kind: 'cased', at: 60.25, width: 48, headHeight: 84, casing: 'casing' }] },
+    { id: 'w4', length: 70.25, corner: corner(90), studs: studs(9) },
+    { id: 'w5', length: 56.5, corner: { reading: { as: 'protractor', degrees: 90, side: 'outside' } }, studs: studs(5) },
+    { id: 'w6', length: 143.5, corner: corner(90), studs: studs(3), openings: [{ id: 'd4', kind: 'door', at: 96, width: 28, headHeight: 80.5, casing: 'casing' }] },
+  ],
+  trims: [base],
+};
+
+/** Cloakroom: a corner cut off under the stair leaves one acute and one obtuse corner. */
+const cloakroom: JobFile['rooms'][number] = {
+  id: 'cloakroom',
+  name: 'Cloakroom',
+  closed: true,
+  ceilingHeight: 96,
+  entry: { wall: 'w1', at: 26 },
+  walls: [
+    { id: 'w1', length: 96.5, corner: corner(90), studs: studs(8), openings: [{ id: 'd1', kind: 'door', at: 12, width: 28, headHeight: 80.5, casing: 'casing' }] },
+    { id: 'w2', length: 60.125, corner: corner(90), studs: studs(6) },
+    { id: 'w3', length: 62.375, corner: corner(119.6), studs: studs(5) },
+    { id: 'w4', length: 69.25, corner: corner(60.4), studs: studs(10) },
+  ],
+  trims: [base],
+};
+
+export const fernhollow: JobFile = {
+  format: 'longmiter-job',
+  version: 1,
+  name: 'Fernhollow Schoolhouse',
+  unit: 'in',
+  houseRules: {},
+  saw: { maxMiterLeft: 50, maxMiterRight: 60, maxBevelLeft: 48, maxBevelRight: 48, standingHeight: 6.5, flatWidth: 12, kerf: 0.125, calibration: 0.4 },
+  profiles: [
+    { id: 'base', name: 'Ogee base 5 1/4', use: 'base', width: 5.25, thickness: 0.625, material: 'mdf', finish: 'paint' },
+    { id: 'casing', name: 'Plain casing 2 1/4', use: 'casing', width: 2.25, thickness: 0.6875, material: 'softwood', finish: 'paint' },
+  ],
+  stock: [
+    { profile: 'base', length: 96, price: 9.44 },
+    { profile: 'base', length: 120, price: 11.8 },
+    { profile: 'base', length: 144, price: 14.16 },
+    { profile: 'base', length: 168, price: 16.52 },
+    { profile: 'base', length: 192, price: 18.88 },
+  ],
+  rack: [
+    { profile: 'base', length: 61.5, label: 'Rack 1' },
+    { profile: 'base', length: 38, label: 'Rack 2' },
+  ],
+  rooms: [readingRoom, hall, cloakroom],
+};

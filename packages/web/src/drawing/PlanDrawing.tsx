@@ -1,0 +1,140 @@
+import { useMemo } from 'react';
+import { drawRoomPlan, formatAngle, formatWithUnit, type Piece, type Room, type RoomPlan, type Unit, type Vec2 } from '@long-miter/core';
+import { SvgFigure } from '../shared/Figure.tsx';
+import { useWidth } from '../shared/use-width.ts';
+
+interface Props {
+  readonly room: Room;
+  readonly unit: Unit;
+  readonly pieces: readonly Piece[];
+  readonly selectedWall: number | undefined;
+  readonly selectedPiece: string | undefined;
+  readonly onWall: (index: number) => void;
+}
+
+const MARGIN = 46;
+
+/** The room from above, to scale, walls as read. The gap, if the readings leave one, is drawn where it is. */
+export function PlanDrawing({ room, unit, pieces, selectedWall, selectedPiece, onWall }: Props) {
+  const { ref, width, height } = useWidth();
+  const size = useMemo(() => boxOf(drawRoomPlan(room, 0)), [room]);
+  const scale = Math.max(0.01, Math.min((width - 2 * MARGIN) / size.w, (height - 2 * MARGIN) / size.h));
+  const plan = useMemo(() => drawRoomPlan(room, 20 / scale), [room, scale]);
+  const at = (point: Vec2): { x: number; y: number } => ({
+    x: (width - size.w * scale) / 2 + (point.x - size.x) * scale,
+    y: (height - size.h * scale) / 2 + (size.y + size.h - point.y) * scale,
+  });
+  const outline = plan.walls.map((wall) => at(wall.from));
+  return (
+    <div ref={ref} style={{ width: '100%', height: '100%', minHeight: 220 }}>
+      {width > 0 && height > 0 && (
+        <svg width={width} height={height} role="img" aria-label={`Plan of ${room.name}, to scale`}>
+          <path d={`M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} fill="var(--lm-room)" stroke="none" />
+          {plan.walls.map((wall) => (
+            <PlanWall key={wall.id} from={at(wall.from)} to={at(wall.to)} picked={selectedWall === wall.index} onClick={() => onWall(wall.index)} />
+          ))}
+          {plan.openings.map((opening) => (
+            <PlanOpening key={`${opening.wall}-${opening.id}`} from={at(opening.from)} to={at(opening.to)} inward={opening.inward} door={opening.kind !== 'window'} />
+          ))}
+          <TrimLines room={room} plan={plan} pieces={pieces} selectedPiece={selectedPiece} at={at} />
+          {plan.walls.map((wall) => {
+            const p = at(wall.label);
+            const short = room.walls[wall.index]!.length * scale < 44;
+            return (
+              <text key={wall.id} x={p.x} y={p.y + 5} textAnchor="middle" fontSize={short ? 12 : 15} fontWeight={selectedWall === wall.index ? 750 : 600}>
+                <SvgFigure value={room.walls[wall.index]!.length} unit={unit} />
+              </text>
+            );
+          })}
+          {plan.corners.map((corner) => {
+            const p = at(corner.label);
+            return (
+              <text key={corner.index} x={p.x} y={p.y + 4} textAnchor="middle" fontSize={12} style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}>
+                {corner.assumed ? '90° ?' : formatAngle(corner.angle)}
+              </text>
+            );
+          })}
+          {plan.entry && <EntryArrow at={at(plan.entry.at)} inward={plan.entry.inward} />}
+          {plan.gap && <GapMark from={at(plan.gap.from)} to={at(plan.gap.to)} text={formatWithUnit(Math.hypot(plan.gap.from.x, plan.gap.from.y), unit)} />}
+        </svg>
+      )}
+    </div>
+  );
+}
+
+interface Xy {
+  readonly x: number;
+  readonly y: number;
+}
+
+const boxOf = (plan: RoomPlan) => ({
+  x: plan.box.min.x,
+  y: plan.box.min.y,
+  w: Math.max(1, plan.box.max.x - plan.box.min.x),
+  h: Math.max(1, plan.box.max.y - plan.box.min.y),
+});
+
+const PlanWall = ({ from, to, picked, onClick }: { from: Xy; to: Xy; picked: boolean; onClick: () => void }) => (
+  <g className="click" onClick={onClick}>
+    <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="transparent" strokeWidth={18} />
+    <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wall)'} strokeWidth={picked ? 6 : 4} strokeLinecap="round" />
+  </g>
+);
+
+/** A door is a break in the wall, a window a double line. */
+function PlanOpening({ from, to, inward, door }: { from: Xy; to: Xy; inward: Vec2; door: boolean }) {
+  const n = { x: inward.x * 3, y: -inward.y * 3 };
+  return (
+    <g pointerEvents="none">
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-panel)" strokeWidth={door ? 8 : 3} />
+      {door ? (
+        <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-wall)" strokeDasharray="4 4" strokeWidth={1.2} />
+      ) : (
+        [-1, 1].map((s) => <line key={s} x1={from.x + s * n.x} y1={from.y + s * n.y} x2={to.x + s * n.x} y2={to.y + s * n.y} stroke="var(--lm-wall)" strokeWidth={1.2} />)
+      )}
+    </g>
+  );
+}
+
+/** Pieces as lines just inside their walls; splices show as breaks. */
+function TrimLines({ room, plan, pieces, selectedPiece, at }: { room: Room; plan: RoomPlan; pieces: readonly Piece[]; selectedPiece: string | undefined; at: (p: Vec2) => Xy }) {
+  return pieces.map((piece) => {
+    const wall = plan.walls.find((one) => one.id === piece.wall);
+    if (piece.role !== 'wall' || !wall) return null;
+    const length = room.walls[wall.index]!.length;
+    const a = at(wall.from);
+    const b = at(wall.to);
+    const u = { x: (b.x - a.x) / length, y: (b.y - a.y) / length };
+    const run = Math.hypot(u.x, u.y) || 1;
+    // On the page the room lies on the right-hand side of a wall walked left to right.
+    const n = { x: (-u.y / run) * 6, y: (u.x / run) * 6 };
+    const picked = piece.id === selectedPiece;
+    const end = (x: number, inset: number): Xy => ({ x: a.x + u.x * x + n.x + (u.x / run) * inset, y: a.y + u.y * x + n.y + (u.y / run) * inset });
+    const from = end(piece.from!, 2);
+    const to = end(piece.to!, -2);
+    return <line key={piece.id} x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'} strokeWidth={picked ? 6 : 3.5} pointerEvents="none" />;
+  });
+}
+
+const EntryArrow = ({ at, inward }: { at: Xy; inward: Vec2 }) => {
+  const tip = { x: at.x + inward.x * 16, y: at.y - inward.y * 16 };
+  const tail = { x: at.x - inward.x * 14, y: at.y + inward.y * 14 };
+  const side = { x: inward.y * 5, y: inward.x * 5 };
+  return (
+    <path d={`M${tail.x} ${tail.y}L${tip.x} ${tip.y}M${tip.x - inward.x * 8 + side.x} ${tip.y + inward.y * 8 + side.y}L${tip.x} ${tip.y}L${tip.x - inward.x * 8 - side.x} ${tip.y + inward.y * 8 - side.y}`} stroke="var(--lm-picked)" strokeWidth={2.4} fill="none">
+      <title>You come in here</title>
+    </path>
+  );
+};
+
+function GapMark({ from, to, text }: { from: Xy; to: Xy; text: string }) {
+  if (Math.hypot(from.x - to.x, from.y - to.y) < 3) return null;
+  return (
+    <g>
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-assumed)" strokeWidth={2.5} strokeDasharray="5 4" />
+      <text x={(from.x + to.x) / 2 + 8} y={(from.y + to.y) / 2 - 8} fontSize={13} style={{ fill: 'var(--lm-assumed)' }}>
+        gap {text}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,212 @@
+import { ActionIcon, Button, Center, Loader, Text } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { IconDownload, IconMoon, IconPlus, IconSettings, IconSun } from '@tabler/icons-react';
+import { useMantineColorScheme } from '@mantine/core';
+import { useEffect } from 'react';
+import { Link, Navigate, NavLink, useNavigate, useParams } from 'react-router';
+import type { JobRecord, Piece } from '@long-miter/core';
+import { useCreateRoomMutation } from '../../api/api.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
+import { Ribbon } from '../../drawing/Ribbon.tsx';
+import { JointsPage } from '../joints/JointsPage.tsx';
+import { PrintedList } from '../saw/PrintedList.tsx';
+import { SawPage } from '../saw/SawPage.tsx';
+import { SetupDrawer } from '../setup/SetupDrawer.tsx';
+import { StockPage } from '../stock/StockPage.tsx';
+import { usePlan } from '../stock/use-plan.ts';
+import { WalkPage } from '../walk/WalkPage.tsx';
+import { SaveMark } from './SaveMark.tsx';
+import { ShortcutHelp } from './ShortcutHelp.tsx';
+import { useJob, useJobFile, useQuickRoom, useRoom } from './use-job.ts';
+import type { Draft } from '../walk/draft-slice.ts';
+
+const STAGES = [
+  { key: 'walk', label: 'Walk' },
+  { key: 'joints', label: 'Joints' },
+  { key: 'stock', label: 'Stock' },
+  { key: 'saw', label: 'Saw' },
+] as const;
+type Stage = (typeof STAGES)[number]['key'];
+
+/** A job in one of its stages: the frame around all of them. */
+export function JobPage() {
+  const { jobId = '', stage, roomId } = useParams();
+  const { job, drafts, missing } = useJob(jobId);
+  if (missing && !job)
+    return (
+      <Center h="100%">
+        <Text>
+          This job cannot be opened: it may have been deleted, or the server cannot be reached. <Link to="/">All jobs</Link>
+        </Text>
+      </Center>
+    );
+  if (!job)
+    return (
+      <Center h="100%">
+        <Loader aria-label="Opening the job" />
+      </Center>
+    );
+  if (!STAGES.some((one) => one.key === stage)) return <Navigate to={`/jobs/${jobId}/walk`} replace />;
+  const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
+  return <JobFrame job={job} drafts={drafts} stage={stage as Stage} roomId={current?.id} />;
+}
+
+function JobFrame({ job, drafts, stage, roomId }: { job: JobRecord; drafts: Readonly<Record<string, Draft>>; stage: Stage; roomId: string | undefined }) {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const [setup, setupOpen] = useDisclosure(false);
+  const [help, helpOpen] = useDisclosure(false);
+  const { colorScheme, toggleColorScheme } = useMantineColorScheme();
+  const [createRoom, { isLoading: making }] = useCreateRoomMutation();
+  const ui = useAppSelector((state) => state.ui);
+  const file = useJobFile(job);
+  const room = useRoom(job, roomId ?? '');
+  const quick = useQuickRoom(job, room);
+  const live = usePlanUnlessWalking(stage, file);
+  const pieces = live.plan?.pieces.filter((piece) => piece.room === roomId) ?? quick?.pieces ?? [];
+  const to = (next: string, target = roomId): string => `/jobs/${job.id}/${next}${target ? `/${target}` : ''}`;
+  const pick = (piece: Piece): void => {
+    const walls = job.rooms.find((one) => one.id === piece.room)?.survey.walls ?? [];
+    dispatch(piecePicked({ piece: piece.id, wall: walls.findIndex((wall) => wall.id === piece.wall) }));
+    if (piece.room !== roomId) void navigate(to(stage, piece.room), { replace: true });
+  };
+  const addRoom = async (): Promise<void> => {
+    const made = await createRoom({ job: job.id, name: `Room ${job.rooms.length + 1}` });
+    if ('data' in made && made.data) {
+      dispatch(wallPicked(undefined));
+      void navigate(to('walk', made.data.id));
+    }
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const typing = ['INPUT', 'TEXTAREA', 'SELECT'].includes((event.target as HTMLElement).tagName);
+      if (event.key === '?' && !typing) helpOpen.open();
+      const stageKey = event.altKey ? STAGES[Number(event.key) - 1] : undefined;
+      if (stageKey) {
+        event.preventDefault();
+        void navigate(to(stageKey.key));
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  return (
+    <>
+      <div className="frame no-print">
+        <header>
+          <div className="bar">
+            <Link to="/" style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }} title="All jobs">
+              {job.name}
+            </Link>
+            <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
+              {STAGES.map(({ key, label }) => (
+                <NavLink key={key} className="stage" to={to(key)} aria-current={key === stage ? 'page' : undefined}>
+                  {label}
+                </NavLink>
+              ))}
+            </nav>
+            <span style={{ flex: 1 }} />
+            <SaveMark jobId={job.id} drafts={drafts} />
+            <Text size="sm" c="dimmed" className="hide-narrow">
+              {job.unit === 'in' ? 'inches' : 'millimetres'}
+            </Text>
+            <ActionIcon size={38} variant="default" component="a" href={`/api/jobs/${job.id}/file`} aria-label="Save the job file" title="Save the job file">
+              <IconDownload size={19} />
+            </ActionIcon>
+            <ActionIcon size={38} variant="default" aria-label="Set-up" title="Profiles, saw, house rules" onClick={setupOpen.open}>
+              <IconSettings size={19} />
+            </ActionIcon>
+            <ActionIcon size={38} variant="default" className="hide-narrow" aria-label={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'} title={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'} onClick={() => toggleColorScheme()}>
+              {colorScheme === 'dark' ? <IconSun size={19} /> : <IconMoon size={19} />}
+            </ActionIcon>
+            <ActionIcon size={38} variant="default" className="hide-narrow" aria-label="Keys" title="Keys (?)" onClick={helpOpen.open}>
+              ?
+            </ActionIcon>
+          </div>
+          <div className="bar" style={{ padding: '3px 16px' }}>
+            <nav aria-label="Rooms" style={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
+              {job.rooms.map((one) => (
+                <NavLink key={one.id} className="room-tab" to={to(stage, one.id)} aria-current={one.id === roomId ? 'page' : undefined} onClick={() => dispatch(wallPicked(undefined))}>
+                  {one.name || 'unnamed'}
+                </NavLink>
+              ))}
+            </nav>
+            <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} loading={making} onClick={() => void addRoom()}>
+              Add room
+            </Button>
+            <span style={{ flex: 1 }} />
+            <Text size="sm" c="dimmed" className="hide-narrow">
+              {measuredText(job)}
+            </Text>
+          </div>
+        </header>
+        <StageBody job={job} stage={stage} roomId={roomId} room={room} quick={quick} pieces={pieces} file={file} live={live} onPiece={pick} />
+        <footer className="foot">
+          {room ? (
+            <Ribbon
+              room={room}
+              unit={job.unit}
+              layer={stage === 'walk' ? 'measures' : 'pieces'}
+              pieces={pieces}
+              selectedWall={ui.wall}
+              selectedPiece={ui.piece}
+              onWall={(index) => dispatch(wallPicked(index))}
+              onPiece={pick}
+            />
+          ) : (
+            <Text size="sm" c="dimmed" ta="center" py={8}>
+              The ribbon unrolls the room here, wall by wall.
+            </Text>
+          )}
+        </footer>
+        <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
+        <ShortcutHelp opened={help} onClose={helpOpen.close} />
+      </div>
+      {stage === 'saw' && live.plan && <PrintedList file={file} plan={live.plan} />}
+    </>
+  );
+}
+
+/** Planning is worth its work only where a cut plan is looked at. */
+const EMPTY_ROOMS: never[] = [];
+function usePlanUnlessWalking(stage: Stage, file: Parameters<typeof usePlan>[0]): ReturnType<typeof usePlan> {
+  const walking = stage === 'walk';
+  return usePlan(walking ? { ...file, rooms: EMPTY_ROOMS } : file);
+}
+
+function measuredText(job: JobRecord): string {
+  const corners = job.rooms.flatMap((room) => room.survey.walls.flatMap((wall) => wall.corner ?? []));
+  const measured = corners.filter((corner) => corner.reading.as !== 'assumed').length;
+  return corners.length === 0 ? '' : `${measured} of ${corners.length} angles measured`;
+}
+
+interface BodyProps {
+  readonly job: JobRecord;
+  readonly stage: Stage;
+  readonly roomId: string | undefined;
+  readonly room: ReturnType<typeof useRoom>;
+  readonly quick: ReturnType<typeof useQuickRoom>;
+  readonly pieces: readonly Piece[];
+  readonly file: ReturnType<typeof useJobFile>;
+  readonly live: ReturnType<typeof usePlan>;
+  readonly onPiece: (piece: Piece) => void;
+}
+
+const Hint = ({ children }: { children: string }) => (
+  <Center>
+    <Text c="dimmed" p="xl" ta="center">
+      {children}
+    </Text>
+  </Center>
+);
+
+function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiece }: BodyProps) {
+  if (stage === 'walk') return roomId ? <WalkPage key={roomId} job={job} roomId={roomId} room={room} /> : <Hint>This job has no room yet. Add one above and start at its entry.</Hint>;
+  if (stage === 'joints')
+    return roomId && room && quick ? <JointsPage job={job} roomId={roomId} room={room} quick={quick} pieces={pieces} /> : <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>;
+  if (file.rooms.length === 0) return <Hint>There is nothing to cut yet. Walk a room first.</Hint>;
+  if (stage === 'stock') return <StockPage job={job} live={live} onPiece={onPiece} />;
+  if (live.plan) return <SawPage job={job} file={file} plan={live.plan} onPiece={onPiece} />;
+  return live.working || live.latest ? <Hint>The cut plan is being worked out.</Hint> : <StockPage job={job} live={live} onPiece={onPiece} />;
+}

@@ -1,0 +1,184 @@
+import { ActionIcon, Button, FileButton, Group, Loader, SegmentedControl, Stack, Table, Text, TextInput, Title } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { IconPencil, IconTrash, IconUpload } from '@tabler/icons-react';
+import { useState, type FormEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { JobSummary, Unit } from '@long-miter/core';
+import { errorOf, useCreateJobMutation, useDeleteJobMutation, useImportJobMutation, useJobsQuery, usePatchJobMutation, useRestoreJobMutation } from '../../api/api.ts';
+import { undoNotice } from '../../shared/undo-notice.tsx';
+
+/** All jobs, and a new one. */
+export function JobsPage() {
+  const { data: jobs, error, isLoading } = useJobsQuery();
+  return (
+    <main style={{ maxWidth: 920, margin: '0 auto', padding: '28px 18px' }}>
+      <Group align="baseline" gap="md">
+        <img src="/mark.svg" alt="" width={34} height={34} style={{ alignSelf: 'center' }} />
+        <Title order={1}>Long Miter</Title>
+        <Text c="dimmed">from the tape to the saw</Text>
+      </Group>
+      <NewJob />
+      {isLoading && <Loader aria-label="Loading the jobs" mt="lg" />}
+      {error && (
+        <Text role="alert" mt="lg" style={{ color: 'var(--lm-bad)' }}>
+          The jobs cannot be shown: {errorOf(error).detail}.
+        </Text>
+      )}
+      {jobs?.length === 0 && (
+        <Text mt="lg" c="dimmed">
+          No job yet. Name one above, choose how it is measured, and walk its first room.
+        </Text>
+      )}
+      {jobs && jobs.length > 0 && (
+        <Table mt="lg" verticalSpacing="sm" className="panel" style={{ tableLayout: 'fixed' }}>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th>Job</Table.Th>
+              <Table.Th w={110}>Measured in</Table.Th>
+              <Table.Th w={130}>Rooms, walls</Table.Th>
+              <Table.Th w={150}>Last change</Table.Th>
+              <Table.Th w={100} />
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {jobs.map((job) => (
+              <JobRow key={job.id} job={job} />
+            ))}
+          </Table.Tbody>
+        </Table>
+      )}
+    </main>
+  );
+}
+
+function NewJob() {
+  const [name, setName] = useState('');
+  const [unit, setUnit] = useState<Unit>('in');
+  const [fault, setFault] = useState<string>();
+  const [create, { isLoading }] = useCreateJobMutation();
+  const [importJob] = useImportJobMutation();
+  const navigate = useNavigate();
+  const submit = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    if (name.trim() === '') return setFault('give the job a name');
+    const made = await create({ name, unit });
+    if ('data' in made && made.data) void navigate(`/jobs/${made.data.id}/walk`);
+    else setFault(errorOf(made.error).issues[0]?.text ?? errorOf(made.error).detail);
+  };
+  const read = async (file: File | null): Promise<void> => {
+    if (!file) return;
+    let value: unknown;
+    try {
+      value = JSON.parse(await file.text());
+    } catch {
+      return void notifications.show({ color: 'red', message: `${file.name} is not a job file: it is not JSON` });
+    }
+    const made = await importJob(value);
+    if ('data' in made && made.data) return void navigate(`/jobs/${made.data.id}/walk`);
+    const { issues, detail } = errorOf(made.error);
+    notifications.show({ color: 'red', autoClose: false, title: `${file.name} was not taken in`, message: issues.length > 0 ? issues.slice(0, 6).map((issue) => `${issue.at}: ${issue.text}`).join('\n') : detail, style: { whiteSpace: 'pre-line' } });
+  };
+  return (
+    <form onSubmit={(event) => void submit(event)}>
+      <Group mt="lg" align="flex-start" gap="sm">
+        <TextInput
+          size="md"
+          style={{ flex: 1, minWidth: 220 }}
+          aria-label="Name of the new job"
+          placeholder="Name of a new job"
+          value={name}
+          error={fault}
+          onChange={(event) => {
+            setName(event.currentTarget.value);
+            setFault(undefined);
+          }}
+        />
+        <SegmentedControl
+          size="md"
+          aria-label="Unit"
+          value={unit}
+          onChange={(value) => setUnit(value as Unit)}
+          data={[
+            { value: 'in', label: 'inches' },
+            { value: 'mm', label: 'mm' },
+          ]}
+        />
+        <Button size="md" type="submit" loading={isLoading}>
+          Start job
+        </Button>
+        <FileButton accept="application/json,.json" onChange={(file) => void read(file)}>
+          {(props) => (
+            <Button {...props} size="md" variant="default" leftSection={<IconUpload size={18} />}>
+              Open a job file
+            </Button>
+          )}
+        </FileButton>
+      </Group>
+    </form>
+  );
+}
+
+function JobRow({ job }: { job: JobSummary }) {
+  const [name, setName] = useState<string>();
+  const [fault, setFault] = useState<string>();
+  const [remove] = useDeleteJobMutation();
+  const [restore] = useRestoreJobMutation();
+  const [patch] = usePatchJobMutation();
+  const rename = async (): Promise<void> => {
+    if (name === undefined || name.trim() === job.name) return setName(undefined);
+    if (name.trim() === '') return setFault('give the job a name');
+    const answer = await fetch(`/api/jobs/${job.id}`).then((response) => response.json() as Promise<{ version: number }>, () => undefined);
+    const done = answer && (await patch({ id: job.id, version: answer.version, name }));
+    if (done && 'data' in done) setName(undefined);
+    else setFault('the name could not be saved; try again');
+  };
+  const removeJob = async (): Promise<void> => {
+    const gone = await remove(job.id);
+    if ('error' in gone) notifications.show({ color: 'red', message: `${job.name} could not be deleted; try again` });
+    else undoNotice(`${job.name} is deleted`, async () => void (await restore(job.id)));
+  };
+  return (
+    <Table.Tr>
+      <Table.Td>
+        {name === undefined ? (
+          <Link to={`/jobs/${job.id}/walk`} style={{ fontWeight: 650, fontSize: '1.08rem', color: 'var(--lm-picked)' }}>
+            {job.name}
+          </Link>
+        ) : (
+          <Stack gap={2}>
+            <TextInput
+              autoFocus
+              aria-label={`New name of ${job.name}`}
+              value={name}
+              error={fault}
+              onChange={(event) => {
+                setName(event.currentTarget.value);
+                setFault(undefined);
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') void rename();
+                if (event.key === 'Escape') setName(undefined);
+              }}
+              onBlur={() => void rename()}
+            />
+          </Stack>
+        )}
+      </Table.Td>
+      <Table.Td>{job.unit === 'in' ? 'inches' : 'mm'}</Table.Td>
+      <Table.Td>
+        {job.rooms}, {job.walls}
+      </Table.Td>
+      <Table.Td>{new Date(job.updatedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })}</Table.Td>
+      <Table.Td>
+        <Group gap={4} wrap="nowrap" justify="flex-end">
+          <ActionIcon size={38} variant="subtle" color="gray" aria-label={`Rename ${job.name}`} onClick={() => setName(job.name)}>
+            <IconPencil size={18} />
+          </ActionIcon>
+          <ActionIcon size={38} variant="subtle" color="gray" aria-label={`Delete ${job.name}`} onClick={() => void removeJob()}>
+            <IconTrash size={18} />
+          </ActionIcon>
+        </Group>
+      </Table.Td>
+    </Table.Tr>
+  );
+}

@@ -1,0 +1,31 @@
+import { endWord, formatAngle, type Piece, type PlanEnd } from '@long-miter/core';
+
+/** What an end is, in the trade's words. */
+export const JOINT_WORDS: Readonly<Record<PlanEnd['joint'], string>> = {
+  cope: 'coped',
+  through: 'runs through',
+  miter: 'mitered',
+  butt: 'butted',
+  square: 'square',
+  fit: 'fitted to the wall',
+  return: 'returned',
+  scarf: 'scarfed',
+  transition: 'turn piece',
+  free: 'free end',
+};
+
+export const endText = (end: PlanEnd): string => {
+  const angle = end.angle === 0 ? 'square' : `${formatAngle(Math.abs(end.angle))} ${endWord(end).split(',')[0]}`;
+  return `${JOINT_WORDS[end.joint]}, ${angle}${end.over === undefined ? '' : end.over ? ', lies over' : ', lies under'}`;
+};
+
+export const sawText = (end: PlanEnd): string => {
+  const { saw } = end;
+  const swing = saw.swing === 'none' ? 'no swing' : `swing ${saw.swing}`;
+  const bevel = saw.bevel > 0 ? `, bevel ${formatAngle(saw.bevel)}` : '';
+  const block = saw.block === undefined ? '' : `, ${formatAngle(saw.block)} block`;
+  return `${saw.way}, ${swing}, dial ${formatAngle(saw.dial)}${bevel}${block}`;
+};
+
+/** "wall 3" or what else a piece is, for a list within one room. */
+export const partText = (piece: Piece, wallNumber: number): string => (piece.role === 'wall' ? `wall ${wallNumber}` : `${piece.role.replace('-', ' ')}, wall ${wallNumber}`);

@@ -1,0 +1,56 @@
+import { useCallback, useEffect, useMemo, useRef } from 'react';
+import type { JobFile, PlanFile } from '@long-miter/core';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import type { PlanMessage, PlanRequest } from '../../workers/plan-messages.ts';
+import { planCancelled, planned, planProgressed, planRefused, planStarted } from './plan-slice.ts';
+
+/** Most seconds of optimising for each profile while one looks on. */
+const SECONDS = 20;
+/** Pause in typing before planning starts again. */
+const PAUSE = 350;
+
+export interface LivePlan {
+  /** The plan of exactly this job, when there is one. */
+  readonly plan: PlanFile | undefined;
+  /** The newest plan of this or an earlier state of the job. */
+  readonly latest: PlanFile | undefined;
+  readonly working: boolean;
+  readonly cancel: () => void;
+}
+
+/** Keeps the cut plan of a job up to date in a worker, as long as the calling screen is shown. */
+export function usePlan(file: JobFile): LivePlan {
+  const dispatch = useAppDispatch();
+  const state = useAppSelector((all) => all.plan);
+  const key = useMemo(() => JSON.stringify(file), [file]);
+  const worker = useRef<Worker | undefined>(undefined);
+  const done = state.key === key;
+  const cancel = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = undefined;
+    dispatch(planCancelled());
+  }, [dispatch]);
+  useEffect(() => {
+    if (done || file.rooms.length === 0) return;
+    const timer = setTimeout(() => {
+      const own = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' });
+      worker.current = own;
+      dispatch(planStarted(key));
+      own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
+        if (data.kind === 'progress') dispatch(planProgressed(data));
+        else {
+          own.terminate();
+          dispatch(data.kind === 'plan' ? planned({ key, plan: data.plan }) : planRefused({ key, issues: data.issues }));
+        }
+      };
+      own.onerror = () => dispatch(planRefused({ key, issues: [{ at: '', text: 'the optimiser stopped unexpectedly; change something or load the page again' }] }));
+      const request: PlanRequest = { job: file, seconds: SECONDS };
+      own.postMessage(request);
+    }, PAUSE);
+    return () => {
+      clearTimeout(timer);
+      if (worker.current) cancel();
+    };
+  }, [done, key, file, dispatch, cancel]);
+  return { plan: done ? state.plan : undefined, latest: state.plan, working: state.working === key, cancel };
+}

@@ -1,0 +1,61 @@
+import { Select, Text } from '@mantine/core';
+import { useState } from 'react';
+import type { Corner, Issue, Unit } from '@long-miter/core';
+import { CommitField } from '../../shared/CommitField.tsx';
+import { derivedText, kindOf, READING_KINDS, readReading, textOf, type ReadingKind } from './readings.ts';
+
+interface Props {
+  readonly number: number;
+  readonly unit: Unit;
+  readonly corner: Corner;
+  readonly typed: string | undefined;
+  readonly onReading: (reading: Corner['reading'], typed: string) => readonly Issue[];
+  readonly onFocus: () => void;
+}
+
+/** The corner after a wall: what was read, how, and the wall angle it comes to. */
+export function CornerField({ number, unit, corner, typed, onReading, onFocus }: Props) {
+  const stored = kindOf(corner.reading);
+  // A kind chosen before its figure is typed; the stored reading stays until there is a good one.
+  const [chosen, setChosen] = useState<ReadingKind>();
+  const kind = chosen ?? stored;
+  const assumed = corner.reading.as === 'assumed';
+  const take = (text: string, as: ReadingKind): string | undefined => {
+    const reading = readReading(as, text, unit);
+    if (!reading.ok) return reading.issues[0].text;
+    const fault = onReading(reading.value, text.trim())[0]?.text;
+    if (fault === undefined) setChosen(undefined);
+    return fault;
+  };
+  return (
+    <>
+      <CommitField
+        size="sm"
+        data-walk=""
+        aria-label={`Corner after wall ${number}`}
+        placeholder={assumed ? '90 ?' : ''}
+        text={assumed ? '' : (typed ?? textOf(corner.reading))}
+        onFocus={onFocus}
+        onCommit={(text) => (text.trim() === '' ? take('', 'assumed') : take(text, kind === 'assumed' ? 'wall-angle' : kind))}
+      />
+      <div className="more">
+        <Select
+          size="xs"
+          aria-label={`How corner ${number} was read`}
+          data={READING_KINDS as unknown as { value: string; label: string }[]}
+          value={kind}
+          allowDeselect={false}
+          comboboxProps={{ width: 220 }}
+          onChange={(value) => {
+            const next = value as ReadingKind;
+            setChosen(next);
+            take(assumed ? '' : (typed ?? textOf(corner.reading)), next);
+          }}
+        />
+        <Text size="xs" c={assumed ? 'var(--lm-assumed)' : 'dimmed'} mt={2}>
+          {chosen !== undefined && chosen !== stored ? 'write the figure' : assumed ? '90° assumed, not measured' : derivedText(corner)}
+        </Text>
+      </div>
+    </>
+  );
+}

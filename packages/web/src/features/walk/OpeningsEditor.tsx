@@ -1,0 +1,125 @@
+import { ActionIcon, Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
+import { IconDoorEnter, IconTrash } from '@tabler/icons-react';
+import { useState } from 'react';
+import { parseLength, parsePosition, type JobRecord, type Opening, type Survey, type Typed } from '@long-miter/core';
+import { addOpening, changeOpening, removeOpening, setEntry } from './edits.ts';
+import { LengthField } from './LengthField.tsx';
+import type { SheetEditor } from './use-sheet.ts';
+
+const KINDS = [
+  { value: 'door', label: 'door' },
+  { value: 'cased', label: 'cased opening' },
+  { value: 'pocket', label: 'pocket door' },
+  { value: 'window', label: 'window' },
+  { value: 'drywall', label: 'plain opening' },
+];
+
+interface Props {
+  readonly job: JobRecord;
+  readonly survey: Survey;
+  readonly typed: Typed;
+  readonly index: number;
+  readonly edit: SheetEditor['edit'];
+}
+
+/** Doors, windows and other openings of the selected wall, and a form for the next one. */
+export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
+  const wall = survey.walls[index]!;
+  const casings = job.settings.profiles.filter((profile) => profile.use === 'casing').map((profile) => ({ value: profile.id, label: profile.name }));
+  const figure = (opening: Opening, key: 'at' | 'width' | 'headHeight' | 'sillHeight', label: string) => {
+    const at = `/openings/${opening.id}/${key}`;
+    return (
+      <LengthField
+        label={label}
+        showLabel
+        unit={job.unit}
+        position={key === 'at' || key === 'sillHeight'}
+        value={opening[key] ?? 0}
+        typed={typed[at]}
+        onLength={(value, text) => edit(changeOpening(survey, index, opening.id, { [key]: value }), { typed: { ...typed, [at]: text }, field: at })}
+      />
+    );
+  };
+  return (
+    <Stack gap={8} p="6px 8px 10px 40px">
+      {(wall.openings ?? []).map((opening) => {
+        const isEntry = survey.entry?.wall === wall.id && survey.entry.at > opening.at && survey.entry.at < opening.at + opening.width;
+        return (
+          <Group key={opening.id} gap={6} align="flex-end" wrap="nowrap" aria-label={`Opening ${opening.id}`}>
+            <Select size="sm" w={112} label={`Opening ${opening.id}`} data={KINDS} value={opening.kind} allowDeselect={false} onChange={(kind) => edit(changeOpening(survey, index, opening.id, { kind: kind as Opening['kind'] }))} />
+            {figure(opening, 'at', 'from left')}
+            {figure(opening, 'width', 'clear width')}
+            {figure(opening, 'headHeight', 'head height')}
+            {opening.kind === 'window' && figure(opening, 'sillHeight', 'sill')}
+            <Select size="sm" w={120} label="casing" placeholder="none" clearable data={casings} value={opening.casing ?? null} onChange={(casing) => edit(changeOpening(survey, index, opening.id, { casing }))} />
+            {opening.kind !== 'window' && (
+              <ActionIcon size={36} variant={isEntry ? 'filled' : 'default'} aria-pressed={isEntry} aria-label="Come in here" title={isEntry ? 'You come in here' : 'Come in here'} onClick={() => edit(setEntry(survey, index, opening))}>
+                <IconDoorEnter size={20} />
+              </ActionIcon>
+            )}
+            <ActionIcon size={36} variant="default" aria-label={`Remove opening ${opening.id}`} onClick={() => edit(removeOpening(survey, index, opening.id))}>
+              <IconTrash size={18} />
+            </ActionIcon>
+          </Group>
+        );
+      })}
+      <NewOpening job={job} survey={survey} index={index} edit={edit} casing={casings[0]?.value} />
+    </Stack>
+  );
+}
+
+const EMPTY = { at: '', width: '', head: '', sill: '' };
+
+/** Adds an opening once its figures are good; keeps what was typed until then. */
+function NewOpening({ job, survey, index, edit, casing }: Pick<Props, 'job' | 'survey' | 'index' | 'edit'> & { casing: string | undefined }) {
+  const { unit } = job;
+  const usual = unit === 'in' ? { width: '32', head: '80 1/2', sill: '30' } : { width: '762', head: '1981', sill: '800' };
+  const [kind, setKind] = useState<Opening['kind']>('door');
+  const [texts, setTexts] = useState({ ...EMPTY, ...usual });
+  const [faults, setFaults] = useState<Partial<Record<keyof typeof EMPTY, string>>>({});
+  const window = kind === 'window';
+  const add = (): void => {
+    const at = parsePosition(texts.at, unit);
+    const width = parseLength(texts.width, unit);
+    const head = parseLength(texts.head, unit);
+    const sill = window ? parsePosition(texts.sill, unit) : undefined;
+    const found: typeof faults = {};
+    if (!at.ok) found.at = at.issues[0].text;
+    if (!width.ok) found.width = width.issues[0].text;
+    if (!head.ok) found.head = head.issues[0].text;
+    if (sill && !sill.ok) found.sill = sill.issues[0].text;
+    if (at.ok && width.ok && head.ok && (!sill || sill.ok)) {
+      const issue = edit(
+        addOpening(survey, index, { kind, at: at.value.value, width: width.value.value, headHeight: head.value.value, ...(sill?.ok ? { sillHeight: sill.value.value } : {}), casing: kind === 'drywall' ? null : (casing ?? null) }),
+      )[0];
+      if (!issue) {
+        setTexts({ ...EMPTY, ...usual });
+        setFaults({});
+        return;
+      }
+      const field = issue.at.endsWith('/width') ? 'width' : issue.at.endsWith('/sillHeight') ? 'sill' : issue.at.endsWith('/headHeight') ? 'head' : 'at';
+      found[field] = issue.text;
+    }
+    setFaults(found);
+  };
+  const field = (key: keyof typeof EMPTY, label: string) => (
+    <TextInput size="sm" label={label} autoComplete="off" value={texts[key]} error={faults[key]} onChange={(event) => setTexts({ ...texts, [key]: event.currentTarget.value })} onKeyDown={(event) => event.key === 'Enter' && add()} />
+  );
+  return (
+    <div>
+      <Text size="xs" c="dimmed" mb={2}>
+        New opening: from the wall’s left corner to the left jamb
+      </Text>
+      <Group gap={6} align="flex-start" wrap="nowrap">
+        <Select size="sm" w={112} label="kind" data={KINDS} value={kind} allowDeselect={false} onChange={(value) => setKind(value as Opening['kind'])} />
+        {field('at', 'from left')}
+        {field('width', 'clear width')}
+        {field('head', 'head height')}
+        {window && field('sill', 'sill')}
+        <Button size="sm" mt={24} style={{ flexShrink: 0 }} onClick={add}>
+          Add
+        </Button>
+      </Group>
+    </div>
+  );
+}
