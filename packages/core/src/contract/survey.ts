@@ -29,8 +29,16 @@ export type Survey = z.infer<typeof surveySchema>;
 export const typedSchema = z.record(z.string().max(400), z.string().max(100));
 export type Typed = z.infer<typeof typedSchema>;
 
-export const roomNameSchema = z.string().trim().min(1, 'give the room a name').max(200, 'must have at most 200 characters');
-export const jobNameSchema = z.string().trim().min(1, 'give the job a name').max(200, 'must have at most 200 characters');
+export const roomNameSchema = z
+  .string()
+  .trim()
+  .min(1, 'give the room a name')
+  .max(200, 'must have at most 200 characters');
+export const jobNameSchema = z
+  .string()
+  .trim()
+  .min(1, 'give the job a name')
+  .max(200, 'must have at most 200 characters');
 
 /** Everything of a job that is not a room: rules, saw, profiles, stock. */
 export const settingsSchema = z.strictObject({
@@ -45,9 +53,22 @@ export type JobSettings = z.infer<typeof settingsSchema>;
 const version = z.number().int().min(1);
 
 export const createJobSchema = z.strictObject({ name: jobNameSchema, unit: unitSchema });
-export const patchJobSchema = z.strictObject({ version, name: jobNameSchema.optional(), settings: settingsSchema.optional() });
-export const createRoomSchema = z.strictObject({ name: roomNameSchema, survey: surveySchema.optional(), typed: typedSchema.optional() });
-export const putRoomSchema = z.strictObject({ version, name: roomNameSchema, survey: surveySchema, typed: typedSchema });
+export const patchJobSchema = z.strictObject({
+  version,
+  name: jobNameSchema.optional(),
+  settings: settingsSchema.optional(),
+});
+export const createRoomSchema = z.strictObject({
+  name: roomNameSchema,
+  survey: surveySchema.optional(),
+  typed: typedSchema.optional(),
+});
+export const putRoomSchema = z.strictObject({
+  version,
+  name: roomNameSchema,
+  survey: surveySchema,
+  typed: typedSchema,
+});
 
 export interface JobSummary {
   readonly id: string;
@@ -129,17 +150,35 @@ export function checkSurvey(value: unknown, unit: Unit, settings: JobSettings): 
   if (!shaped.ok) return shaped;
   const room = roomOf({ id: 'room', name: 'Room', survey: shaped.value });
   if (!room) return shaped;
-  const issues = checkJob(jobFileOf({ name: 'Job', unit, settings, rooms: [{ id: 'room', name: 'Room', version: 1, survey: shaped.value, typed: {} }] }));
-  const own = issues.filter((issue) => issue.at.startsWith('/rooms/0')).map((issue) => ({ ...issue, at: issue.at.slice('/rooms/0'.length) }));
+  const issues = checkJob(
+    jobFileOf({
+      name: 'Job',
+      unit,
+      settings,
+      rooms: [{ id: 'room', name: 'Room', version: 1, survey: shaped.value, typed: {} }],
+    }),
+  );
+  const own = issues
+    .filter((issue) => issue.at.startsWith('/rooms/0'))
+    .map((issue) => ({ ...issue, at: issue.at.slice('/rooms/0'.length) }));
   return failIfAny(own, shaped.value);
 }
 
 /** Settings and rooms of an imported job file, in the form the server keeps. */
-export function recordsOf(file: JobFile, starter: JobSettings): { name: string; unit: Unit; settings: JobSettings; rooms: { name: string; survey: Survey }[] } {
+export function recordsOf(
+  file: JobFile,
+  starter: JobSettings,
+): { name: string; unit: Unit; settings: JobSettings; rooms: { name: string; survey: Survey }[] } {
   return {
     name: file.name,
     unit: file.unit,
-    settings: { houseRules: file.houseRules ?? {}, saw: file.saw ?? starter.saw, profiles: file.profiles, stock: file.stock, rack: file.rack ?? [] },
+    settings: {
+      houseRules: file.houseRules ?? {},
+      saw: file.saw ?? starter.saw,
+      profiles: file.profiles,
+      stock: file.stock,
+      rack: file.rack ?? [],
+    },
     rooms: file.rooms.map(({ id: _id, name, ...survey }) => ({ name, survey })),
   };
 }

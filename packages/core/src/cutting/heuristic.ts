@@ -86,7 +86,7 @@ export function fitDecreasing(
       const need = lengthOf(model, [item]);
       const free = (index: number): boolean =>
         model.sticks[index]!.length >= need &&
-        (model.sticks[index]!.count === undefined || used[index]! < model.sticks[index]!.count!);
+        (model.sticks[index]!.count === undefined || used[index]! < model.sticks[index]!.count);
       const rack = model.sticks.findIndex((group, index) => group.price === 0 && free(index));
       const group =
         rack >= 0 ? rack : free(openGroup) ? openGroup : model.sticks.findIndex((_, index) => free(index));

@@ -4,7 +4,7 @@ import { toPattern, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
 
 /** Price of leaving one blank uncut, in cents: only there so that the first programme has a solution. */
-const UNCUT = 1e7;
+export const UNCUT = 1e7;
 
 /** Reduced cost that still counts as none, in cents. */
 const NO_GAIN = 1e-6;

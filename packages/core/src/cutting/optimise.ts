@@ -1,7 +1,8 @@
 import { ok, type Result } from '../base/index.ts';
+import { isSmall, solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, splitStyles } from './heuristic.ts';
-import { Master } from './master.ts';
+import { Master, UNCUT } from './master.ts';
 import { buildModel, type CutModel } from './model.ts';
 import type { Filled, Pattern } from './pattern.ts';
 import type { CutProblem, CutProgress, CutSolution } from './problem.ts';
@@ -96,47 +97,60 @@ class Search {
   }
 }
 
+/** So few patterns that the complete programme is tried at once. */
+const FEW_PATTERNS = 1500;
+/** Most patterns in the integer programme of a proof. */
+const MOST_PATTERNS = 60_000;
+
 /** Column generation, dives, the integer programme over the columns found, and the attempt at a proof. */
 function searchWithSolver(search: Search, solver: LinearSolver): void {
   const { model, stop, left } = search;
   const master = new Master(model, solver);
+  const outOfTime = (): boolean => left() <= 0;
   try {
     if (search.best) master.addPatterns(search.best.patterns);
-    const relaxed = master.price(() => left() <= 0, left);
+    const relaxed = master.price(outOfTime, left);
     if (relaxed.outcome.status !== 'optimal') return;
+    // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
+    if (relaxed.converged && relaxed.outcome.objective > UNCUT / 2) return;
     if (relaxed.converged) search.raise(relaxed.outcome.objective, 'bound');
     for (const threshold of [0.6, 0.9, 0.45, 0.75]) {
       if (stop()) return;
-      search.offer(
-        dive(master, relaxed.outcome, threshold, () => left() <= 0, left),
-        'rounding',
-      );
+      search.offer(dive(master, relaxed.outcome, threshold, outOfTime, left), 'rounding');
     }
-    if (stop()) return;
-    search.offer(correctValues(model, search.best!.paths, relaxed.outcome.duals, 40, stop), 'rounding');
-    const arcs = master.columns.filter((column) => column.kind === 'arc');
-    const tryColumns = (patterns: readonly Pattern[], complete: boolean, seconds: number): boolean => {
-      const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
-      if (outcome.status === 'optimal' || outcome.status === 'feasible')
-        search.offer(filledFrom(model, columns, outcome.columns), 'proving');
-      if (complete && (outcome.status === 'optimal' || outcome.status === 'feasible'))
-        search.raise(outcome.bound, 'proving');
-      return outcome.status === 'optimal';
-    };
-    const known = (): Pattern[] =>
-      master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
-    if (!stop()) tryColumns([...known(), ...search.best!.patterns], false, left() * 0.3);
-    // Every pattern of a better plan has a reduced cost below the gap: with all of them present the programme decides.
-    if (!stop() && relaxed.converged && relaxed.outcome.duals.length > 0) {
-      const fresh = master.price(() => left() <= 0, left);
-      if (!fresh.converged) return;
-      const gap = search.best!.cost - fresh.outcome.objective;
-      const all = master.patternsWithin(gap, fresh.outcome.duals, 60_000);
-      if (all && !stop()) tryColumns(all, true, left());
-    }
+    if (search.best && !stop())
+      search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 40, stop), 'rounding');
+    if (!stop()) proveOrImprove(search, master, relaxed.converged);
   } finally {
     master.dispose();
   }
+}
+
+/**
+ * The integer programme, first over the columns at hand, then over every pattern that a better plan could use: those
+ * whose reduced cost is at most the gap. With all of them present its answer decides.
+ */
+function proveOrImprove(search: Search, master: Master, converged: boolean): void {
+  const { model, stop, left } = search;
+  const arcs = master.columns.filter((column) => column.kind === 'arc');
+  const run = (patterns: readonly Pattern[], complete: boolean, seconds: number): void => {
+    const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
+    if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
+    search.offer(filledFrom(model, columns, outcome.columns), 'proving');
+    if (complete) search.raise(outcome.bound, 'proving');
+  };
+  const known = (): Pattern[] =>
+    master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
+  const overKnown = (): void => run([...known(), ...(search.best?.patterns ?? [])], false, left() * 0.3);
+  if (!converged) return overKnown();
+  const fresh = master.price(() => left() <= 0, left);
+  const gap = (): number => (search.best ? search.best.cost - fresh.outcome.objective : UNCUT);
+  const few = fresh.converged ? master.patternsWithin(gap(), fresh.outcome.duals, FEW_PATTERNS) : undefined;
+  if (few) return run(few, true, left());
+  overKnown();
+  if (stop() || !fresh.converged) return;
+  const all = master.patternsWithin(gap(), fresh.outcome.duals, MOST_PATTERNS);
+  if (all && !stop()) run(all, true, left());
 }
 
 /**
@@ -156,6 +170,13 @@ export function optimise(
   if (problem.blanks.length === 0 && problem.walls.length === 0)
     return ok({ sticks: [], cost: 0, splices: 0, lowerBound: 0, proven: true });
   const search = new Search(model, options);
+  if (isSmall(model)) {
+    const best = solveSmall(model);
+    search.offer(best, 'first');
+    search.bound = best.cost;
+    search.report('done');
+    return ok(finishSolution(model, best, best.cost));
+  }
   search.offer(firstAnswer(model), 'first');
   for (const split of splitStyles(model))
     if (!search.stop())

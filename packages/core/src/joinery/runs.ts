@@ -48,6 +48,9 @@ export function entryOf(room: Room): { wallIndex: number; at: number } | undefin
   return undefined;
 }
 
+/** The room as walked from its entry; open chains from their first wall. */
+export const walkFromEntry = (room: Room): RoomPath => walkRoom(room, room.closed ? (entryOf(room)?.wallIndex ?? 0) : 0);
+
 /** How squarely each wall looks at someone coming in: 1 straight ahead, 0 to the side, −1 the wall of the entry itself. */
 export function facingOfWalls(frame: TrimFrame, path: RoomPath): number[] {
   const entry = frame.rules.viewFromEntry ? entryOf(frame.room) : undefined;
@@ -104,7 +107,7 @@ export function joinTrim(job: JobFile, frame: TrimFrame, willSplice: (segment: S
   const { room } = frame;
   const segments = room.walls.flatMap((_, index) => segmentsOfWall(job, frame, index));
   const met = meetings(frame, segments);
-  const facing = facingOfWalls(frame, walkRoom(room));
+  const facing = facingOfWalls(frame, walkFromEntry(room));
   const through = new Map<number, Through>();
   const circleAt: string[] = [];
   for (const chain of chainsOf(met.filter((corner) => isContested(corner.joint)))) {

@@ -12,8 +12,12 @@ export function parseAngle(typed: string): Result<number> {
   const text = typed.replace(/[½¼¾]/g, (sign) => HALVES[sign] ?? '').trim();
   if (text === '') return fail({ at: '', text: 'write an angle' });
   const match = ANGLE.exec(text);
-  if (!match || (match[1] === undefined && match[2] === undefined)) return fail({ at: '', text: `"${typed}" is not an angle: write it like 134.5 or 134 1/2` });
+  if (!match || (match[1] === undefined && match[2] === undefined))
+    return fail({ at: '', text: `"${typed}" is not an angle: write it like 134.5 or 134 1/2` });
   const [, whole, top, bottom] = match;
-  if (bottom !== undefined && Number(bottom) === 0) return fail({ at: '', text: `${top}/0 is not a fraction: nothing can be divided by 0` });
-  return ok(Number((whole ?? '0').replace(',', '.')) + (top === undefined ? 0 : Number(top) / Number(bottom)));
+  if (bottom !== undefined && Number(bottom) === 0)
+    return fail({ at: '', text: `${top}/0 is not a fraction: nothing can be divided by 0` });
+  return ok(
+    Number((whole ?? '0').replace(',', '.')) + (top === undefined ? 0 : Number(top) / Number(bottom)),
+  );
 }

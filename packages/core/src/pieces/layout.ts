@@ -5,6 +5,7 @@ import {
   planSplices,
   segmentAllowance,
   trimFrame,
+  walkFromEntry,
   type Segment,
   type Stretch,
   type TrimRun,
@@ -17,7 +18,6 @@ import {
   type Room,
   type Trim,
 } from '../job/index.ts';
-import { walkRoom } from '../survey/index.ts';
 import { openingParts, type OpeningPart } from './opening-parts.ts';
 
 /** A trim that runs along walls, joined, with its stretches and where they may be spliced. */
@@ -72,7 +72,7 @@ function layOutTrim(job: JobFile, rules: HouseRules, room: Room, trim: Trim): Ru
   const willSplice = (segment: Segment): boolean =>
     pinned(segment) || extentOf(segment.to - segment.from, frame.depth, 0, 0) > longest;
   const run = joinTrim(job, frame, willSplice);
-  const stretches = planSplices({ run, path: walkRoom(room), longestUsable: longest, usableLengths: usable });
+  const stretches = planSplices({ run, path: walkFromEntry(room), longestUsable: longest, usableLengths: usable });
   return { run, stretches };
 }
 

@@ -21,20 +21,25 @@ export interface RoomPath {
 
 /**
  * Walks the walls left to right, turning at each corner by 180 − A to the right.
+ * @param first wall to begin with, at (0, 0) and heading 0; a closed room is walked once round from there, so that what is
+ * seen from the entry does not depend on which wall was written first. The answer keeps the room's own order of walls.
  * Source: geometry notes, section 9.
  */
-export function walkRoom(room: Pick<Room, 'walls'>): RoomPath {
-  const walls: WallLine[] = [];
+export function walkRoom(room: Pick<Room, 'walls'>, first = 0): RoomPath {
+  const lines: WallLine[] = [];
   let at = vec(0, 0);
   let heading = 0;
-  for (const wall of room.walls) {
+  const { walls } = room;
+  for (let step = 0; step < walls.length; step++) {
+    const index = (first + step) % walls.length;
+    const wall = walls[index]!;
     const along = fromHeading(heading);
     const end = add(at, scale(along, wall.length));
-    walls.push({ start: at, end, heading, along, inward: inwardNormal(along) });
+    lines[index] = { start: at, end, heading, along, inward: inwardNormal(along) };
     at = end;
     if (wall.corner) heading -= 180 - wallAngle(wall.corner.reading);
   }
-  return { walls, end: at };
+  return { walls: lines, end: at };
 }
 
 /** A point on a wall's face, `x` from its left corner. */

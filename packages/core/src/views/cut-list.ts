@@ -1,4 +1,4 @@
-import { formatLength, type Unit } from '../measure/index.ts';
+import { formatLength } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
 import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
 import { keepSide, type SawSetting } from '../saw/index.ts';
@@ -42,12 +42,21 @@ export interface CutListLine {
 
 /** The cut list in reading order, one line a piece. Return pieces come off the waste beside their own piece. */
 export function cutList(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): CutListLine[] {
-  const stickOf = new Map(plan.sticks.flatMap((stick) => stick.cuts.map((cut) => [cut.piece, stick] as const)));
+  const stickOf = new Map(
+    plan.sticks.flatMap((stick) => stick.cuts.map((cut) => [cut.piece, stick] as const)),
+  );
   return plan.pieces.map((piece) => {
     const place = placeOf(job, piece);
     const length = piece.near === 0 ? 'from the waste' : formatLength(piece.near, job.unit);
     const ends = `${endWord(piece.left)} → ${endWord(piece.right)}`;
-    return { piece, place, length, ends, stick: stickOf.get(piece.id), text: `${piece.label} · ${place} · ${length} · ${ends}` };
+    return {
+      piece,
+      place,
+      length,
+      ends,
+      stick: stickOf.get(piece.id),
+      text: `${piece.label} · ${place} · ${length} · ${ends}`,
+    };
   });
 }
 
@@ -68,7 +77,8 @@ export interface CutStep {
   readonly last: boolean;
 }
 
-const point = (end: PlanEnd): string => (end.angle > 1e-9 ? 'long point' : end.angle < -1e-9 ? 'short point' : 'square end');
+const point = (end: PlanEnd): string =>
+  end.angle > 1e-9 ? 'long point' : end.angle < -1e-9 ? 'short point' : 'square end';
 
 /**
  * All cuts, stick by stick and left to right: the left end of a piece is cut first, then its length is marked from that
@@ -76,7 +86,7 @@ const point = (end: PlanEnd): string => (end.angle > 1e-9 ? 'long point' : end.a
  */
 export function cutSteps(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): CutStep[] {
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
-  const text = (length: number): string => formatLength(length, job.unit as Unit);
+  const text = (length: number): string => formatLength(length, job.unit);
   return plan.sticks.flatMap((stick, index) => {
     const steps: CutStep[] = [];
     let before: { piece: Piece; nearEnd: number } | undefined;
@@ -91,7 +101,11 @@ export function cutSteps(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): 
         saw: piece.left.saw,
         keep: keepSide('left', piece.left.saw.way),
         mark: before
-          ? { length: past, text: shared ? 'already cut' : text(past), from: shared ? 'the last cut made this end too' : 'the last mark, on the back edge' }
+          ? {
+              length: past,
+              text: shared ? 'already cut' : text(past),
+              from: shared ? 'the last cut made this end too' : 'the last mark, on the back edge',
+            }
           : { length: past, text: text(past), from: 'the factory end, on the back edge' },
         shared,
         last: false,
@@ -101,7 +115,11 @@ export function cutSteps(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): 
         end: 'right',
         saw: piece.right.saw,
         keep: keepSide('right', piece.right.saw.way),
-        mark: { length: piece.near, text: text(piece.near), from: `the ${point(piece.left)} at the left to the ${point(piece.right)}, on the back edge` },
+        mark: {
+          length: piece.near,
+          text: text(piece.near),
+          from: `the ${point(piece.left)} at the left to the ${point(piece.right)}, on the back edge`,
+        },
         shared: false,
         last: k === stick.cuts.length - 1,
       });

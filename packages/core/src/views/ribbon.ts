@@ -34,15 +34,22 @@ export interface RibbonLayout {
 }
 
 /** Space for a corner: outside miters overhang it on both sides, inside corners only need to be seen. */
-const cornerGap = (angle: number, band: number): number => (angle >= 180 ? Math.min(2.2 * band, 2 * band * Math.abs(tanDeg((180 - angle) / 2)) + 6) : 8);
+const cornerGap = (angle: number, band: number): number =>
+  angle >= 180 ? Math.min(2.2 * band, 2 * band * Math.abs(tanDeg((180 - angle) / 2)) + 6) : 8;
 
 /**
  * Lays out the strip for a width.
  * @param band height of the band that pieces are drawn in; outside corners need room for its slants
  */
-export function layOutRibbon(room: Pick<Room, 'walls' | 'closed'>, width: number, band: number): RibbonLayout {
+export function layOutRibbon(
+  room: Pick<Room, 'walls' | 'closed'>,
+  width: number,
+  band: number,
+): RibbonLayout {
   const { walls } = room;
-  const withCorner = walls.map((wall, index) => (wall.corner && (index < walls.length - 1 || room.closed) ? wallAngle(wall.corner.reading) : undefined));
+  const withCorner = walls.map((wall, index) =>
+    wall.corner && (index < walls.length - 1 || room.closed) ? wallAngle(wall.corner.reading) : undefined,
+  );
   const gaps = withCorner.map((angle) => (angle === undefined ? 0 : cornerGap(angle, band)));
   const perimeter = walls.reduce((sum, wall) => sum + wall.length, 0);
   const scale = perimeter > 0 ? Math.max(0, width - gaps.reduce((sum, gap) => sum + gap, 0)) / perimeter : 0;
@@ -53,14 +60,16 @@ export function layOutRibbon(room: Pick<Room, 'walls' | 'closed'>, width: number
     placed.push({ id: wall.id, index, x, width: wall.length * scale });
     x += wall.length * scale;
     const angle = withCorner[index];
-    if (angle !== undefined) corners.push({ index, x, width: gaps[index]!, angle, assumed: wall.corner!.reading.as === 'assumed' });
+    if (angle !== undefined)
+      corners.push({ index, x, width: gaps[index]!, angle, assumed: wall.corner!.reading.as === 'assumed' });
     x += gaps[index]!;
   });
   return { walls: placed, corners, scale, width: x };
 }
 
 /** Where a position along a wall lies on the strip. */
-export const ribbonX = (layout: RibbonLayout, wallIndex: number, at: number): number => layout.walls[wallIndex]!.x + at * layout.scale;
+export const ribbonX = (layout: RibbonLayout, wallIndex: number, at: number): number =>
+  layout.walls[wallIndex]!.x + at * layout.scale;
 
 export interface Point {
   readonly x: number;
@@ -68,7 +77,8 @@ export interface Point {
 }
 
 /** A slant drawn at its own angle in a band, but never eating more than its share of a short piece. */
-const slant = (angle: number, band: number, most: number): number => Math.max(-most, Math.min(most, -band * tanDeg(angle)));
+const slant = (angle: number, band: number, most: number): number =>
+  Math.max(-most, Math.min(most, -band * tanDeg(angle)));
 
 /** Points of a cope from the back down to the face: the bite that fits over a moulded face. */
 function biteOf(x: number, depth: number, band: number, outward: 1 | -1): Point[] {

@@ -4,9 +4,29 @@ import { pointOnWall, walkRoom, wallAngle } from '../survey/index.ts';
 
 /** The plan of a room, in the job's unit, y up. Walls as read; the gap at the end is what the readings miss. */
 export interface RoomPlan {
-  readonly walls: readonly { readonly id: string; readonly index: number; readonly from: Vec2; readonly to: Vec2; readonly label: Vec2; readonly heading: number }[];
-  readonly openings: readonly { readonly id: string; readonly wall: number; readonly kind: string; readonly from: Vec2; readonly to: Vec2; readonly inward: Vec2 }[];
-  readonly corners: readonly { readonly index: number; readonly at: Vec2; readonly label: Vec2; readonly angle: number; readonly assumed: boolean }[];
+  readonly walls: readonly {
+    readonly id: string;
+    readonly index: number;
+    readonly from: Vec2;
+    readonly to: Vec2;
+    readonly label: Vec2;
+    readonly heading: number;
+  }[];
+  readonly openings: readonly {
+    readonly id: string;
+    readonly wall: number;
+    readonly kind: string;
+    readonly from: Vec2;
+    readonly to: Vec2;
+    readonly inward: Vec2;
+  }[];
+  readonly corners: readonly {
+    readonly index: number;
+    readonly at: Vec2;
+    readonly label: Vec2;
+    readonly angle: number;
+    readonly assumed: boolean;
+  }[];
   readonly entry: { readonly at: Vec2; readonly inward: Vec2 } | undefined;
   /** From where the walk ends to where it began; undefined while the room is open. */
   readonly gap: { readonly from: Vec2; readonly to: Vec2 } | undefined;
@@ -41,11 +61,25 @@ export function drawRoomPlan(room: Room, labelOffset: number): RoomPlan {
     const { corner } = room.walls[index]!;
     if (!corner || (!room.closed && index === room.walls.length - 1)) return [];
     const next = path.walls[(index + 1) % path.walls.length]!;
-    const inward = scale(add(line.inward, next.inward), labelOffset * 0.62);
-    return [{ index, at: line.end, label: add(line.end, inward), angle: wallAngle(corner.reading), assumed: corner.reading.as === 'assumed' }];
+    const middle = add(line.inward, next.inward);
+    // Nearly straight on or folded back: any direction out of the wall will do.
+    const size = Math.hypot(middle.x, middle.y) || 1;
+    const inward = scale(middle, (1.45 * labelOffset) / size);
+    return [
+      {
+        index,
+        at: line.end,
+        label: add(line.end, inward),
+        angle: wallAngle(corner.reading),
+        assumed: corner.reading.as === 'assumed',
+      },
+    ];
   });
   const entryWall = room.entry ? room.walls.findIndex((wall) => wall.id === room.entry!.wall) : -1;
-  const entry = entryWall >= 0 ? { at: pointOnWall(path.walls[entryWall]!, room.entry!.at), inward: path.walls[entryWall]!.inward } : undefined;
+  const entry =
+    entryWall >= 0
+      ? { at: pointOnWall(path.walls[entryWall]!, room.entry!.at), inward: path.walls[entryWall]!.inward }
+      : undefined;
   const points = path.walls.flatMap((line) => [line.start, line.end]);
   const xs = points.map((point) => point.x);
   const ys = points.map((point) => point.y);

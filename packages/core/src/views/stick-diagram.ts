@@ -24,7 +24,13 @@ export function stickDiagrams(plan: PlanFile): StickDiagram[] {
     pieces: stick.cuts.map(({ piece: id, start }) => {
       const piece = byId.get(id)!;
       const nearTo = start + piece.near;
-      return { piece, nearFrom: start, nearTo, farFrom: start - piece.left.reach, farTo: nearTo + piece.right.reach };
+      return {
+        piece,
+        nearFrom: start,
+        nearTo,
+        farFrom: start - piece.left.reach,
+        farTo: nearTo + piece.right.reach,
+      };
     }),
     offcutFrom: stick.length - stick.leftover,
   }));
@@ -45,7 +51,10 @@ export interface StockSummary {
 export function summarise(plan: PlanFile): StockSummary {
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   const stockLength = plan.sticks.reduce((sum, stick) => sum + stick.length, 0);
-  const pieceLength = plan.sticks.reduce((sum, stick) => sum + stick.cuts.reduce((inner, cut) => inner + byId.get(cut.piece)!.near, 0), 0);
+  const pieceLength = plan.sticks.reduce(
+    (sum, stick) => sum + stick.cuts.reduce((inner, cut) => inner + byId.get(cut.piece)!.near, 0),
+    0,
+  );
   return {
     sticks: plan.sticks.length,
     bought: plan.sticks.filter((stick) => stick.source === 'buy').length,

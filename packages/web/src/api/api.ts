@@ -1,8 +1,19 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
-import type { JobRecord, JobSettings, JobSummary, Problem, RoomRecord, Survey, Typed, Unit } from '@long-miter/core';
+import type {
+  JobRecord,
+  JobSettings,
+  JobSummary,
+  Problem,
+  RoomRecord,
+  Survey,
+  Typed,
+  Unit,
+} from '@long-miter/core';
 
 /** A failure as the page shows it: what the server said, or that it could not be reached. */
-export type ApiError = Pick<Problem, 'code' | 'detail' | 'issues'> | { readonly code: 'offline'; readonly detail: string; readonly issues: readonly [] };
+export type ApiError =
+  | Pick<Problem, 'code' | 'detail' | 'issues'>
+  | { readonly code: 'offline'; readonly detail: string; readonly issues: readonly [] };
 
 const OFFLINE: ApiError = { code: 'offline', detail: 'the server cannot be reached just now', issues: [] };
 const raw = fetchBaseQuery({ baseUrl: '/api' });
@@ -13,7 +24,13 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   if (!result.error) return { data: result.data };
   const body = result.error.data as Partial<Problem> | undefined;
   if (typeof result.error.status !== 'number') return { error: OFFLINE };
-  return { error: { code: body?.code ?? 'internal', detail: body?.detail ?? 'the server could not answer', issues: body?.issues ?? [] } };
+  return {
+    error: {
+      code: body?.code ?? 'internal',
+      detail: body?.detail ?? 'the server could not answer',
+      issues: body?.issues ?? [],
+    },
+  };
 };
 
 export const api = createApi({
@@ -21,25 +38,53 @@ export const api = createApi({
   tagTypes: ['Jobs', 'Job'],
   endpoints: (build) => ({
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
-    job: build.query<JobRecord, string>({ query: (id) => `/jobs/${id}`, providesTags: (_r, _e, id) => [{ type: 'Job', id }] }),
-    createJob: build.mutation<JobRecord, { name: string; unit: Unit }>({ query: (body) => ({ url: '/jobs', method: 'POST', body }), invalidatesTags: ['Jobs'] }),
-    importJob: build.mutation<JobRecord, unknown>({ query: (body) => ({ url: '/jobs/import', method: 'POST', body: body as object }), invalidatesTags: ['Jobs'] }),
-    patchJob: build.mutation<JobRecord, { id: string; version: number; name?: string; settings?: JobSettings }>({
+    job: build.query<JobRecord, string>({
+      query: (id) => `/jobs/${id}`,
+      providesTags: (_r, _e, id) => [{ type: 'Job', id }],
+    }),
+    createJob: build.mutation<JobRecord, { name: string; unit: Unit }>({
+      query: (body) => ({ url: '/jobs', method: 'POST', body }),
+      invalidatesTags: ['Jobs'],
+    }),
+    importJob: build.mutation<JobRecord, unknown>({
+      query: (body) => ({ url: '/jobs/import', method: 'POST', body: body as object }),
+      invalidatesTags: ['Jobs'],
+    }),
+    patchJob: build.mutation<
+      JobRecord,
+      { id: string; version: number; name?: string; settings?: JobSettings }
+    >({
       query: ({ id, ...body }) => ({ url: `/jobs/${id}`, method: 'PATCH', body }),
       invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
     }),
-    deleteJob: build.mutation<void, string>({ query: (id) => ({ url: `/jobs/${id}`, method: 'DELETE' }), invalidatesTags: ['Jobs'] }),
-    restoreJob: build.mutation<void, string>({ query: (id) => ({ url: `/jobs/${id}/restore`, method: 'POST' }), invalidatesTags: ['Jobs'] }),
+    deleteJob: build.mutation<void, string>({
+      query: (id) => ({ url: `/jobs/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Jobs'],
+    }),
+    restoreJob: build.mutation<void, string>({
+      query: (id) => ({ url: `/jobs/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Jobs'],
+    }),
     createRoom: build.mutation<RoomRecord, { job: string; name: string }>({
       query: ({ job, name }) => ({ url: `/jobs/${job}/rooms`, method: 'POST', body: { name } }),
       invalidatesTags: (_r, _e, { job }) => ['Jobs', { type: 'Job', id: job }],
     }),
-    putRoom: build.mutation<RoomRecord, { job: string; id: string; version: number; name: string; survey: Survey; typed: Typed }>({
+    putRoom: build.mutation<
+      RoomRecord,
+      { job: string; id: string; version: number; name: string; survey: Survey; typed: Typed }
+    >({
       query: ({ job: _job, id, ...body }) => ({ url: `/rooms/${id}`, method: 'PUT', body }),
       // The answer is put into the cached job: loading all of it again after every pause in typing would be waste.
       async onQueryStarted({ job, id }, { dispatch, queryFulfilled }) {
         const answer = await queryFulfilled.catch(() => undefined);
-        if (answer) dispatch(api.util.updateQueryData('job', job, (cached) => void Object.assign(cached.rooms.find((room) => room.id === id) ?? {}, answer.data)));
+        if (answer)
+          dispatch(
+            api.util.updateQueryData(
+              'job',
+              job,
+              (cached) => void Object.assign(cached.rooms.find((room) => room.id === id) ?? {}, answer.data),
+            ),
+          );
       },
     }),
     deleteRoom: build.mutation<void, { job: string; id: string }>({
@@ -67,4 +112,5 @@ export const {
 } = api;
 
 /** The error of a failed call, in one shape whatever went wrong. */
-export const errorOf = (error: unknown): ApiError => (error && typeof error === 'object' && 'code' in error && 'detail' in error ? (error as ApiError) : OFFLINE);
+export const errorOf = (error: unknown): ApiError =>
+  error && typeof error === 'object' && 'code' in error && 'detail' in error ? (error as ApiError) : OFFLINE;

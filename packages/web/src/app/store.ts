@@ -8,9 +8,20 @@ import { uiSlice } from './ui-slice.ts';
 
 export const makeStore = () =>
   configureStore({
-    reducer: { [api.reducerPath]: api.reducer, drafts: draftSlice.reducer, ui: uiSlice.reducer, plan: planSlice.reducer },
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      drafts: draftSlice.reducer,
+      ui: uiSlice.reducer,
+      plan: planSlice.reducer,
+    },
     // A plan of a large job is megabytes of plain data made by core; walking it on every action would cost frames.
-    middleware: (defaults) => defaults({ immutableCheck: { ignoredPaths: ['plan'] }, serializableCheck: { ignoredPaths: ['plan'], ignoredActionPaths: ['payload.plan'] } }).prepend(autosave.middleware).concat(api.middleware),
+    middleware: (defaults) =>
+      defaults({
+        immutableCheck: { ignoredPaths: ['plan'] },
+        serializableCheck: { ignoredPaths: ['plan'], ignoredActionPaths: ['payload.plan'] },
+      })
+        .prepend(autosave.middleware)
+        .concat(api.middleware),
   });
 
 export type Store = ReturnType<typeof makeStore>;

@@ -1,9 +1,31 @@
 import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core';
 
 /** Chalk line blue: what is selected or primary. */
-const chalk: MantineColorsTuple = ['#eef2fa', '#dbe3f3', '#b6c6e6', '#8ea7d8', '#6b8bcc', '#4f72b8', '#3d5ea3', '#2f4f8f', '#26427a', '#1c3260'];
+const chalk: MantineColorsTuple = [
+  '#eef2fa',
+  '#dbe3f3',
+  '#b6c6e6',
+  '#8ea7d8',
+  '#6b8bcc',
+  '#4f72b8',
+  '#3d5ea3',
+  '#2f4f8f',
+  '#26427a',
+  '#1c3260',
+];
 /** Planed wood: sticks and pieces. */
-const wood: MantineColorsTuple = ['#faf3e6', '#f2e4c9', '#e8d0a4', '#dcb97c', '#cfa35c', '#b98a42', '#9a7033', '#7a5828', '#5c421e', '#3f2d14'];
+const wood: MantineColorsTuple = [
+  '#faf3e6',
+  '#f2e4c9',
+  '#e8d0a4',
+  '#dcb97c',
+  '#cfa35c',
+  '#b98a42',
+  '#9a7033',
+  '#7a5828',
+  '#5c421e',
+  '#3f2d14',
+];
 
 export const theme = createTheme({
   fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif",

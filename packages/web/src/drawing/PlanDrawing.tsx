@@ -1,5 +1,14 @@
 import { useMemo } from 'react';
-import { drawRoomPlan, formatAngle, formatWithUnit, type Piece, type Room, type RoomPlan, type Unit, type Vec2 } from '@long-miter/core';
+import {
+  drawRoomPlan,
+  formatAngle,
+  formatWithUnit,
+  type Piece,
+  type Room,
+  type RoomPlan,
+  type Unit,
+  type Vec2,
+} from '@long-miter/core';
 import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
 
@@ -12,14 +21,14 @@ interface Props {
   readonly onWall: (index: number) => void;
 }
 
-const MARGIN = 46;
+const MARGIN = 62;
 
 /** The room from above, to scale, walls as read. The gap, if the readings leave one, is drawn where it is. */
 export function PlanDrawing({ room, unit, pieces, selectedWall, selectedPiece, onWall }: Props) {
   const { ref, width, height } = useWidth();
   const size = useMemo(() => boxOf(drawRoomPlan(room, 0)), [room]);
   const scale = Math.max(0.01, Math.min((width - 2 * MARGIN) / size.w, (height - 2 * MARGIN) / size.h));
-  const plan = useMemo(() => drawRoomPlan(room, 20 / scale), [room, scale]);
+  const plan = useMemo(() => drawRoomPlan(room, 15 / scale), [room, scale]);
   const at = (point: Vec2): { x: number; y: number } => ({
     x: (width - size.w * scale) / 2 + (point.x - size.x) * scale,
     y: (height - size.h * scale) / 2 + (size.y + size.h - point.y) * scale,
@@ -29,33 +38,77 @@ export function PlanDrawing({ room, unit, pieces, selectedWall, selectedPiece, o
     <div ref={ref} style={{ width: '100%', height: '100%', minHeight: 220 }}>
       {width > 0 && height > 0 && (
         <svg width={width} height={height} role="img" aria-label={`Plan of ${room.name}, to scale`}>
-          <path d={`M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`} fill="var(--lm-room)" stroke="none" />
+          <path
+            d={`M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`}
+            fill="var(--lm-room)"
+            stroke="none"
+          />
           {plan.walls.map((wall) => (
-            <PlanWall key={wall.id} from={at(wall.from)} to={at(wall.to)} picked={selectedWall === wall.index} onClick={() => onWall(wall.index)} />
+            <PlanWall
+              key={wall.id}
+              from={at(wall.from)}
+              to={at(wall.to)}
+              picked={selectedWall === wall.index}
+              onClick={() => onWall(wall.index)}
+            />
           ))}
           {plan.openings.map((opening) => (
-            <PlanOpening key={`${opening.wall}-${opening.id}`} from={at(opening.from)} to={at(opening.to)} inward={opening.inward} door={opening.kind !== 'window'} />
+            <PlanOpening
+              key={`${opening.wall}-${opening.id}`}
+              from={at(opening.from)}
+              to={at(opening.to)}
+              inward={opening.inward}
+              door={opening.kind !== 'window'}
+            />
           ))}
           <TrimLines room={room} plan={plan} pieces={pieces} selectedPiece={selectedPiece} at={at} />
           {plan.walls.map((wall) => {
             const p = at(wall.label);
-            const short = room.walls[wall.index]!.length * scale < 44;
+            const picked = selectedWall === wall.index;
+            // The shortest walls would write over their neighbours; the sheet and the ribbon name them.
+            if (room.walls[wall.index]!.length * scale < 36 && !picked) return null;
             return (
-              <text key={wall.id} x={p.x} y={p.y + 5} textAnchor="middle" fontSize={short ? 12 : 15} fontWeight={selectedWall === wall.index ? 750 : 600}>
+              <text
+                key={wall.id}
+                x={p.x}
+                y={p.y + 5}
+                textAnchor={anchorOf(wall.heading)}
+                fontSize={15}
+                fontWeight={picked ? 750 : 600}
+              >
                 <SvgFigure value={room.walls[wall.index]!.length} unit={unit} />
               </text>
             );
           })}
-          {plan.corners.map((corner) => {
+          {/* Where trim is drawn the ribbon names the angles. */}
+          {(pieces.length > 0 ? [] : plan.corners).map((corner) => {
             const p = at(corner.label);
+            const legs = [corner.index, (corner.index + 1) % room.walls.length];
+            const cramped =
+              legs.some((index) => room.walls[index]!.length * scale < 40) &&
+              !legs.includes(selectedWall ?? -1);
+            if (cramped && !corner.assumed) return null;
             return (
-              <text key={corner.index} x={p.x} y={p.y + 4} textAnchor="middle" fontSize={12} style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}>
+              <text
+                key={corner.index}
+                x={p.x}
+                y={p.y + 4}
+                textAnchor="middle"
+                fontSize={12}
+                style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}
+              >
                 {corner.assumed ? '90° ?' : formatAngle(corner.angle)}
               </text>
             );
           })}
           {plan.entry && <EntryArrow at={at(plan.entry.at)} inward={plan.entry.inward} />}
-          {plan.gap && <GapMark from={at(plan.gap.from)} to={at(plan.gap.to)} text={formatWithUnit(Math.hypot(plan.gap.from.x, plan.gap.from.y), unit)} />}
+          {plan.gap && (
+            <GapMark
+              from={at(plan.gap.from)}
+              to={at(plan.gap.to)}
+              text={formatWithUnit(Math.hypot(plan.gap.from.x, plan.gap.from.y), unit)}
+            />
+          )}
         </svg>
       )}
     </div>
@@ -67,6 +120,12 @@ interface Xy {
   readonly y: number;
 }
 
+/** Labels of upright walls stand beside them, others are centred. The label lies outside: left of a wall that goes up. */
+const anchorOf = (heading: number): 'start' | 'middle' | 'end' => {
+  const up = Math.sin((heading * Math.PI) / 180);
+  return up > 0.5 ? 'end' : up < -0.5 ? 'start' : 'middle';
+};
+
 const boxOf = (plan: RoomPlan) => ({
   x: plan.box.min.x,
   y: plan.box.min.y,
@@ -74,10 +133,28 @@ const boxOf = (plan: RoomPlan) => ({
   h: Math.max(1, plan.box.max.y - plan.box.min.y),
 });
 
-const PlanWall = ({ from, to, picked, onClick }: { from: Xy; to: Xy; picked: boolean; onClick: () => void }) => (
+const PlanWall = ({
+  from,
+  to,
+  picked,
+  onClick,
+}: {
+  from: Xy;
+  to: Xy;
+  picked: boolean;
+  onClick: () => void;
+}) => (
   <g className="click" onClick={onClick}>
     <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="transparent" strokeWidth={18} />
-    <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wall)'} strokeWidth={picked ? 6 : 4} strokeLinecap="round" />
+    <line
+      x1={from.x}
+      y1={from.y}
+      x2={to.x}
+      y2={to.y}
+      stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wall)'}
+      strokeWidth={picked ? 6 : 4}
+      strokeLinecap="round"
+    />
   </g>
 );
 
@@ -88,16 +165,46 @@ function PlanOpening({ from, to, inward, door }: { from: Xy; to: Xy; inward: Vec
     <g pointerEvents="none">
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-panel)" strokeWidth={door ? 8 : 3} />
       {door ? (
-        <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-wall)" strokeDasharray="4 4" strokeWidth={1.2} />
+        <line
+          x1={from.x}
+          y1={from.y}
+          x2={to.x}
+          y2={to.y}
+          stroke="var(--lm-wall)"
+          strokeDasharray="4 4"
+          strokeWidth={1.2}
+        />
       ) : (
-        [-1, 1].map((s) => <line key={s} x1={from.x + s * n.x} y1={from.y + s * n.y} x2={to.x + s * n.x} y2={to.y + s * n.y} stroke="var(--lm-wall)" strokeWidth={1.2} />)
+        [-1, 1].map((s) => (
+          <line
+            key={s}
+            x1={from.x + s * n.x}
+            y1={from.y + s * n.y}
+            x2={to.x + s * n.x}
+            y2={to.y + s * n.y}
+            stroke="var(--lm-wall)"
+            strokeWidth={1.2}
+          />
+        ))
       )}
     </g>
   );
 }
 
 /** Pieces as lines just inside their walls; splices show as breaks. */
-function TrimLines({ room, plan, pieces, selectedPiece, at }: { room: Room; plan: RoomPlan; pieces: readonly Piece[]; selectedPiece: string | undefined; at: (p: Vec2) => Xy }) {
+function TrimLines({
+  room,
+  plan,
+  pieces,
+  selectedPiece,
+  at,
+}: {
+  room: Room;
+  plan: RoomPlan;
+  pieces: readonly Piece[];
+  selectedPiece: string | undefined;
+  at: (p: Vec2) => Xy;
+}) {
   return pieces.map((piece) => {
     const wall = plan.walls.find((one) => one.id === piece.wall);
     if (piece.role !== 'wall' || !wall) return null;
@@ -109,10 +216,24 @@ function TrimLines({ room, plan, pieces, selectedPiece, at }: { room: Room; plan
     // On the page the room lies on the right-hand side of a wall walked left to right.
     const n = { x: (-u.y / run) * 6, y: (u.x / run) * 6 };
     const picked = piece.id === selectedPiece;
-    const end = (x: number, inset: number): Xy => ({ x: a.x + u.x * x + n.x + (u.x / run) * inset, y: a.y + u.y * x + n.y + (u.y / run) * inset });
+    const end = (x: number, inset: number): Xy => ({
+      x: a.x + u.x * x + n.x + (u.x / run) * inset,
+      y: a.y + u.y * x + n.y + (u.y / run) * inset,
+    });
     const from = end(piece.from!, 2);
     const to = end(piece.to!, -2);
-    return <line key={piece.id} x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'} strokeWidth={picked ? 6 : 3.5} pointerEvents="none" />;
+    return (
+      <line
+        key={piece.id}
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
+        strokeWidth={picked ? 6 : 3.5}
+        pointerEvents="none"
+      />
+    );
   });
 }
 
@@ -121,7 +242,12 @@ const EntryArrow = ({ at, inward }: { at: Xy; inward: Vec2 }) => {
   const tail = { x: at.x - inward.x * 14, y: at.y + inward.y * 14 };
   const side = { x: inward.y * 5, y: inward.x * 5 };
   return (
-    <path d={`M${tail.x} ${tail.y}L${tip.x} ${tip.y}M${tip.x - inward.x * 8 + side.x} ${tip.y + inward.y * 8 + side.y}L${tip.x} ${tip.y}L${tip.x - inward.x * 8 - side.x} ${tip.y + inward.y * 8 - side.y}`} stroke="var(--lm-picked)" strokeWidth={2.4} fill="none">
+    <path
+      d={`M${tail.x} ${tail.y}L${tip.x} ${tip.y}M${tip.x - inward.x * 8 + side.x} ${tip.y + inward.y * 8 + side.y}L${tip.x} ${tip.y}L${tip.x - inward.x * 8 - side.x} ${tip.y + inward.y * 8 - side.y}`}
+      stroke="var(--lm-picked)"
+      strokeWidth={2.4}
+      fill="none"
+    >
       <title>You come in here</title>
     </path>
   );
@@ -131,8 +257,21 @@ function GapMark({ from, to, text }: { from: Xy; to: Xy; text: string }) {
   if (Math.hypot(from.x - to.x, from.y - to.y) < 3) return null;
   return (
     <g>
-      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-assumed)" strokeWidth={2.5} strokeDasharray="5 4" />
-      <text x={(from.x + to.x) / 2 + 8} y={(from.y + to.y) / 2 - 8} fontSize={13} style={{ fill: 'var(--lm-assumed)' }}>
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke="var(--lm-assumed)"
+        strokeWidth={2.5}
+        strokeDasharray="5 4"
+      />
+      <text
+        x={(from.x + to.x) / 2 + 8}
+        y={(from.y + to.y) / 2 - 8}
+        fontSize={13}
+        style={{ fill: 'var(--lm-assumed)' }}
+      >
         gap {text}
       </text>
     </g>

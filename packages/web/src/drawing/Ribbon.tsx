@@ -1,5 +1,15 @@
 import { useMemo } from 'react';
-import { formatAngle, layOutRibbon, pieceOutline, ribbonX, type Piece, type Point, type RibbonLayout, type Room, type Unit } from '@long-miter/core';
+import {
+  formatAngle,
+  layOutRibbon,
+  pieceOutline,
+  ribbonX,
+  type Piece,
+  type Point,
+  type RibbonLayout,
+  type Room,
+  type Unit,
+} from '@long-miter/core';
 import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
 
@@ -20,7 +30,8 @@ const BAND = 22;
 const TOP = 40;
 const HEIGHT = 96;
 
-const path = (points: readonly Point[], dy: number): string => `M${points.map((point) => `${point.x.toFixed(2)} ${(point.y + dy).toFixed(2)}`).join('L')}Z`;
+const path = (points: readonly Point[], dy: number): string =>
+  `M${points.map((point) => `${point.x.toFixed(2)} ${(point.y + dy).toFixed(2)}`).join('L')}Z`;
 
 /** The room's perimeter as one strip, always at the foot of the screen, always full width. */
 export function Ribbon(props: Props) {
@@ -30,10 +41,19 @@ export function Ribbon(props: Props) {
   return (
     <div ref={ref}>
       {width > 0 && (
-        <svg width={width} height={HEIGHT} role="img" aria-label={`Ribbon of ${props.room.name}: ${props.room.walls.length} walls unrolled, left to right`}>
+        <svg
+          width={width}
+          height={HEIGHT}
+          role="img"
+          aria-label={`Ribbon of ${props.room.name}: ${props.room.walls.length} walls unrolled, left to right`}
+        >
           <g transform="translate(12 0)">
             <WallBands {...props} layout={layout} />
-            {props.layer === 'pieces' ? <PieceBands {...props} layout={layout} /> : <Measures {...props} layout={layout} />}
+            {props.layer === 'pieces' ? (
+              <PieceBands {...props} layout={layout} />
+            ) : (
+              <Measures {...props} layout={layout} />
+            )}
             <CornerMarks layout={layout} />
           </g>
         </svg>
@@ -49,15 +69,42 @@ function WallBands({ room, layout, selectedWall, onWall }: Layered) {
     const full = room.walls[wall.index]!;
     return (
       <g key={wall.id} className="click" data-wall={wall.index + 1} onClick={() => onWall(wall.index)}>
-        <rect x={wall.x} y={TOP - 6} width={wall.width} height={BAND + 12} fill={selectedWall === wall.index ? 'var(--lm-picked-fill)' : 'var(--lm-void)'} />
-        <line x1={wall.x} x2={wall.x + wall.width} y1={TOP - 6} y2={TOP - 6} stroke={selectedWall === wall.index ? 'var(--lm-picked)' : 'var(--lm-wall)'} strokeWidth={3} />
+        <rect
+          x={wall.x}
+          y={TOP - 6}
+          width={wall.width}
+          height={BAND + 12}
+          fill={selectedWall === wall.index ? 'var(--lm-picked-fill)' : 'var(--lm-void)'}
+        />
+        <line
+          x1={wall.x}
+          x2={wall.x + wall.width}
+          y1={TOP - 6}
+          y2={TOP - 6}
+          stroke={selectedWall === wall.index ? 'var(--lm-picked)' : 'var(--lm-wall)'}
+          strokeWidth={3}
+        />
         {wall.width > 26 && (
-          <text x={wall.x + wall.width / 2} y={TOP - 14} textAnchor="middle" fontSize={13} fontWeight={selectedWall === wall.index ? 700 : 500}>
+          <text
+            x={wall.x + wall.width / 2}
+            y={TOP - 14}
+            textAnchor="middle"
+            fontSize={13}
+            fontWeight={selectedWall === wall.index ? 700 : 500}
+          >
             {wall.width > 84 ? `wall ${wall.index + 1}` : wall.index + 1}
           </text>
         )}
         {studsOf(full).map((at) => (
-          <line key={at} x1={ribbonX(layout, wall.index, at)} x2={ribbonX(layout, wall.index, at)} y1={TOP - 6} y2={TOP - 1} stroke="var(--lm-wall)" strokeOpacity={0.55} />
+          <line
+            key={at}
+            x1={ribbonX(layout, wall.index, at)}
+            x2={ribbonX(layout, wall.index, at)}
+            y1={TOP - 6}
+            y2={TOP - 1}
+            stroke="var(--lm-wall)"
+            strokeOpacity={0.55}
+          />
         ))}
         {(full.openings ?? []).map((opening) => {
           const x = ribbonX(layout, wall.index, opening.at);
@@ -65,9 +112,23 @@ function WallBands({ room, layout, selectedWall, onWall }: Layered) {
           const window = opening.kind === 'window';
           return (
             <g key={opening.id}>
-              <rect x={x} y={TOP - 6} width={w} height={window ? 7 : BAND + 12} fill="var(--lm-panel)" stroke="var(--lm-wall)" strokeDasharray={window ? undefined : '4 3'} />
+              <rect
+                x={x}
+                y={TOP - 6}
+                width={w}
+                height={window ? 7 : BAND + 12}
+                fill="var(--lm-panel)"
+                stroke="var(--lm-wall)"
+                strokeDasharray={window ? undefined : '4 3'}
+              />
               {!window && w > 30 && (
-                <text x={x + w / 2} y={TOP + 15} textAnchor="middle" fontSize={12} fill="var(--mantine-color-dimmed)">
+                <text
+                  x={x + w / 2}
+                  y={TOP + 15}
+                  textAnchor="middle"
+                  fontSize={12}
+                  fill="var(--mantine-color-dimmed)"
+                >
                   {opening.kind}
                 </text>
               )}
@@ -83,13 +144,23 @@ function studsOf(wall: Room['walls'][number]): number[] {
   if (!wall.studs) return [];
   if ('at' in wall.studs) return wall.studs.at;
   const { first, spacing } = wall.studs;
-  return Array.from({ length: Math.max(0, Math.ceil((wall.length - first) / spacing)) }, (_, k) => first + k * spacing);
+  return Array.from(
+    { length: Math.max(0, Math.ceil((wall.length - first) / spacing)) },
+    (_, k) => first + k * spacing,
+  );
 }
 
 function Measures({ room, layout, unit }: Layered) {
   return layout.walls.map((wall) =>
     wall.width < 44 ? null : (
-      <text key={wall.id} x={wall.x + wall.width / 2} y={TOP + BAND + 24} textAnchor="middle" fontSize={15} fontWeight={600}>
+      <text
+        key={wall.id}
+        x={wall.x + wall.width / 2}
+        y={TOP + BAND + 24}
+        textAnchor="middle"
+        fontSize={15}
+        fontWeight={600}
+      >
         <SvgFigure value={room.walls[wall.index]!.length} unit={unit} />
       </text>
     ),
@@ -107,10 +178,27 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
     return (
       <g key={piece.id} className="click" data-piece={piece.label} onClick={() => onPiece(piece)}>
         <title>{`${piece.label}: ${piece.left.joint} to ${piece.right.joint}`}</title>
-        <path d={path(pieceOutline(piece, layout, wall, BAND), TOP)} fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood)'} stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'} strokeWidth={picked ? 2.2 : 1.2} strokeLinejoin="round" />
-        {[piece.left, piece.right].map((end, side) => (end.joint === 'return' ? <ReturnEnd key={side} x={side === 0 ? from : to} outward={side === 0 ? -1 : 1} /> : null))}
+        <path
+          d={path(pieceOutline(piece, layout, wall, BAND), TOP)}
+          fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood)'}
+          stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
+          strokeWidth={picked ? 2.2 : 1.2}
+          strokeLinejoin="round"
+        />
+        {[piece.left, piece.right].map((end, side) =>
+          end.joint === 'return' ? (
+            <ReturnEnd key={side} x={side === 0 ? from : to} outward={side === 0 ? -1 : 1} />
+          ) : null,
+        )}
         {to - from > 30 && (
-          <text x={(from + to) / 2} y={TOP + 16} textAnchor="middle" fontSize={13} fontWeight={650} style={{ fill: picked ? 'var(--mantine-color-text)' : undefined }}>
+          <text
+            x={(from + to) / 2}
+            y={TOP + 16}
+            textAnchor="middle"
+            fontSize={13}
+            fontWeight={650}
+            style={{ fill: picked ? 'var(--mantine-color-text)' : undefined }}
+          >
             {piece.label}
           </text>
         )}
@@ -126,7 +214,11 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
 
 /** The little piece that turns back to the wall. */
 const ReturnEnd = ({ x, outward }: { x: number; outward: 1 | -1 }) => (
-  <path d={`M${x} ${TOP}L${x + outward * BAND} ${TOP + BAND}L${x + outward * BAND} ${TOP}Z`} fill="var(--lm-wood-other)" stroke="var(--lm-wood-edge)" />
+  <path
+    d={`M${x} ${TOP}L${x + outward * BAND} ${TOP + BAND}L${x + outward * BAND} ${TOP}Z`}
+    fill="var(--lm-wood-other)"
+    stroke="var(--lm-wood-edge)"
+  />
 );
 
 function CornerMarks({ layout }: { layout: RibbonLayout }) {
@@ -137,8 +229,24 @@ function CornerMarks({ layout }: { layout: RibbonLayout }) {
     const near = k > 0 && corner.x - layout.corners[k - 1]!.x < 52;
     return (
       <g key={corner.index} data-corner={corner.index + 1}>
-        <path d={outside ? `M${x - 5} ${TOP - 6}L${x} ${TOP - 13}L${x + 5} ${TOP - 6}` : `M${x - 5} ${TOP - 13}L${x} ${TOP - 6}L${x + 5} ${TOP - 13}`} fill="none" stroke={corner.assumed ? 'var(--lm-assumed)' : 'var(--lm-wall)'} strokeWidth={2} strokeDasharray={corner.assumed ? '2 2' : undefined} />
-        <text x={x} y={near ? 24 : 12} textAnchor="middle" fontSize={12} style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}>
+        <path
+          d={
+            outside
+              ? `M${x - 5} ${TOP - 6}L${x} ${TOP - 13}L${x + 5} ${TOP - 6}`
+              : `M${x - 5} ${TOP - 13}L${x} ${TOP - 6}L${x + 5} ${TOP - 13}`
+          }
+          fill="none"
+          stroke={corner.assumed ? 'var(--lm-assumed)' : 'var(--lm-wall)'}
+          strokeWidth={2}
+          strokeDasharray={corner.assumed ? '2 2' : undefined}
+        />
+        <text
+          x={x}
+          y={near ? 24 : 12}
+          textAnchor="middle"
+          fontSize={12}
+          style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}
+        >
           {corner.assumed ? '90° ?' : formatAngle(corner.angle)}
         </text>
       </g>

@@ -15,12 +15,24 @@ export function fractionRuns(text: string): { readonly text: string; readonly fr
 /** A length with a real typeset fraction. */
 export function Figure({ value, unit, withUnit = false }: { value: number; unit: Unit; withUnit?: boolean }) {
   const text = withUnit ? formatWithUnit(value, unit) : formatLength(value, unit);
-  return <span style={{ whiteSpace: 'nowrap' }}><Typeset text={text} /></span>;
+  return (
+    <span style={{ whiteSpace: 'nowrap' }}>
+      <Typeset text={text} />
+    </span>
+  );
 }
 
 /** Any text with its first fraction typeset. */
 export function Typeset({ text }: { text: string }) {
-  return fractionRuns(text).map((run, index) => (run.frac ? <span key={index} className="frac">{run.text}</span> : <span key={index}>{run.text}</span>));
+  return fractionRuns(text).map((run, index) =>
+    run.frac ? (
+      <span key={index} className="frac">
+        {run.text}
+      </span>
+    ) : (
+      <span key={index}>{run.text}</span>
+    ),
+  );
 }
 
 /** The same inside an SVG text element. */

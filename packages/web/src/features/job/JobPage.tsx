@@ -37,7 +37,8 @@ export function JobPage() {
     return (
       <Center h="100%">
         <Text>
-          This job cannot be opened: it may have been deleted, or the server cannot be reached. <Link to="/">All jobs</Link>
+          This job cannot be opened: it may have been deleted, or the server cannot be reached.{' '}
+          <Link to="/">All jobs</Link>
         </Text>
       </Center>
     );
@@ -52,7 +53,17 @@ export function JobPage() {
   return <JobFrame job={job} drafts={drafts} stage={stage as Stage} roomId={current?.id} />;
 }
 
-function JobFrame({ job, drafts, stage, roomId }: { job: JobRecord; drafts: Readonly<Record<string, Draft>>; stage: Stage; roomId: string | undefined }) {
+function JobFrame({
+  job,
+  drafts,
+  stage,
+  roomId,
+}: {
+  job: JobRecord;
+  drafts: Readonly<Record<string, Draft>>;
+  stage: Stage;
+  roomId: string | undefined;
+}) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const [setup, setupOpen] = useDisclosure(false);
@@ -65,7 +76,8 @@ function JobFrame({ job, drafts, stage, roomId }: { job: JobRecord; drafts: Read
   const quick = useQuickRoom(job, room);
   const live = usePlanUnlessWalking(stage, file);
   const pieces = live.plan?.pieces.filter((piece) => piece.room === roomId) ?? quick?.pieces ?? [];
-  const to = (next: string, target = roomId): string => `/jobs/${job.id}/${next}${target ? `/${target}` : ''}`;
+  const to = (next: string, target = roomId): string =>
+    `/jobs/${job.id}/${next}${target ? `/${target}` : ''}`;
   const pick = (piece: Piece): void => {
     const walls = job.rooms.find((one) => one.id === piece.room)?.survey.walls ?? [];
     dispatch(piecePicked({ piece: piece.id, wall: walls.findIndex((wall) => wall.id === piece.wall) }));
@@ -96,12 +108,21 @@ function JobFrame({ job, drafts, stage, roomId }: { job: JobRecord; drafts: Read
       <div className="frame no-print">
         <header>
           <div className="bar">
-            <Link to="/" style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }} title="All jobs">
+            <Link
+              to="/"
+              style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }}
+              title="All jobs"
+            >
               {job.name}
             </Link>
             <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
               {STAGES.map(({ key, label }) => (
-                <NavLink key={key} className="stage" to={to(key)} aria-current={key === stage ? 'page' : undefined}>
+                <NavLink
+                  key={key}
+                  className="stage"
+                  to={to(key)}
+                  aria-current={key === stage ? 'page' : undefined}
+                >
                   {label}
                 </NavLink>
               ))}
@@ -111,28 +132,67 @@ function JobFrame({ job, drafts, stage, roomId }: { job: JobRecord; drafts: Read
             <Text size="sm" c="dimmed" className="hide-narrow">
               {job.unit === 'in' ? 'inches' : 'millimetres'}
             </Text>
-            <ActionIcon size={38} variant="default" component="a" href={`/api/jobs/${job.id}/file`} aria-label="Save the job file" title="Save the job file">
+            <ActionIcon
+              size={38}
+              variant="default"
+              component="a"
+              href={`/api/jobs/${job.id}/file`}
+              aria-label="Save the job file"
+              title="Save the job file"
+            >
               <IconDownload size={19} />
             </ActionIcon>
-            <ActionIcon size={38} variant="default" aria-label="Set-up" title="Profiles, saw, house rules" onClick={setupOpen.open}>
+            <ActionIcon
+              size={38}
+              variant="default"
+              aria-label="Set-up"
+              title="Profiles, saw, house rules"
+              onClick={setupOpen.open}
+            >
               <IconSettings size={19} />
             </ActionIcon>
-            <ActionIcon size={38} variant="default" className="hide-narrow" aria-label={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'} title={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'} onClick={() => toggleColorScheme()}>
+            <ActionIcon
+              size={38}
+              variant="default"
+              className="hide-narrow"
+              aria-label={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
+              title={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
+              onClick={() => toggleColorScheme()}
+            >
               {colorScheme === 'dark' ? <IconSun size={19} /> : <IconMoon size={19} />}
             </ActionIcon>
-            <ActionIcon size={38} variant="default" className="hide-narrow" aria-label="Keys" title="Keys (?)" onClick={helpOpen.open}>
+            <ActionIcon
+              size={38}
+              variant="default"
+              className="hide-narrow"
+              aria-label="Keys"
+              title="Keys (?)"
+              onClick={helpOpen.open}
+            >
               ?
             </ActionIcon>
           </div>
-          <div className="bar" style={{ padding: '3px 16px' }}>
+          <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
             <nav aria-label="Rooms" style={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
               {job.rooms.map((one) => (
-                <NavLink key={one.id} className="room-tab" to={to(stage, one.id)} aria-current={one.id === roomId ? 'page' : undefined} onClick={() => dispatch(wallPicked(undefined))}>
+                <NavLink
+                  key={one.id}
+                  className="room-tab"
+                  to={to(stage, one.id)}
+                  aria-current={one.id === roomId ? 'page' : undefined}
+                  onClick={() => dispatch(wallPicked(undefined))}
+                >
                   {one.name || 'unnamed'}
                 </NavLink>
               ))}
             </nav>
-            <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} loading={making} onClick={() => void addRoom()}>
+            <Button
+              size="compact-sm"
+              variant="subtle"
+              leftSection={<IconPlus size={15} />}
+              loading={making}
+              onClick={() => void addRoom()}
+            >
               Add room
             </Button>
             <span style={{ flex: 1 }} />
@@ -141,7 +201,17 @@ function JobFrame({ job, drafts, stage, roomId }: { job: JobRecord; drafts: Read
             </Text>
           </div>
         </header>
-        <StageBody job={job} stage={stage} roomId={roomId} room={room} quick={quick} pieces={pieces} file={file} live={live} onPiece={pick} />
+        <StageBody
+          job={job}
+          stage={stage}
+          roomId={roomId}
+          room={room}
+          quick={quick}
+          pieces={pieces}
+          file={file}
+          live={live}
+          onPiece={pick}
+        />
         <footer className="foot">
           {room ? (
             <Ribbon
@@ -202,11 +272,24 @@ const Hint = ({ children }: { children: string }) => (
 );
 
 function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiece }: BodyProps) {
-  if (stage === 'walk') return roomId ? <WalkPage key={roomId} job={job} roomId={roomId} room={room} /> : <Hint>This job has no room yet. Add one above and start at its entry.</Hint>;
+  if (stage === 'walk')
+    return roomId ? (
+      <WalkPage key={roomId} job={job} roomId={roomId} room={room} />
+    ) : (
+      <Hint>This job has no room yet. Add one above and start at its entry.</Hint>
+    );
   if (stage === 'joints')
-    return roomId && room && quick ? <JointsPage job={job} roomId={roomId} room={room} quick={quick} pieces={pieces} /> : <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>;
+    return roomId && room && quick ? (
+      <JointsPage job={job} roomId={roomId} room={room} quick={quick} pieces={pieces} />
+    ) : (
+      <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>
+    );
   if (file.rooms.length === 0) return <Hint>There is nothing to cut yet. Walk a room first.</Hint>;
   if (stage === 'stock') return <StockPage job={job} live={live} onPiece={onPiece} />;
   if (live.plan) return <SawPage job={job} file={file} plan={live.plan} onPiece={onPiece} />;
-  return live.working || live.latest ? <Hint>The cut plan is being worked out.</Hint> : <StockPage job={job} live={live} onPiece={onPiece} />;
+  return live.working || live.latest ? (
+    <Hint>The cut plan is being worked out.</Hint>
+  ) : (
+    <StockPage job={job} live={live} onPiece={onPiece} />
+  );
 }

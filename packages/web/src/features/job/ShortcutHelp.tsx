@@ -11,7 +11,12 @@ const KEYS: readonly (readonly [string, string])[] = [
 
 export function ShortcutHelp({ opened, onClose }: { opened: boolean; onClose: () => void }) {
   return (
-    <Modal opened={opened} onClose={onClose} title="Keys" closeButtonProps={{ 'aria-label': 'Close the list of keys' }}>
+    <Modal
+      opened={opened}
+      onClose={onClose}
+      title="Keys"
+      closeButtonProps={{ 'aria-label': 'Close the list of keys' }}
+    >
       <Table>
         <Table.Tbody>
           {KEYS.map(([key, what]) => (

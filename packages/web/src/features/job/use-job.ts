@@ -1,13 +1,25 @@
 import { useEffect, useMemo } from 'react';
 import { shallowEqual } from 'react-redux';
-import { jobFileOf, planQuickly, roomOf, type JobFile, type JobRecord, type QuickPlan, type Room } from '@long-miter/core';
+import {
+  jobFileOf,
+  planQuickly,
+  roomOf,
+  type JobFile,
+  type JobRecord,
+  type QuickPlan,
+  type Room,
+} from '@long-miter/core';
 import { useJobQuery } from '../../api/api.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { keptLocally } from '../walk/autosave.ts';
 import { loaded, recovered, type Draft } from '../walk/draft-slice.ts';
 
 /** A job as this person sees it: what the server has, with the edits that are still on their way. */
-export function useJob(jobId: string): { job: JobRecord | undefined; drafts: Readonly<Record<string, Draft>>; missing: boolean } {
+export function useJob(jobId: string): {
+  job: JobRecord | undefined;
+  drafts: Readonly<Record<string, Draft>>;
+  missing: boolean;
+} {
   const { data, error } = useJobQuery(jobId);
   const dispatch = useAppDispatch();
   useEffect(() => {
@@ -22,9 +34,30 @@ export function useJob(jobId: string): { job: JobRecord | undefined; drafts: Rea
   useEffect(() => {
     if (data) dispatch(loaded({ jobId, rooms: data.rooms }));
   }, [dispatch, jobId, data]);
-  const drafts = useAppSelector((state) => Object.fromEntries((data?.rooms ?? []).flatMap((room) => (state.drafts[room.id] ? [[room.id, state.drafts[room.id] as Draft]] : []))), shallowEqual);
+  const drafts = useAppSelector(
+    (state) =>
+      Object.fromEntries(
+        (data?.rooms ?? []).flatMap((room) =>
+          state.drafts[room.id] ? [[room.id, state.drafts[room.id] as Draft]] : [],
+        ),
+      ),
+    shallowEqual,
+  );
   const job = useMemo(
-    () => data && { ...data, rooms: data.rooms.map((room) => (drafts[room.id] ? { ...room, name: drafts[room.id]!.name, survey: drafts[room.id]!.survey, typed: drafts[room.id]!.typed } : room)) },
+    () =>
+      data && {
+        ...data,
+        rooms: data.rooms.map((room) =>
+          drafts[room.id]
+            ? {
+                ...room,
+                name: drafts[room.id]!.name,
+                survey: drafts[room.id]!.survey,
+                typed: drafts[room.id]!.typed,
+              }
+            : room,
+        ),
+      },
     [data, drafts],
   );
   return { job, drafts, missing: error !== undefined };
@@ -42,9 +75,13 @@ export function useRoom(job: JobRecord, roomId: string): Room | undefined {
 /** Joints and pieces of one room, computed anew on every keystroke: no sticks, quick splices. */
 export function useQuickRoom(job: JobRecord, room: Room | undefined): QuickPlan | undefined {
   const { settings, unit, name } = job;
-  const number = 1 + job.rooms.filter((one) => one.survey.walls.length > 0).findIndex((one) => one.id === room?.id);
+  const number =
+    1 + job.rooms.filter((one) => one.survey.walls.length > 0).findIndex((one) => one.id === room?.id);
   return useMemo(
-    () => (room ? planQuickly({ ...jobFileOf({ name, unit, settings, rooms: [] }), rooms: [room] }, number) : undefined),
+    () =>
+      room
+        ? planQuickly({ ...jobFileOf({ name, unit, settings, rooms: [] }), rooms: [room] }, number)
+        : undefined,
     [room, settings, unit, name, number],
   );
 }

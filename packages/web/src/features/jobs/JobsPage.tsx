@@ -1,10 +1,30 @@
-import { ActionIcon, Button, FileButton, Group, Loader, SegmentedControl, Stack, Table, Text, TextInput, Title } from '@mantine/core';
+import {
+  ActionIcon,
+  Button,
+  FileButton,
+  Group,
+  Loader,
+  SegmentedControl,
+  Stack,
+  Table,
+  Text,
+  TextInput,
+  Title,
+} from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { IconPencil, IconTrash, IconUpload } from '@tabler/icons-react';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobSummary, Unit } from '@long-miter/core';
-import { errorOf, useCreateJobMutation, useDeleteJobMutation, useImportJobMutation, useJobsQuery, usePatchJobMutation, useRestoreJobMutation } from '../../api/api.ts';
+import {
+  errorOf,
+  useCreateJobMutation,
+  useDeleteJobMutation,
+  useImportJobMutation,
+  useJobsQuery,
+  usePatchJobMutation,
+  useRestoreJobMutation,
+} from '../../api/api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 
 /** All jobs, and a new one. */
@@ -71,12 +91,27 @@ function NewJob() {
     try {
       value = JSON.parse(await file.text());
     } catch {
-      return void notifications.show({ color: 'red', message: `${file.name} is not a job file: it is not JSON` });
+      return void notifications.show({
+        color: 'red',
+        message: `${file.name} is not a job file: it is not JSON`,
+      });
     }
     const made = await importJob(value);
     if ('data' in made && made.data) return void navigate(`/jobs/${made.data.id}/walk`);
     const { issues, detail } = errorOf(made.error);
-    notifications.show({ color: 'red', autoClose: false, title: `${file.name} was not taken in`, message: issues.length > 0 ? issues.slice(0, 6).map((issue) => `${issue.at}: ${issue.text}`).join('\n') : detail, style: { whiteSpace: 'pre-line' } });
+    notifications.show({
+      color: 'red',
+      autoClose: false,
+      title: `${file.name} was not taken in`,
+      message:
+        issues.length > 0
+          ? issues
+              .slice(0, 6)
+              .map((issue) => `${issue.at}: ${issue.text}`)
+              .join('\n')
+          : detail,
+      style: { whiteSpace: 'pre-line' },
+    });
   };
   return (
     <form onSubmit={(event) => void submit(event)}>
@@ -97,7 +132,7 @@ function NewJob() {
           size="md"
           aria-label="Unit"
           value={unit}
-          onChange={(value) => setUnit(value as Unit)}
+          onChange={(value) => setUnit(value)}
           data={[
             { value: 'in', label: 'inches' },
             { value: 'mm', label: 'mm' },
@@ -127,21 +162,28 @@ function JobRow({ job }: { job: JobSummary }) {
   const rename = async (): Promise<void> => {
     if (name === undefined || name.trim() === job.name) return setName(undefined);
     if (name.trim() === '') return setFault('give the job a name');
-    const answer = await fetch(`/api/jobs/${job.id}`).then((response) => response.json() as Promise<{ version: number }>, () => undefined);
+    const answer = await fetch(`/api/jobs/${job.id}`).then(
+      (response) => response.json() as Promise<{ version: number }>,
+      () => undefined,
+    );
     const done = answer && (await patch({ id: job.id, version: answer.version, name }));
     if (done && 'data' in done) setName(undefined);
     else setFault('the name could not be saved; try again');
   };
   const removeJob = async (): Promise<void> => {
     const gone = await remove(job.id);
-    if ('error' in gone) notifications.show({ color: 'red', message: `${job.name} could not be deleted; try again` });
+    if ('error' in gone)
+      notifications.show({ color: 'red', message: `${job.name} could not be deleted; try again` });
     else undoNotice(`${job.name} is deleted`, async () => void (await restore(job.id)));
   };
   return (
     <Table.Tr>
       <Table.Td>
         {name === undefined ? (
-          <Link to={`/jobs/${job.id}/walk`} style={{ fontWeight: 650, fontSize: '1.08rem', color: 'var(--lm-picked)' }}>
+          <Link
+            to={`/jobs/${job.id}/walk`}
+            style={{ fontWeight: 650, fontSize: '1.08rem', color: 'var(--lm-picked)' }}
+          >
             {job.name}
           </Link>
         ) : (
@@ -168,13 +210,31 @@ function JobRow({ job }: { job: JobSummary }) {
       <Table.Td>
         {job.rooms}, {job.walls}
       </Table.Td>
-      <Table.Td>{new Date(job.updatedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })}</Table.Td>
+      <Table.Td>
+        {new Date(job.updatedAt).toLocaleDateString(undefined, {
+          day: 'numeric',
+          month: 'short',
+          year: 'numeric',
+        })}
+      </Table.Td>
       <Table.Td>
         <Group gap={4} wrap="nowrap" justify="flex-end">
-          <ActionIcon size={38} variant="subtle" color="gray" aria-label={`Rename ${job.name}`} onClick={() => setName(job.name)}>
+          <ActionIcon
+            size={38}
+            variant="subtle"
+            color="gray"
+            aria-label={`Rename ${job.name}`}
+            onClick={() => setName(job.name)}
+          >
             <IconPencil size={18} />
           </ActionIcon>
-          <ActionIcon size={38} variant="subtle" color="gray" aria-label={`Delete ${job.name}`} onClick={() => void removeJob()}>
+          <ActionIcon
+            size={38}
+            variant="subtle"
+            color="gray"
+            aria-label={`Delete ${job.name}`}
+            onClick={() => void removeJob()}
+          >
             <IconTrash size={18} />
           </ActionIcon>
         </Group>

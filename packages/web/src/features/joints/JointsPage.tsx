@@ -1,4 +1,5 @@
 import { Text, Title } from '@mantine/core';
+import { Fragment, useEffect, useRef } from 'react';
 import type { JobRecord, Piece, QuickPlan, Room } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
@@ -24,20 +25,25 @@ export function JointsPage({ job, roomId, room, quick, pieces }: Props) {
   const { wall: selectedWall, piece: selectedPiece } = useAppSelector((state) => state.ui);
   const picked = pieces.find((piece) => piece.id === selectedPiece);
   const wallNumber = (piece: Piece): number => room.walls.findIndex((wall) => wall.id === piece.wall) + 1;
+  const list = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // Picked on the ribbon or the plan: bring its row into sight.
+    list.current?.querySelector('[data-selected]')?.scrollIntoView({ block: 'nearest' });
+  }, [selectedPiece]);
   const roomWatch = quick.watchOuts.filter((one) => one.piece === undefined);
   return (
     <main className="work">
-      <section className="panel" aria-label="Plan" style={{ minHeight: 260, display: 'flex', flexDirection: 'column' }}>
-        <div style={{ flex: 1, minHeight: 240 }}>
-          <PlanDrawing room={room} unit={job.unit} pieces={pieces} selectedWall={selectedWall} selectedPiece={selectedPiece} onWall={(index) => dispatch(wallPicked(index))} />
-        </div>
-        {picked && draft && (
-          <div style={{ borderTop: '1px solid var(--lm-line)', overflowY: 'auto', maxHeight: '62%' }}>
-            <PieceDetails piece={picked} room={room} survey={draft.survey} unit={job.unit} quick={quick} edit={edit} />
-          </div>
-        )}
+      <section className="panel plan" aria-label="Plan">
+        <PlanDrawing
+          room={room}
+          unit={job.unit}
+          pieces={pieces}
+          selectedWall={selectedWall}
+          selectedPiece={selectedPiece}
+          onWall={(index) => dispatch(wallPicked(index))}
+        />
       </section>
-      <section className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
+      <section ref={list} className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
         <Title order={2} size="h4" px={8}>
           {pieces.length} pieces, numbered from the left of the entry
         </Title>
@@ -47,24 +53,47 @@ export function JointsPage({ job, roomId, room, quick, pieces }: Props) {
           </Text>
         )}
         {pieces.map((piece) => (
-          <button
-            key={piece.id}
-            type="button"
-            className="piece-row"
-            data-selected={piece.id === selectedPiece || undefined}
-            aria-pressed={piece.id === selectedPiece}
-            onClick={() => dispatch(piecePicked({ piece: piece.id, wall: wallNumber(piece) - 1 }))}
-          >
-            <b>{piece.label}</b>
-            <span>{partText(piece, wallNumber(piece))}</span>
-            <span style={{ textAlign: 'right', fontWeight: 650 }}>{piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}</span>
-            <span>
-              {JOINT_WORDS[piece.left.joint]} → {JOINT_WORDS[piece.right.joint]}
-            </span>
-            <span style={{ textAlign: 'right', color: 'var(--mantine-color-dimmed)' }} title="order of installation">
-              {piece.order}
-            </span>
-          </button>
+          <Fragment key={piece.id}>
+            <button
+              type="button"
+              className="piece-row"
+              data-selected={piece.id === selectedPiece || undefined}
+              aria-pressed={piece.id === selectedPiece}
+              onClick={() =>
+                dispatch(
+                  piecePicked({
+                    piece: piece.id === selectedPiece ? undefined : piece.id,
+                    wall: wallNumber(piece) - 1,
+                  }),
+                )
+              }
+            >
+              <b>{piece.label}</b>
+              <span>{partText(piece, wallNumber(piece))}</span>
+              <span style={{ textAlign: 'right', fontWeight: 650 }}>
+                {piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}
+              </span>
+              <span>
+                {JOINT_WORDS[piece.left.joint]} → {JOINT_WORDS[piece.right.joint]}
+              </span>
+              <span
+                style={{ textAlign: 'right', color: 'var(--mantine-color-dimmed)' }}
+                title="order of installation"
+              >
+                {piece.order}
+              </span>
+            </button>
+            {piece.id === selectedPiece && draft && (
+              <PieceDetails
+                piece={piece}
+                room={room}
+                survey={draft.survey}
+                unit={job.unit}
+                quick={quick}
+                edit={edit}
+              />
+            )}
+          </Fragment>
         ))}
         {roomWatch.length > 0 && (
           <div style={{ padding: '10px 8px' }}>

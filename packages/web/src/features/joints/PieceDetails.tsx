@@ -1,10 +1,17 @@
-import { Badge, Group, SegmentedControl, Stack, Text, Title } from '@mantine/core';
-import { formatWithUnit, type Piece, type QuickPlan, type Room, type Survey, type Unit } from '@long-miter/core';
+import { Group, SegmentedControl, Stack, Text } from '@mantine/core';
+import {
+  formatWithUnit,
+  type Piece,
+  type QuickPlan,
+  type Room,
+  type Survey,
+  type Unit,
+} from '@long-miter/core';
 import { Figure } from '../../shared/Figure.tsx';
 import { pinJoint } from '../walk/edits.ts';
 import type { SheetEditor } from '../walk/use-sheet.ts';
 import { EndCloseUp } from './EndCloseUp.tsx';
-import { endText, partText, sawText } from './words.ts';
+import { endText, sawText } from './words.ts';
 
 interface Props {
   readonly piece: Piece;
@@ -17,37 +24,48 @@ interface Props {
 
 /** Everything about the selected piece: figures, both ends, the reason for each, and the choice at its corners. */
 export function PieceDetails({ piece, room, survey, unit, quick, edit }: Props) {
-  const wall = room.walls.findIndex((one) => one.id === piece.wall);
   const far = piece.near + piece.left.reach + piece.right.reach;
-  const watch = quick.watchOuts.filter((one) => one.piece === piece.id || (one.wall === piece.wall && one.piece === undefined));
+  const watch = quick.watchOuts.filter(
+    (one) => one.piece === piece.id || (one.wall === piece.wall && one.piece === undefined),
+  );
   return (
-    <Stack gap={8} p={10} aria-label={`Piece ${piece.label}`} role="region">
-      <Group justify="space-between" align="baseline">
-        <Title order={3} size="h3">
-          {piece.label}
-        </Title>
-        <Text c="dimmed">{partText(piece, wall + 1)}</Text>
-        <Badge variant="light" color="gray" size="lg" tt="none">
-          hang as no. {piece.order}
-        </Badge>
-      </Group>
+    <Stack
+      gap={8}
+      p="6px 10px 14px 16px"
+      style={{ borderLeft: '4px solid var(--lm-picked)' }}
+      aria-label={`Piece ${piece.label}`}
+      role="region"
+    >
       <Group gap="xl">
         <div>
-          <Text size="xs" c="dimmed">back (near line)</Text>
-          <Text fw={700} fz={26}><Figure value={piece.near} unit={unit} withUnit /></Text>
+          <Text size="xs" c="dimmed">
+            back (near line)
+          </Text>
+          <Text fw={700} fz={26}>
+            <Figure value={piece.near} unit={unit} withUnit />
+          </Text>
         </div>
         <div>
-          <Text size="xs" c="dimmed">face (far line)</Text>
-          <Text fw={600} fz={20}><Figure value={far} unit={unit} withUnit /></Text>
+          <Text size="xs" c="dimmed">
+            face (far line)
+          </Text>
+          <Text fw={600} fz={20}>
+            <Figure value={far} unit={unit} withUnit />
+          </Text>
         </div>
-        {piece.allowance > 0 && <Text size="sm">of it {formatWithUnit(piece.allowance, unit)} to spring in</Text>}
+        <Text c="dimmed">hung as number {piece.order}</Text>
+        {piece.allowance > 0 && (
+          <Text size="sm">of it {formatWithUnit(piece.allowance, unit)} to spring in</Text>
+        )}
       </Group>
       {(['left', 'right'] as const).map((side) => (
         <Group key={side} gap="md" wrap="nowrap" align="center">
           <EndCloseUp end={piece[side]} side={side} />
           <div>
             <Text fw={650}>{endText(piece[side])}</Text>
-            <Text size="sm" c="dimmed">{sawText(piece[side])}</Text>
+            <Text size="sm" c="dimmed">
+              {sawText(piece[side])}
+            </Text>
           </div>
         </Group>
       ))}
@@ -73,7 +91,8 @@ function CornerChoice({ piece, room, survey, quick, edit }: Omit<Props, 'unit'>)
   const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   const before = (wall + room.walls.length - 1) % room.walls.length;
-  const at = (index: number) => run?.corners.find(({ joint }) => joint.wallIndex === index && joint.angle < 180);
+  const at = (index: number) =>
+    run?.corners.find(({ joint }) => joint.wallIndex === index && joint.angle < 180);
   const choices = [
     { side: 'Left', index: before, met: piece.left.joint === 'scarf' ? undefined : at(before) },
     { side: 'Right', index: wall, met: piece.right.joint === 'scarf' ? undefined : at(wall) },
@@ -94,7 +113,9 @@ function CornerChoice({ piece, room, survey, quick, edit }: Omit<Props, 'unit'>)
             { value: 'through-right', label: `wall ${((index + 1) % room.walls.length) + 1} through` },
             { value: 'miter', label: 'miter' },
           ]}
-          onChange={(value) => edit(pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : (value as 'miter')))}
+          onChange={(value) =>
+            edit(pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : (value)))
+          }
         />
       </Group>
     ),

@@ -15,7 +15,8 @@ export const JOINT_WORDS: Readonly<Record<PlanEnd['joint'], string>> = {
 };
 
 export const endText = (end: PlanEnd): string => {
-  const angle = end.angle === 0 ? 'square' : `${formatAngle(Math.abs(end.angle))} ${endWord(end).split(',')[0]}`;
+  const angle =
+    end.angle === 0 ? 'square' : `${formatAngle(Math.abs(end.angle))} ${endWord(end).split(',')[0]}`;
   return `${JOINT_WORDS[end.joint]}, ${angle}${end.over === undefined ? '' : end.over ? ', lies over' : ', lies under'}`;
 };
 
@@ -28,4 +29,5 @@ export const sawText = (end: PlanEnd): string => {
 };
 
 /** "wall 3" or what else a piece is, for a list within one room. */
-export const partText = (piece: Piece, wallNumber: number): string => (piece.role === 'wall' ? `wall ${wallNumber}` : `${piece.role.replace('-', ' ')}, wall ${wallNumber}`);
+export const partText = (piece: Piece, wallNumber: number): string =>
+  piece.role === 'wall' ? `wall ${wallNumber}` : `${piece.role.replace('-', ' ')}, wall ${wallNumber}`;

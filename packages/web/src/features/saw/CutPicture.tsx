@@ -17,12 +17,23 @@ export function CutPicture({ step }: { step: CutStep }) {
   const shift = Math.max(-150, Math.min(150, sign * band * tanDeg(Math.min(80, saw.miter))));
   const nearX = x;
   const farX = x + shift;
-  const kept = keep === 'left' ? `M0 ${top}L${nearX} ${top}L${farX} ${top + band}L0 ${top + band}Z` : `M${W} ${top}L${nearX} ${top}L${farX} ${top + band}L${W} ${top + band}Z`;
-  const waste = keep === 'left' ? `M${W} ${top}L${nearX} ${top}L${farX} ${top + band}L${W} ${top + band}Z` : `M0 ${top}L${nearX} ${top}L${farX} ${top + band}L0 ${top + band}Z`;
+  const kept =
+    keep === 'left'
+      ? `M0 ${top}L${nearX} ${top}L${farX} ${top + band}L0 ${top + band}Z`
+      : `M${W} ${top}L${nearX} ${top}L${farX} ${top + band}L${W} ${top + band}Z`;
+  const waste =
+    keep === 'left'
+      ? `M${W} ${top}L${nearX} ${top}L${farX} ${top + band}L${W} ${top + band}Z`
+      : `M0 ${top}L${nearX} ${top}L${farX} ${top + band}L0 ${top + band}Z`;
   const ext = 30;
   const slope = shift / band;
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} style={{ width: '100%', maxHeight: 240 }} role="img" aria-label={`Swing ${saw.swing}, keep the ${keep} side`}>
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      style={{ width: '100%', maxHeight: 240 }}
+      role="img"
+      aria-label={`Swing ${saw.swing}, keep the ${keep} side`}
+    >
       <defs>
         <pattern id="waste" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="8" height="8" fill="var(--lm-void)" />
@@ -35,18 +46,50 @@ export function CutPicture({ step }: { step: CutStep }) {
       </text>
       <path d={waste} fill="url(#waste)" stroke="var(--lm-line)" />
       <path d={kept} fill="var(--lm-wood)" stroke="var(--lm-wood-edge)" strokeWidth={2} />
-      <text x={keep === 'left' ? 70 : W - 70} y={top + band / 2 + 7} textAnchor="middle" fontSize={20} fontWeight={700}>
+      <text
+        x={keep === 'left' ? 70 : W - 70}
+        y={top + band / 2 + 7}
+        textAnchor="middle"
+        fontSize={20}
+        fontWeight={700}
+      >
         keep
       </text>
-      <text x={keep === 'left' ? W - 70 : 70} y={top + band / 2 + 7} textAnchor="middle" fontSize={18} style={{ fill: 'var(--mantine-color-dimmed)' }}>
+      <text
+        x={keep === 'left' ? W - 70 : 70}
+        y={top + band / 2 + 7}
+        textAnchor="middle"
+        fontSize={18}
+        style={{ fill: 'var(--mantine-color-dimmed)' }}
+      >
         waste
       </text>
-      <line x1={nearX - slope * 14} y1={top - 14} x2={farX + slope * ext} y2={top + band + ext} stroke="var(--lm-bad)" strokeWidth={3} strokeDasharray="9 5" />
+      <line
+        x1={nearX - slope * 14}
+        y1={top - 14}
+        x2={farX + slope * ext}
+        y2={top + band + ext}
+        stroke="var(--lm-bad)"
+        strokeWidth={3}
+        strokeDasharray="9 5"
+      />
       <circle cx={nearX} cy={top} r={7} fill="var(--lm-picked)" />
-      <text x={farX + slope * ext} y={top + band + ext + 22} textAnchor="middle" fontSize={17} fontWeight={650}>
+      <text
+        x={farX + slope * ext}
+        y={top + band + ext + 22}
+        textAnchor="middle"
+        fontSize={17}
+        fontWeight={650}
+      >
         {saw.swing === 'none' ? 'handle straight' : `handle ${saw.swing}`}
       </text>
-      <text x={nearX + (shift > 0 ? -12 : 12)} y={top - 28} textAnchor={shift > 0 ? 'end' : 'start'} fontSize={15} style={{ fill: 'var(--lm-picked)' }}>
+      <text
+        x={nearX + (shift > 0 ? -12 : 12)}
+        y={top - 28}
+        textAnchor={shift > 0 ? 'end' : 'start'}
+        fontSize={15}
+        style={{ fill: 'var(--lm-picked)' }}
+      >
         mark
       </text>
     </svg>

@@ -8,7 +8,9 @@ export function PrintedList({ file, plan }: { file: JobFile; plan: PlanFile }) {
     <div className="only-print">
       <h1 style={{ fontSize: '16pt' }}>{file.name}: cut list</h1>
       <p>
-        Lengths along the back edge, between the points named. {plan.buy.map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`).join(', ')}; {formatMoney(plan.cost.stock)} of stock.
+        Lengths along the back edge, between the points named.{' '}
+        {plan.buy.map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`).join(', ')};{' '}
+        {formatMoney(plan.cost.stock)} of stock.
       </p>
       <table>
         <thead>
@@ -35,7 +37,11 @@ export function PrintedList({ file, plan }: { file: JobFile; plan: PlanFile }) {
               <td>{line.ends}</td>
               <td>{sawText(line.piece.left)}</td>
               <td>{sawText(line.piece.right)}</td>
-              <td>{line.stick ? `${number.get(line.stick.id)} (${formatWithUnit(line.stick.length, file.unit)})` : '–'}</td>
+              <td>
+                {line.stick
+                  ? `${number.get(line.stick.id)} (${formatWithUnit(line.stick.length, file.unit)})`
+                  : '–'}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -46,7 +46,12 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
           <Title order={2} size="h4">
             Cut list
           </Title>
-          <Button size="compact-md" variant="default" leftSection={<IconPrinter size={18} />} onClick={() => window.print()}>
+          <Button
+            size="compact-md"
+            variant="default"
+            leftSection={<IconPrinter size={18} />}
+            onClick={() => window.print()}
+          >
             Print
           </Button>
         </Group>

@@ -1,16 +1,38 @@
 import { Drawer, NumberInput, Select, SimpleGrid, Stack, Text, TextInput, Title } from '@mantine/core';
-import { completeHouseRules, formatLength, parseLength, parsePosition, type HouseRulesInput, type JobRecord, type Profile, type Saw } from '@long-miter/core';
+import {
+  completeHouseRules,
+  formatLength,
+  parseLength,
+  parsePosition,
+  type HouseRulesInput,
+  type JobRecord,
+  type Profile,
+  type Saw,
+} from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { useSettings } from './use-settings.ts';
 
 /** Profiles, saw and the house rules that base needs. Every figure takes effect at once. */
-export function SetupDrawer({ job, opened, onClose }: { job: JobRecord; opened: boolean; onClose: () => void }) {
+export function SetupDrawer({
+  job,
+  opened,
+  onClose,
+}: {
+  job: JobRecord;
+  opened: boolean;
+  onClose: () => void;
+}) {
   const { save, fault } = useSettings(job);
   const { settings, unit } = job;
   const rules = completeHouseRules(settings.houseRules, unit);
-  const setProfile = (index: number, change: Partial<Profile>): void => save({ ...settings, profiles: settings.profiles.map((one, i) => (i === index ? { ...one, ...change } : one)) });
+  const setProfile = (index: number, change: Partial<Profile>): void =>
+    save({
+      ...settings,
+      profiles: settings.profiles.map((one, i) => (i === index ? { ...one, ...change } : one)),
+    });
   const setSaw = (change: Partial<Saw>): void => save({ ...settings, saw: { ...settings.saw, ...change } });
-  const setRules = (change: Partial<HouseRulesInput>): void => save({ ...settings, houseRules: { ...settings.houseRules, ...change } });
+  const setRules = (change: Partial<HouseRulesInput>): void =>
+    save({ ...settings, houseRules: { ...settings.houseRules, ...change } });
   const size = (label: string, value: number, keep: (value: number) => void, zero = false) => (
     <CommitField
       size="sm"
@@ -25,10 +47,29 @@ export function SetupDrawer({ job, opened, onClose }: { job: JobRecord; opened: 
     />
   );
   const degrees = (label: string, value: number, keep: (value: number) => void, min = 0, max = 90) => (
-    <NumberInput size="sm" label={label} suffix="°" decimalScale={2} min={min} max={max} defaultValue={value} onBlur={(event) => keep(Math.min(max, Math.max(min, Number.parseFloat(event.currentTarget.value) || 0)))} hideControls />
+    <NumberInput
+      size="sm"
+      label={label}
+      suffix="°"
+      decimalScale={2}
+      min={min}
+      max={max}
+      defaultValue={value}
+      onBlur={(event) =>
+        keep(Math.min(max, Math.max(min, Number.parseFloat(event.currentTarget.value) || 0)))
+      }
+      hideControls
+    />
   );
   return (
-    <Drawer opened={opened} onClose={onClose} position="right" size="lg" title={<Text fw={650}>Set-up of this job</Text>} closeButtonProps={{ 'aria-label': 'Close set-up' }}>
+    <Drawer
+      opened={opened}
+      onClose={onClose}
+      position="right"
+      size="lg"
+      title={<Text fw={650}>Set-up of this job</Text>}
+      closeButtonProps={{ 'aria-label': 'Close set-up' }}
+    >
       <Stack gap="lg">
         {fault && (
           <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
@@ -41,10 +82,25 @@ export function SetupDrawer({ job, opened, onClose }: { job: JobRecord; opened: 
           </Title>
           {settings.profiles.map((profile, index) => (
             <SimpleGrid key={profile.id} cols={{ base: 2, sm: 4 }} spacing={8} mb={8}>
-              <TextInput size="sm" label={profile.use} defaultValue={profile.name} onBlur={(event) => event.currentTarget.value.trim() !== '' && setProfile(index, { name: event.currentTarget.value.trim() })} />
+              <TextInput
+                size="sm"
+                label={profile.use}
+                defaultValue={profile.name}
+                onBlur={(event) =>
+                  event.currentTarget.value.trim() !== '' &&
+                  setProfile(index, { name: event.currentTarget.value.trim() })
+                }
+              />
               {size('face', profile.width, (width) => setProfile(index, { width }))}
               {size('thickness', profile.thickness, (thickness) => setProfile(index, { thickness }))}
-              <Select size="sm" label="material" allowDeselect={false} data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']} value={profile.material} onChange={(material) => setProfile(index, { material: material as Profile['material'] })} />
+              <Select
+                size="sm"
+                label="material"
+                allowDeselect={false}
+                data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']}
+                value={profile.material}
+                onChange={(material) => setProfile(index, { material: material as Profile['material'] })}
+              />
             </SimpleGrid>
           ))}
         </div>
@@ -53,13 +109,27 @@ export function SetupDrawer({ job, opened, onClose }: { job: JobRecord; opened: 
             Saw
           </Title>
           <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
-            {degrees('most miter left', settings.saw.maxMiterLeft, (maxMiterLeft) => setSaw({ maxMiterLeft }))}
-            {degrees('most miter right', settings.saw.maxMiterRight, (maxMiterRight) => setSaw({ maxMiterRight }))}
-            {degrees('most bevel', settings.saw.maxBevelLeft, (bevel) => setSaw({ maxBevelLeft: bevel, maxBevelRight: bevel }))}
-            {size('height standing', settings.saw.standingHeight, (standingHeight) => setSaw({ standingHeight }))}
+            {degrees('most miter left', settings.saw.maxMiterLeft, (maxMiterLeft) =>
+              setSaw({ maxMiterLeft }),
+            )}
+            {degrees('most miter right', settings.saw.maxMiterRight, (maxMiterRight) =>
+              setSaw({ maxMiterRight }),
+            )}
+            {degrees('most bevel', settings.saw.maxBevelLeft, (bevel) =>
+              setSaw({ maxBevelLeft: bevel, maxBevelRight: bevel }),
+            )}
+            {size('height standing', settings.saw.standingHeight, (standingHeight) =>
+              setSaw({ standingHeight }),
+            )}
             {size('width lying flat', settings.saw.flatWidth, (flatWidth) => setSaw({ flatWidth }))}
             {size('kerf', settings.saw.kerf, (kerf) => setSaw({ kerf }), true)}
-            {degrees('dial reads more by', settings.saw.calibration ?? 0, (calibration) => setSaw({ calibration }), -10, 10)}
+            {degrees(
+              'dial reads more by',
+              settings.saw.calibration ?? 0,
+              (calibration) => setSaw({ calibration }),
+              -10,
+              10,
+            )}
           </SimpleGrid>
         </div>
         <div>
@@ -72,14 +142,49 @@ export function SetupDrawer({ job, opened, onClose }: { job: JobRecord; opened: 
               label="inside corners of base"
               allowDeselect={false}
               data={['cope', 'miter', 'butt']}
-              value={typeof rules.insideCorner === 'string' ? rules.insideCorner : (rules.insideCorner.base ?? 'cope')}
-              onChange={(value) => setRules({ insideCorner: { ...(typeof settings.houseRules.insideCorner === 'object' ? settings.houseRules.insideCorner : {}), base: value as 'cope' } })}
+              value={
+                typeof rules.insideCorner === 'string'
+                  ? rules.insideCorner
+                  : (rules.insideCorner.base ?? 'cope')
+              }
+              onChange={(value) =>
+                setRules({
+                  insideCorner: {
+                    ...(typeof settings.houseRules.insideCorner === 'object'
+                      ? settings.houseRules.insideCorner
+                      : {}),
+                    base: value as 'cope',
+                  },
+                })
+              }
             />
-            <Select size="sm" label="scarf" allowDeselect={false} data={['45', '30', '22.5', '0']} value={String(rules.scarfAngle)} onChange={(value) => setRules({ scarfAngle: Number(value) as 45 })} />
-            <Select size="sm" label="splices" allowDeselect={false} data={[{ value: 'needed', label: 'only where needed' }, { value: 'saving', label: 'where they save stock' }]} value={rules.splices} onChange={(value) => setRules({ splices: value as 'needed' })} />
+            <Select
+              size="sm"
+              label="scarf"
+              allowDeselect={false}
+              data={['45', '30', '22.5', '0']}
+              value={String(rules.scarfAngle)}
+              onChange={(value) => setRules({ scarfAngle: Number(value) as 45 })}
+            />
+            <Select
+              size="sm"
+              label="splices"
+              allowDeselect={false}
+              data={[
+                { value: 'needed', label: 'only where needed' },
+                { value: 'saving', label: 'where they save stock' },
+              ]}
+              value={rules.splices}
+              onChange={(value) => setRules({ splices: value as 'needed' })}
+            />
             {size('reveal', rules.reveal, (reveal) => setRules({ reveal }), true)}
             {size('trimmed off stick ends', rules.endTrim, (endTrim) => setRules({ endTrim }), true)}
-            {size('splice from a corner', rules.spliceFromCorner, (spliceFromCorner) => setRules({ spliceFromCorner }), true)}
+            {size(
+              'splice from a corner',
+              rules.spliceFromCorner,
+              (spliceFromCorner) => setRules({ spliceFromCorner }),
+              true,
+            )}
           </SimpleGrid>
         </div>
       </Stack>

@@ -1,9 +1,19 @@
 import { useCallback, useState } from 'react';
-import { checkJob, checkShape, jobFileOf, settingsSchema, type JobRecord, type JobSettings } from '@long-miter/core';
+import {
+  checkJob,
+  checkShape,
+  jobFileOf,
+  settingsSchema,
+  type JobRecord,
+  type JobSettings,
+} from '@long-miter/core';
 import { errorOf, usePatchJobMutation } from '../../api/api.ts';
 
 /** Saving a job's settings: checked here first, with the server's word for the rest. */
-export function useSettings(job: JobRecord): { save: (settings: JobSettings) => void; fault: string | undefined } {
+export function useSettings(job: JobRecord): {
+  save: (settings: JobSettings) => void;
+  fault: string | undefined;
+} {
   const [patch] = usePatchJobMutation();
   const [fault, setFault] = useState<string>();
   const save = useCallback(

@@ -1,4 +1,14 @@
-import { formatAngle, formatWithUnit, stickDiagrams, type Piece, type PlanFile, type Profile, type StickDiagram, type StickPiece, type Unit } from '@long-miter/core';
+import {
+  formatAngle,
+  formatWithUnit,
+  stickDiagrams,
+  type Piece,
+  type PlanFile,
+  type Profile,
+  type StickDiagram,
+  type StickPiece,
+  type Unit,
+} from '@long-miter/core';
 import { SvgFigure, Typeset } from '../../shared/Figure.tsx';
 import { useWidth } from '../../shared/use-width.ts';
 
@@ -27,7 +37,17 @@ export function Sticks({ plan, profiles, unit, selectedPiece, onPiece }: Props) 
             {profiles.length > 1 && <h3 style={{ margin: '6px 0 2px', fontSize: '1rem' }}>{profile.name}</h3>}
             {width > 0 &&
               diagrams.map((diagram, index) =>
-                diagram.stick.profile === profile.id ? <Stick key={diagram.stick.id} number={index + 1} diagram={diagram} scale={scale} unit={unit} selectedPiece={selectedPiece} onPiece={onPiece} /> : null,
+                diagram.stick.profile === profile.id ? (
+                  <Stick
+                    key={diagram.stick.id}
+                    number={index + 1}
+                    diagram={diagram}
+                    scale={scale}
+                    unit={unit}
+                    selectedPiece={selectedPiece}
+                    onPiece={onPiece}
+                  />
+                ) : null,
               )}
           </div>
         ))}
@@ -48,25 +68,65 @@ function Stick({ number, diagram, scale, unit, selectedPiece, onPiece }: StickPr
   const { stick } = diagram;
   return (
     <div style={{ marginBottom: 4 }}>
-      <div style={{ display: 'flex', justifyContent: 'space-between', width: Math.max(230, stick.length * scale), fontSize: '0.86rem' }}>
+      <div
+        style={{
+          display: 'flex',
+          justifyContent: 'space-between',
+          width: Math.max(300, stick.length * scale),
+          fontSize: '0.86rem',
+          whiteSpace: 'nowrap',
+        }}
+      >
         <span>
-          <b>Stick {number}</b> · <Typeset text={formatWithUnit(stick.length, unit)} /> {stick.source === 'rack' ? 'from the rack' : ''}
+          <b>Stick {number}</b> · <Typeset text={formatWithUnit(stick.length, unit)} />{' '}
+          {stick.source === 'rack' ? 'from the rack' : ''}
         </span>
         <span style={{ color: 'var(--mantine-color-dimmed)' }}>
           left over <Typeset text={formatWithUnit(stick.leftover, unit)} />
         </span>
       </div>
-      <svg width={stick.length * scale + 2} height={BAND + 16} role="img" aria-label={`Stick ${number}, ${formatWithUnit(stick.length, unit)}, ${diagram.pieces.length} pieces`}>
-        <rect x={1} y={1} width={stick.length * scale} height={BAND} fill="var(--lm-void)" stroke="var(--lm-line)" />
+      <svg
+        width={stick.length * scale + 2}
+        height={BAND + 16}
+        role="img"
+        aria-label={`Stick ${number}, ${formatWithUnit(stick.length, unit)}, ${diagram.pieces.length} pieces`}
+      >
+        <rect
+          x={1}
+          y={1}
+          width={stick.length * scale}
+          height={BAND}
+          fill="var(--lm-void)"
+          stroke="var(--lm-line)"
+        />
         {diagram.pieces.map((one) => (
-          <StickBlank key={one.piece.id} one={one} scale={scale} unit={unit} picked={one.piece.id === selectedPiece} onPick={() => onPiece(one.piece)} />
+          <StickBlank
+            key={one.piece.id}
+            one={one}
+            scale={scale}
+            unit={unit}
+            picked={one.piece.id === selectedPiece}
+            onPick={() => onPiece(one.piece)}
+          />
         ))}
       </svg>
     </div>
   );
 }
 
-function StickBlank({ one, scale, unit, picked, onPick }: { one: StickPiece; scale: number; unit: Unit; picked: boolean; onPick: () => void }) {
+function StickBlank({
+  one,
+  scale,
+  unit,
+  picked,
+  onPick,
+}: {
+  one: StickPiece;
+  scale: number;
+  unit: Unit;
+  picked: boolean;
+  onPick: () => void;
+}) {
   const x = (at: number): number => 1 + at * scale;
   const mid = (x(one.nearFrom) + x(one.nearTo)) / 2;
   const wide = x(one.nearTo) - x(one.nearFrom);
@@ -93,10 +153,21 @@ function StickBlank({ one, scale, unit, picked, onPick }: { one: StickPiece; sca
       )}
       {wide > 90 && (
         <>
-          <text x={x(one.nearFrom) + 3} y={BAND + 14} fontSize={11.5} style={{ fill: 'var(--mantine-color-dimmed)' }}>
+          <text
+            x={x(one.nearFrom) + 3}
+            y={BAND + 14}
+            fontSize={11.5}
+            style={{ fill: 'var(--mantine-color-dimmed)' }}
+          >
             {angle(one.piece.left.angle)}
           </text>
-          <text x={x(one.nearTo) - 3} y={BAND + 14} fontSize={11.5} textAnchor="end" style={{ fill: 'var(--mantine-color-dimmed)' }}>
+          <text
+            x={x(one.nearTo) - 3}
+            y={BAND + 14}
+            fontSize={11.5}
+            textAnchor="end"
+            style={{ fill: 'var(--mantine-color-dimmed)' }}
+          >
             {angle(one.piece.right.angle)}
           </text>
         </>

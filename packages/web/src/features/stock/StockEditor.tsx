@@ -1,7 +1,13 @@
 import { ActionIcon, Button, Group, NumberInput, Select, Table, Text, TextInput } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
-import { formatLength, parseLength, type JobRecord, type JobSettings, type StockItem } from '@long-miter/core';
+import {
+  formatLength,
+  parseLength,
+  type JobRecord,
+  type JobSettings,
+  type StockItem,
+} from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { useSettings } from '../setup/use-settings.ts';
 
@@ -10,7 +16,8 @@ export function StockEditor({ job }: { job: JobRecord }) {
   const { save, fault } = useSettings(job);
   const { settings, unit } = job;
   const setStock = (stock: JobSettings['stock']): void => save({ ...settings, stock });
-  const change = (index: number, next: StockItem): void => setStock(settings.stock.map((item, i) => (i === index ? next : item)));
+  const change = (index: number, next: StockItem): void =>
+    setStock(settings.stock.map((item, i) => (i === index ? next : item)));
   const many = new Set(settings.stock.map((item) => item.profile)).size > 1;
   const names = new Map(settings.profiles.map((profile) => [profile.id, profile.name]));
   return (
@@ -43,7 +50,18 @@ export function StockEditor({ job }: { job: JobRecord }) {
                 />
               </Table.Td>
               <Table.Td>
-                <NumberInput size="sm" aria-label={`Price of stock ${index + 1}`} hideControls decimalScale={2} fixedDecimalScale min={0} value={item.price} onBlur={(event) => change(index, { ...item, price: Math.max(0, Number(event.currentTarget.value) || 0) })} />
+                <NumberInput
+                  size="sm"
+                  aria-label={`Price of stock ${index + 1}`}
+                  hideControls
+                  decimalScale={2}
+                  fixedDecimalScale
+                  min={0}
+                  value={item.price}
+                  onBlur={(event) =>
+                    change(index, { ...item, price: Math.max(0, Number(event.currentTarget.value) || 0) })
+                  }
+                />
               </Table.Td>
               <Table.Td>
                 <TextInput
@@ -61,7 +79,13 @@ export function StockEditor({ job }: { job: JobRecord }) {
                 />
               </Table.Td>
               <Table.Td>
-                <ActionIcon size={34} variant="subtle" color="gray" aria-label={`Remove stock ${index + 1}`} onClick={() => setStock(settings.stock.filter((_, i) => i !== index))}>
+                <ActionIcon
+                  size={34}
+                  variant="subtle"
+                  color="gray"
+                  aria-label={`Remove stock ${index + 1}`}
+                  onClick={() => setStock(settings.stock.filter((_, i) => i !== index))}
+                >
                   <IconTrash size={17} />
                 </ActionIcon>
               </Table.Td>
@@ -74,7 +98,16 @@ export function StockEditor({ job }: { job: JobRecord }) {
           {fault}
         </Text>
       )}
-      <AddStock job={job} onAdd={(item) => setStock([...settings.stock, item].sort((a, b) => a.profile.localeCompare(b.profile) || a.length - b.length))} />
+      <AddStock
+        job={job}
+        onAdd={(item) =>
+          setStock(
+            [...settings.stock, item].sort(
+              (a, b) => a.profile.localeCompare(b.profile) || a.length - b.length,
+            ),
+          )
+        }
+      />
     </div>
   );
 }
@@ -97,9 +130,34 @@ function AddStock({ job, onAdd }: { job: JobRecord; onAdd: (item: StockItem) => 
   };
   return (
     <Group gap={6} mt={6} align="flex-start" wrap="nowrap">
-      <Select size="sm" aria-label="Profile of the new stock" data={job.settings.profiles.map((one) => ({ value: one.id, label: one.name }))} value={profile} onChange={setProfile} allowDeselect={false} />
-      <TextInput size="sm" aria-label="Length of the new stock" placeholder="length" value={length} error={fault.length} onChange={(event) => setLength(event.currentTarget.value)} onKeyDown={(event) => event.key === 'Enter' && add()} />
-      <NumberInput size="sm" aria-label="Price of the new stock" placeholder="price" hideControls decimalScale={2} value={price} error={fault.price} onChange={setPrice} onKeyDown={(event) => event.key === 'Enter' && add()} />
+      <Select
+        size="sm"
+        aria-label="Profile of the new stock"
+        data={job.settings.profiles.map((one) => ({ value: one.id, label: one.name }))}
+        value={profile}
+        onChange={setProfile}
+        allowDeselect={false}
+      />
+      <TextInput
+        size="sm"
+        aria-label="Length of the new stock"
+        placeholder="length"
+        value={length}
+        error={fault.length}
+        onChange={(event) => setLength(event.currentTarget.value)}
+        onKeyDown={(event) => event.key === 'Enter' && add()}
+      />
+      <NumberInput
+        size="sm"
+        aria-label="Price of the new stock"
+        placeholder="price"
+        hideControls
+        decimalScale={2}
+        value={price}
+        error={fault.price}
+        onChange={setPrice}
+        onKeyDown={(event) => event.key === 'Enter' && add()}
+      />
       <Button size="sm" variant="default" style={{ flexShrink: 0 }} onClick={add}>
         Add length
       </Button>

@@ -20,7 +20,11 @@ export function StockPage({ job, live, onPiece }: Props) {
   const shown = plan ?? latest;
   return (
     <main className="work" style={{ gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}>
-      <section className="panel scroll" aria-label="Sticks" style={{ padding: '8px 12px', opacity: plan ? 1 : 0.6 }}>
+      <section
+        className="panel scroll"
+        aria-label="Sticks"
+        style={{ padding: '8px 12px', opacity: plan ? 1 : 0.6 }}
+      >
         <Group justify="space-between" align="baseline">
           <Title order={2} size="h4">
             Sticks
@@ -29,7 +33,17 @@ export function StockPage({ job, live, onPiece }: Props) {
             back edge on top, to scale
           </Text>
         </Group>
-        {shown ? <Sticks plan={shown} profiles={job.settings.profiles} unit={job.unit} selectedPiece={selectedPiece} onPiece={onPiece} /> : <Text c="dimmed">The sticks appear here with the first cut plan.</Text>}
+        {shown ? (
+          <Sticks
+            plan={shown}
+            profiles={job.settings.profiles}
+            unit={job.unit}
+            selectedPiece={selectedPiece}
+            onPiece={onPiece}
+          />
+        ) : (
+          <Text c="dimmed">The sticks appear here with the first cut plan.</Text>
+        )}
       </section>
       <section className="panel scroll" aria-label="Stock and cost" style={{ padding: '8px 12px' }}>
         {working && <Working job={job} onCancel={cancel} />}

@@ -70,8 +70,8 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
           : `No plan can cost less than ${formatMoney(summary.lowerBound)}; this one is at most ${formatMoney(gap)} above the best.`}
       </Text>
       <Text size="sm" c="dimmed">
-        {summary.sticks} sticks, {summary.bought} of them bought · waste {(summary.waste * 100).toFixed(1)} % of{' '}
-        <Typeset text={formatWithUnit(summary.stockLength, job.unit)} />
+        {summary.sticks} sticks, {summary.bought} of them bought · waste {(summary.waste * 100).toFixed(1)} %
+        of <Typeset text={formatWithUnit(summary.stockLength, job.unit)} />
       </Text>
     </div>
   );
@@ -89,7 +89,8 @@ export function Working({ job, onCancel }: { job: JobRecord; onCancel: () => voi
           <Text fw={600}>Looking for the best cut plan</Text>
           {Object.entries(progress).map(([profile, one]) => (
             <Text key={profile} size="sm" c="dimmed">
-              {names.get(profile)}: best {formatMoney(one.cost / 100)}, cannot be below {formatMoney(one.lowerBound / 100)}
+              {names.get(profile)}: best {formatMoney(one.cost / 100)}, cannot be below{' '}
+              {formatMoney(one.lowerBound / 100)}
             </Text>
           ))}
         </div>

@@ -11,18 +11,40 @@ export interface PlanState {
   readonly progress: Readonly<Record<string, CutProgress>>;
 }
 
-const initialState: PlanState = { key: undefined, plan: undefined, issues: [], working: undefined, progress: {} };
+const initialState: PlanState = {
+  key: undefined,
+  plan: undefined,
+  issues: [],
+  working: undefined,
+  progress: {},
+};
 
 export const planSlice = createSlice({
   name: 'plan',
   initialState,
   reducers: {
-    planStarted: (state, { payload }: PayloadAction<string>) => ({ ...state, working: payload, progress: {} }),
+    planStarted: (state, { payload }: PayloadAction<string>) => ({
+      ...state,
+      working: payload,
+      progress: {},
+    }),
     planProgressed(state, { payload }: PayloadAction<{ profile: string; progress: CutProgress }>) {
       state.progress[payload.profile] = payload.progress;
     },
-    planned: (_state, { payload }: PayloadAction<{ key: string; plan: PlanFile }>) => ({ key: payload.key, plan: payload.plan, issues: [], working: undefined, progress: {} }),
-    planRefused: (_state, { payload }: PayloadAction<{ key: string; issues: readonly Issue[] }>) => ({ key: payload.key, plan: undefined, issues: payload.issues, working: undefined, progress: {} }),
+    planned: (_state, { payload }: PayloadAction<{ key: string; plan: PlanFile }>) => ({
+      key: payload.key,
+      plan: payload.plan,
+      issues: [],
+      working: undefined,
+      progress: {},
+    }),
+    planRefused: (_state, { payload }: PayloadAction<{ key: string; issues: readonly Issue[] }>) => ({
+      key: payload.key,
+      plan: undefined,
+      issues: payload.issues,
+      working: undefined,
+      progress: {},
+    }),
     planCancelled: (state) => ({ ...state, working: undefined, progress: {} }),
   },
 });

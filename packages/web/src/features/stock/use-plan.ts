@@ -40,10 +40,22 @@ export function usePlan(file: JobFile): LivePlan {
         if (data.kind === 'progress') dispatch(planProgressed(data));
         else {
           own.terminate();
-          dispatch(data.kind === 'plan' ? planned({ key, plan: data.plan }) : planRefused({ key, issues: data.issues }));
+          dispatch(
+            data.kind === 'plan'
+              ? planned({ key, plan: data.plan })
+              : planRefused({ key, issues: data.issues }),
+          );
         }
       };
-      own.onerror = () => dispatch(planRefused({ key, issues: [{ at: '', text: 'the optimiser stopped unexpectedly; change something or load the page again' }] }));
+      own.onerror = () =>
+        dispatch(
+          planRefused({
+            key,
+            issues: [
+              { at: '', text: 'the optimiser stopped unexpectedly; change something or load the page again' },
+            ],
+          }),
+        );
       const request: PlanRequest = { job: file, seconds: SECONDS };
       own.postMessage(request);
     }, PAUSE);

@@ -3,10 +3,16 @@ import { closeRoom, formatWithUnit, type Room, type Unit } from '@long-miter/cor
 
 /** Whether the figures close, and what most likely does not fit when they don't. */
 export function ClosureLine({ room, unit }: { room: Room; unit: Unit }) {
-  if (!room.closed) return <Text size="sm" c="dimmed">Open chain: it has nothing to close.</Text>;
+  if (!room.closed)
+    return (
+      <Text size="sm" c="dimmed">
+        Open chain: it has nothing to close.
+      </Text>
+    );
   const closure = closeRoom(room);
   if (!closure) return null;
   const assumed = room.walls.filter((wall) => wall.corner?.reading.as === 'assumed').length;
+  const hair = unit === 'in' ? 1 / 16 : 1;
   const share = closure.gap > 0 ? Math.round(closure.perimeter / closure.gap) : Infinity;
   const suspects = (closure.suspect ?? []).map((one) => {
     const index = room.walls.findIndex((wall) => wall.id === (one.wall ?? one.corner));
@@ -17,9 +23,16 @@ export function ClosureLine({ room, unit }: { room: Room; unit: Unit }) {
   });
   return (
     <Text size="sm" role="status">
-      {closure.gap < 1e-6 ? 'The figures close exactly.' : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${share}), angles by ${closure.angleGap.toFixed(2)}°.`}
+      {closure.gap < hair
+        ? `The figures close within ${formatWithUnit(hair, unit)}.`
+        : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${share}), angles by ${closure.angleGap.toFixed(2)}°.`}
       {suspects.length > 0 && <b style={{ color: 'var(--lm-bad)' }}> Check: {suspects.join(', or ')}.</b>}
-      {assumed > 0 && <span style={{ color: 'var(--lm-assumed)' }}> {assumed === 1 ? '1 corner is' : `${assumed} corners are`} still assumed 90.</span>}
+      {assumed > 0 && (
+        <span style={{ color: 'var(--lm-assumed)' }}>
+          {' '}
+          {assumed === 1 ? '1 corner is' : `${assumed} corners are`} still assumed 90.
+        </span>
+      )}
     </Text>
   );
 }

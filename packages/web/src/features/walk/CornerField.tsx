@@ -36,13 +36,15 @@ export function CornerField({ number, unit, corner, typed, onReading, onFocus }:
         placeholder={assumed ? '90 ?' : ''}
         text={assumed ? '' : (typed ?? textOf(corner.reading))}
         onFocus={onFocus}
-        onCommit={(text) => (text.trim() === '' ? take('', 'assumed') : take(text, kind === 'assumed' ? 'wall-angle' : kind))}
+        onCommit={(text) =>
+          text.trim() === '' ? take('', 'assumed') : take(text, kind === 'assumed' ? 'wall-angle' : kind)
+        }
       />
       <div className="more">
         <Select
           size="xs"
           aria-label={`How corner ${number} was read`}
-          data={READING_KINDS as unknown as { value: string; label: string }[]}
+          data={READING_KINDS}
           value={kind}
           allowDeselect={false}
           comboboxProps={{ width: 220 }}
@@ -53,7 +55,11 @@ export function CornerField({ number, unit, corner, typed, onReading, onFocus }:
           }}
         />
         <Text size="xs" c={assumed ? 'var(--lm-assumed)' : 'dimmed'} mt={2}>
-          {chosen !== undefined && chosen !== stored ? 'write the figure' : assumed ? '90° assumed, not measured' : derivedText(corner)}
+          {chosen !== undefined && chosen !== stored
+            ? 'write the figure'
+            : assumed
+              ? '90° assumed, not measured'
+              : derivedText(corner)}
         </Text>
       </div>
     </>

@@ -15,7 +15,17 @@ interface Props {
 }
 
 /** A field for one length: takes what people write, keeps it as typed. */
-export function LengthField({ label, unit, value, typed, position = false, onLength, onFocus, showLabel = false, walk = false }: Props) {
+export function LengthField({
+  label,
+  unit,
+  value,
+  typed,
+  position = false,
+  onLength,
+  onFocus,
+  showLabel = false,
+  walk = false,
+}: Props) {
   const read = position ? parsePosition : (text: string) => parseLength(text, unit);
   return (
     <CommitField

@@ -5,7 +5,17 @@ import { addWall } from './edits.ts';
 import type { SheetEditor } from './use-sheet.ts';
 
 /** The field one types in while walking: Enter puts the wall in and waits for the next one. */
-export function NextWall({ survey, typed, unit, edit }: { survey: Survey; typed: Typed; unit: Unit; edit: SheetEditor['edit'] }) {
+export function NextWall({
+  survey,
+  typed,
+  unit,
+  edit,
+}: {
+  survey: Survey;
+  typed: Typed;
+  unit: Unit;
+  edit: SheetEditor['edit'];
+}) {
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string>();
   const number = survey.walls.length + 1;
@@ -13,7 +23,9 @@ export function NextWall({ survey, typed, unit, edit }: { survey: Survey; typed:
     const read = parseLength(text, unit);
     if (!read.ok) return setFault(read.issues[0].text);
     const next = addWall(survey, read.value.value);
-    const issue = edit(next.survey, { typed: { ...typed, [`/walls/${next.id}/length`]: read.value.typed } })[0];
+    const issue = edit(next.survey, {
+      typed: { ...typed, [`/walls/${next.id}/length`]: read.value.typed },
+    })[0];
     setFault(issue?.text);
     if (!issue) setText('');
   };
@@ -27,7 +39,13 @@ export function NextWall({ survey, typed, unit, edit }: { survey: Survey; typed:
         autoFocus={number === 1}
         autoComplete="off"
         aria-label={`Length of wall ${number}, the next one`}
-        placeholder={number === 1 ? (unit === 'in' ? 'first wall, from the entry to the right: 142 3/8, 11’ 10 3/8, 3617 mm' : 'first wall, from the entry to the right: 3617, 3.617 m') : `wall ${number}: length, then Enter`}
+        placeholder={
+          number === 1
+            ? unit === 'in'
+              ? 'first wall, from the entry to the right: 142 3/8, 11’ 10 3/8, 3617 mm'
+              : 'first wall, from the entry to the right: 3617, 3.617 m'
+            : `wall ${number}: length, then Enter`
+        }
         value={text}
         error={fault}
         onChange={(event) => {

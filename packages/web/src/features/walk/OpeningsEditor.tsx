@@ -1,7 +1,14 @@
 import { ActionIcon, Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
 import { IconDoorEnter, IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
-import { parseLength, parsePosition, type JobRecord, type Opening, type Survey, type Typed } from '@long-miter/core';
+import {
+  parseLength,
+  parsePosition,
+  type JobRecord,
+  type Opening,
+  type Survey,
+  type Typed,
+} from '@long-miter/core';
 import { addOpening, changeOpening, removeOpening, setEntry } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
 import type { SheetEditor } from './use-sheet.ts';
@@ -25,7 +32,9 @@ interface Props {
 /** Doors, windows and other openings of the selected wall, and a form for the next one. */
 export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
   const wall = survey.walls[index]!;
-  const casings = job.settings.profiles.filter((profile) => profile.use === 'casing').map((profile) => ({ value: profile.id, label: profile.name }));
+  const casings = job.settings.profiles
+    .filter((profile) => profile.use === 'casing')
+    .map((profile) => ({ value: profile.id, label: profile.name }));
   const figure = (opening: Opening, key: 'at' | 'width' | 'headHeight' | 'sillHeight', label: string) => {
     const at = `/openings/${opening.id}/${key}`;
     return (
@@ -36,31 +45,74 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
         position={key === 'at' || key === 'sillHeight'}
         value={opening[key] ?? 0}
         typed={typed[at]}
-        onLength={(value, text) => edit(changeOpening(survey, index, opening.id, { [key]: value }), { typed: { ...typed, [at]: text }, field: at })}
+        onLength={(value, text) =>
+          edit(changeOpening(survey, index, opening.id, { [key]: value }), {
+            typed: { ...typed, [at]: text },
+            field: at,
+          })
+        }
       />
     );
   };
   return (
     <Stack gap={8} p="6px 8px 10px 40px">
       {(wall.openings ?? []).map((opening) => {
-        const isEntry = survey.entry?.wall === wall.id && survey.entry.at > opening.at && survey.entry.at < opening.at + opening.width;
+        const isEntry =
+          survey.entry?.wall === wall.id &&
+          survey.entry.at > opening.at &&
+          survey.entry.at < opening.at + opening.width;
         return (
-          <Group key={opening.id} gap={6} align="flex-end" wrap="nowrap" aria-label={`Opening ${opening.id}`}>
-            <Select size="sm" w={112} label={`Opening ${opening.id}`} data={KINDS} value={opening.kind} allowDeselect={false} onChange={(kind) => edit(changeOpening(survey, index, opening.id, { kind: kind as Opening['kind'] }))} />
-            {figure(opening, 'at', 'from left')}
-            {figure(opening, 'width', 'clear width')}
-            {figure(opening, 'headHeight', 'head height')}
-            {opening.kind === 'window' && figure(opening, 'sillHeight', 'sill')}
-            <Select size="sm" w={120} label="casing" placeholder="none" clearable data={casings} value={opening.casing ?? null} onChange={(casing) => edit(changeOpening(survey, index, opening.id, { casing }))} />
-            {opening.kind !== 'window' && (
-              <ActionIcon size={36} variant={isEntry ? 'filled' : 'default'} aria-pressed={isEntry} aria-label="Come in here" title={isEntry ? 'You come in here' : 'Come in here'} onClick={() => edit(setEntry(survey, index, opening))}>
-                <IconDoorEnter size={20} />
+          <div key={opening.id} role="group" aria-label={`Opening ${opening.id}`}>
+            <Group gap={6} align="flex-end" wrap="nowrap" mb={4}>
+              <Select
+                size="sm"
+                style={{ flex: 1 }}
+                aria-label={`Kind of opening ${opening.id}`}
+                data={KINDS}
+                value={opening.kind}
+                allowDeselect={false}
+                onChange={(kind) =>
+                  edit(changeOpening(survey, index, opening.id, { kind: kind as Opening['kind'] }))
+                }
+              />
+              <Select
+                size="sm"
+                style={{ flex: 1 }}
+                aria-label={`Casing of opening ${opening.id}`}
+                placeholder="no casing"
+                clearable
+                data={casings}
+                value={opening.casing ?? null}
+                onChange={(casing) => edit(changeOpening(survey, index, opening.id, { casing }))}
+              />
+              {opening.kind !== 'window' && (
+                <ActionIcon
+                  size={36}
+                  variant={isEntry ? 'filled' : 'default'}
+                  aria-pressed={isEntry}
+                  aria-label="Come in here"
+                  title={isEntry ? 'You come in here' : 'Come in here'}
+                  onClick={() => edit(setEntry(survey, index, opening))}
+                >
+                  <IconDoorEnter size={20} />
+                </ActionIcon>
+              )}
+              <ActionIcon
+                size={36}
+                variant="default"
+                aria-label={`Remove opening ${opening.id}`}
+                onClick={() => edit(removeOpening(survey, index, opening.id))}
+              >
+                <IconTrash size={18} />
               </ActionIcon>
-            )}
-            <ActionIcon size={36} variant="default" aria-label={`Remove opening ${opening.id}`} onClick={() => edit(removeOpening(survey, index, opening.id))}>
-              <IconTrash size={18} />
-            </ActionIcon>
-          </Group>
+            </Group>
+            <Group gap={6} align="flex-start" wrap="nowrap">
+              {figure(opening, 'at', 'from left')}
+              {figure(opening, 'width', 'clear width')}
+              {figure(opening, 'headHeight', 'head height')}
+              {opening.kind === 'window' && figure(opening, 'sillHeight', 'sill')}
+            </Group>
+          </div>
         );
       })}
       <NewOpening job={job} survey={survey} index={index} edit={edit} casing={casings[0]?.value} />
@@ -71,9 +123,16 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
 const EMPTY = { at: '', width: '', head: '', sill: '' };
 
 /** Adds an opening once its figures are good; keeps what was typed until then. */
-function NewOpening({ job, survey, index, edit, casing }: Pick<Props, 'job' | 'survey' | 'index' | 'edit'> & { casing: string | undefined }) {
+function NewOpening({
+  job,
+  survey,
+  index,
+  edit,
+  casing,
+}: Pick<Props, 'job' | 'survey' | 'index' | 'edit'> & { casing: string | undefined }) {
   const { unit } = job;
-  const usual = unit === 'in' ? { width: '32', head: '80 1/2', sill: '30' } : { width: '762', head: '1981', sill: '800' };
+  const usual =
+    unit === 'in' ? { width: '32', head: '80 1/2', sill: '30' } : { width: '762', head: '1981', sill: '800' };
   const [kind, setKind] = useState<Opening['kind']>('door');
   const [texts, setTexts] = useState({ ...EMPTY, ...usual });
   const [faults, setFaults] = useState<Partial<Record<keyof typeof EMPTY, string>>>({});
@@ -90,20 +149,41 @@ function NewOpening({ job, survey, index, edit, casing }: Pick<Props, 'job' | 's
     if (sill && !sill.ok) found.sill = sill.issues[0].text;
     if (at.ok && width.ok && head.ok && (!sill || sill.ok)) {
       const issue = edit(
-        addOpening(survey, index, { kind, at: at.value.value, width: width.value.value, headHeight: head.value.value, ...(sill?.ok ? { sillHeight: sill.value.value } : {}), casing: kind === 'drywall' ? null : (casing ?? null) }),
+        addOpening(survey, index, {
+          kind,
+          at: at.value.value,
+          width: width.value.value,
+          headHeight: head.value.value,
+          ...(sill?.ok ? { sillHeight: sill.value.value } : {}),
+          casing: kind === 'drywall' ? null : (casing ?? null),
+        }),
       )[0];
       if (!issue) {
         setTexts({ ...EMPTY, ...usual });
         setFaults({});
         return;
       }
-      const field = issue.at.endsWith('/width') ? 'width' : issue.at.endsWith('/sillHeight') ? 'sill' : issue.at.endsWith('/headHeight') ? 'head' : 'at';
+      const field = issue.at.endsWith('/width')
+        ? 'width'
+        : issue.at.endsWith('/sillHeight')
+          ? 'sill'
+          : issue.at.endsWith('/headHeight')
+            ? 'head'
+            : 'at';
       found[field] = issue.text;
     }
     setFaults(found);
   };
   const field = (key: keyof typeof EMPTY, label: string) => (
-    <TextInput size="sm" label={label} autoComplete="off" value={texts[key]} error={faults[key]} onChange={(event) => setTexts({ ...texts, [key]: event.currentTarget.value })} onKeyDown={(event) => event.key === 'Enter' && add()} />
+    <TextInput
+      size="sm"
+      label={label}
+      autoComplete="off"
+      value={texts[key]}
+      error={faults[key]}
+      onChange={(event) => setTexts({ ...texts, [key]: event.currentTarget.value })}
+      onKeyDown={(event) => event.key === 'Enter' && add()}
+    />
   );
   return (
     <div>
@@ -111,7 +191,15 @@ function NewOpening({ job, survey, index, edit, casing }: Pick<Props, 'job' | 's
         New opening: from the wall’s left corner to the left jamb
       </Text>
       <Group gap={6} align="flex-start" wrap="nowrap">
-        <Select size="sm" w={112} label="kind" data={KINDS} value={kind} allowDeselect={false} onChange={(value) => setKind(value as Opening['kind'])} />
+        <Select
+          size="sm"
+          miw={120}
+          label="kind"
+          data={KINDS}
+          value={kind}
+          allowDeselect={false}
+          onChange={(value) => setKind(value as Opening['kind'])}
+        />
         {field('at', 'from left')}
         {field('width', 'clear width')}
         {field('head', 'head height')}

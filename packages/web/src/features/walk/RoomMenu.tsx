@@ -17,7 +17,8 @@ export function RoomMenu({ job, roomId }: { job: JobRecord; roomId: string }) {
   const name = job.rooms.find((room) => room.id === roomId)?.name ?? 'the room';
   const removeRoom = async (): Promise<void> => {
     const gone = await remove({ job: job.id, id: roomId });
-    if ('error' in gone) return void notifications.show({ color: 'red', message: `${name} could not be deleted; try again` });
+    if ('error' in gone)
+      return void notifications.show({ color: 'red', message: `${name} could not be deleted; try again` });
     const other = job.rooms.find((room) => room.id !== roomId);
     void navigate(`/jobs/${job.id}/walk${other ? `/${other.id}` : ''}`);
     dispatch(forgotten(roomId));

@@ -5,14 +5,28 @@ import { LengthField } from './LengthField.tsx';
 import type { SheetEditor } from './use-sheet.ts';
 
 /** Studs of a wall by the first one and their spacing. */
-export function StudsEditor({ job, survey, typed, index, edit }: { job: JobRecord; survey: Survey; typed: Typed; index: number; edit: SheetEditor['edit'] }) {
+export function StudsEditor({
+  job,
+  survey,
+  typed,
+  index,
+  edit,
+}: {
+  job: JobRecord;
+  survey: Survey;
+  typed: Typed;
+  index: number;
+  edit: SheetEditor['edit'];
+}) {
   const wall = survey.walls[index]!;
   const usual = job.unit === 'in' ? { first: 8, spacing: 16 } : { first: 200, spacing: 400 };
   if (!wall.studs || 'at' in wall.studs)
     return (
       <Group pl={40} pb={6}>
         <Button size="compact-sm" variant="default" onClick={() => edit(setStuds(survey, index, usual))}>
-          {wall.studs ? `${wall.studs.at.length} studs recorded one by one; record by spacing instead` : 'Record studs'}
+          {wall.studs
+            ? `${wall.studs.at.length} studs recorded one by one; record by spacing instead`
+            : 'Record studs'}
         </Button>
       </Group>
     );
@@ -20,7 +34,20 @@ export function StudsEditor({ job, survey, typed, index, edit }: { job: JobRecor
   const field = (key: 'first' | 'spacing', label: string) => {
     const at = `/walls/${wall.id}/studs/${key}`;
     return (
-      <LengthField label={label} showLabel unit={job.unit} position={key === 'first'} value={studs[key]} typed={typed[at]} onLength={(value, text) => edit(setStuds(survey, index, { ...studs, [key]: value }), { typed: { ...typed, [at]: text }, field: at })} />
+      <LengthField
+        label={label}
+        showLabel
+        unit={job.unit}
+        position={key === 'first'}
+        value={studs[key]}
+        typed={typed[at]}
+        onLength={(value, text) =>
+          edit(setStuds(survey, index, { ...studs, [key]: value }), {
+            typed: { ...typed, [at]: text },
+            field: at,
+          })
+        }
+      />
     );
   };
   return (

@@ -33,13 +33,21 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
   const { survey, typed } = draft;
   return (
     <main className="work">
-      <section className="panel" aria-label="Plan" style={{ display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+      <section className="panel plan" aria-label="Plan">
         <div style={{ flex: 1, minHeight: 240 }}>
           {room ? (
-            <PlanDrawing room={room} unit={job.unit} pieces={[]} selectedWall={selected} selectedPiece={undefined} onWall={select} />
+            <PlanDrawing
+              room={room}
+              unit={job.unit}
+              pieces={[]}
+              selectedWall={selected}
+              selectedPiece={undefined}
+              onWall={select}
+            />
           ) : (
             <Text c="dimmed" p="xl" ta="center">
-              The plan draws itself as you type. Start at the entry, face the wall to its right, and go round clockwise.
+              The plan draws itself as you type. Start at the entry, face the wall to its right, and go round
+              clockwise.
             </Text>
           )}
         </div>
@@ -50,24 +58,66 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
           <Title order={2} size="h4" visibleFrom="sm">
             Walk
           </Title>
-          <TextInput size="sm" style={{ flex: 1 }} aria-label="Name of the room" value={draft.name} error={draft.name.trim() === '' ? 'give the room a name' : undefined} onChange={(event) => rename(event.currentTarget.value)} />
-          <Switch size="sm" label="closes" title="The last wall meets the first one" checked={survey.closed} onChange={(event) => edit(setClosed(survey, event.currentTarget.checked))} />
-          <Button size="compact-md" variant="default" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={draft.past.length === 0} onClick={undo}>
+          <TextInput
+            size="sm"
+            style={{ flex: 1 }}
+            aria-label="Name of the room"
+            value={draft.name}
+            error={draft.name.trim() === '' ? 'give the room a name' : undefined}
+            onChange={(event) => rename(event.currentTarget.value)}
+          />
+          <Switch
+            size="sm"
+            label="closes"
+            title="The last wall meets the first one"
+            checked={survey.closed}
+            onChange={(event) => edit(setClosed(survey, event.currentTarget.checked))}
+          />
+          <Button
+            size="compact-md"
+            variant="default"
+            aria-label="Undo"
+            title="Undo (Ctrl+Z)"
+            disabled={draft.past.length === 0}
+            onClick={undo}
+          >
             <IconArrowBackUp size={18} />
           </Button>
-          <Button size="compact-md" variant="default" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={draft.future.length === 0} onClick={redo}>
+          <Button
+            size="compact-md"
+            variant="default"
+            aria-label="Redo"
+            title="Redo (Ctrl+Shift+Z)"
+            disabled={draft.future.length === 0}
+            onClick={redo}
+          >
             <IconArrowForwardUp size={18} />
           </Button>
           <RoomMenu job={job} roomId={roomId} />
         </Group>
         <div className="wall-row" aria-hidden style={{ padding: '0 6px' }}>
           <span />
-          <Text size="xs" c="dimmed">wall length</Text>
-          <Text size="xs" c="dimmed">corner after</Text>
-          <Text size="xs" c="dimmed" className="hide-narrow">how it was read</Text>
+          <Text size="xs" c="dimmed">
+            wall length
+          </Text>
+          <Text size="xs" c="dimmed">
+            corner after
+          </Text>
+          <Text size="xs" c="dimmed" className="hide-narrow">
+            how it was read
+          </Text>
         </div>
         {survey.walls.map((wall, index) => (
-          <WallRow key={wall.id} job={job} survey={survey} typed={typed} index={index} selected={selected === index} edit={edit} onSelect={select} />
+          <WallRow
+            key={wall.id}
+            job={job}
+            survey={survey}
+            typed={typed}
+            index={index}
+            selected={selected === index}
+            edit={edit}
+            onSelect={select}
+          />
         ))}
         <NextWall survey={survey} typed={typed} unit={job.unit} edit={edit} />
       </section>

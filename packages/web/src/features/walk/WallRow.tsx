@@ -39,7 +39,9 @@ export const WallRow = memo(function WallRow({ job, survey, typed, index, select
           typed={typed[lengthAt]}
           walk
           onFocus={select}
-          onLength={(value, text) => edit(setLength(survey, index, value), { typed: { ...typed, [lengthAt]: text }, field: lengthAt })}
+          onLength={(value, text) =>
+            edit(setLength(survey, index, value), { typed: { ...typed, [lengthAt]: text }, field: lengthAt })
+          }
         />
         {wall.corner ? (
           <CornerField
@@ -48,12 +50,24 @@ export const WallRow = memo(function WallRow({ job, survey, typed, index, select
             corner={wall.corner}
             typed={typed[cornerAt]}
             onFocus={select}
-            onReading={(reading, text) => edit(setReading(survey, index, reading), { typed: { ...typed, [cornerAt]: text }, field: cornerAt })}
+            onReading={(reading, text) =>
+              edit(setReading(survey, index, reading), {
+                typed: { ...typed, [cornerAt]: text },
+                field: cornerAt,
+              })
+            }
           />
         ) : (
           <span />
         )}
-        <ActionIcon className="hide-narrow" size={34} variant="subtle" color="gray" aria-label={`Remove wall ${number}`} onClick={() => edit(removeWall(survey, index))}>
+        <ActionIcon
+          className="hide-narrow"
+          size={34}
+          variant="subtle"
+          color="gray"
+          aria-label={`Remove wall ${number}`}
+          onClick={() => edit(removeWall(survey, index))}
+        >
           <IconTrash size={17} />
         </ActionIcon>
       </div>

@@ -41,7 +41,17 @@ export const draftSlice = createSlice({
       for (const room of payload.rooms) {
         const held = state[room.id];
         if (held && (held.save !== 'saved' || held.version >= room.version)) continue;
-        state[room.id] = { jobId: payload.jobId, ...sheetOf(room), version: room.version, save: 'saved', inFlight: false, edits: 0, past: [], future: [], field: undefined } as never;
+        state[room.id] = {
+          jobId: payload.jobId,
+          ...sheetOf(room),
+          version: room.version,
+          save: 'saved',
+          inFlight: false,
+          edits: 0,
+          past: [],
+          future: [],
+          field: undefined,
+        } as never;
       }
     },
     /** Edits kept in the browser from before a reload. */
@@ -52,20 +62,44 @@ export const draftSlice = createSlice({
       const draft = state[payload.id];
       if (!draft) return;
       const goesOn = payload.field !== undefined && payload.field === draft.field && draft.past.length > 0;
-      const past = goesOn ? draft.past : [...draft.past, sheetOf(draft as Draft)].slice(-UNDO_STEPS);
-      state[payload.id] = { ...draft, ...payload.sheet, past, future: [], field: payload.field, edits: draft.edits + 1, save: draft.save === 'conflict' ? 'conflict' : 'waiting' } as never;
+      const past = goesOn ? draft.past : [...draft.past, sheetOf(draft)].slice(-UNDO_STEPS);
+      state[payload.id] = {
+        ...draft,
+        ...payload.sheet,
+        past,
+        future: [],
+        field: payload.field,
+        edits: draft.edits + 1,
+        save: draft.save === 'conflict' ? 'conflict' : 'waiting',
+      } as never;
     },
     undone(state, { payload: id }: PayloadAction<string>) {
       const draft = state[id];
       const back = draft?.past.at(-1);
       if (!draft || !back) return;
-      state[id] = { ...draft, ...back, past: draft.past.slice(0, -1), future: [sheetOf(draft as Draft), ...draft.future], field: undefined, edits: draft.edits + 1, save: 'waiting' } as never;
+      state[id] = {
+        ...draft,
+        ...back,
+        past: draft.past.slice(0, -1),
+        future: [sheetOf(draft), ...draft.future],
+        field: undefined,
+        edits: draft.edits + 1,
+        save: 'waiting',
+      } as never;
     },
     redone(state, { payload: id }: PayloadAction<string>) {
       const draft = state[id];
       const [forth, ...future] = draft?.future ?? [];
       if (!draft || !forth) return;
-      state[id] = { ...draft, ...forth, past: [...draft.past, sheetOf(draft as Draft)], future, field: undefined, edits: draft.edits + 1, save: 'waiting' } as never;
+      state[id] = {
+        ...draft,
+        ...forth,
+        past: [...draft.past, sheetOf(draft)],
+        future,
+        field: undefined,
+        edits: draft.edits + 1,
+        save: 'waiting',
+      } as never;
     },
     saving(state, { payload: id }: PayloadAction<string>) {
       const draft = state[id];
@@ -81,7 +115,10 @@ export const draftSlice = createSlice({
       draft.save = draft.edits === payload.edits ? 'saved' : 'waiting';
       delete draft.problem;
     },
-    notSaved(state, { payload }: PayloadAction<{ id: string; save: 'offline' | 'conflict' | 'refused'; problem: string }>) {
+    notSaved(
+      state,
+      { payload }: PayloadAction<{ id: string; save: 'offline' | 'conflict' | 'refused'; problem: string }>,
+    ) {
       const draft = state[payload.id];
       if (!draft) return;
       draft.save = payload.save;
@@ -93,7 +130,15 @@ export const draftSlice = createSlice({
       const draft = state[payload.id];
       if (!draft) return;
       const { theirs, keep } = payload;
-      state[payload.id] = { ...draft, ...(keep === 'theirs' ? sheetOf(theirs) : {}), version: theirs.version, past: [...draft.past, sheetOf(draft as Draft)], field: undefined, edits: draft.edits + 1, save: keep === 'theirs' ? 'saved' : 'waiting' } as never;
+      state[payload.id] = {
+        ...draft,
+        ...(keep === 'theirs' ? sheetOf(theirs) : {}),
+        version: theirs.version,
+        past: [...draft.past, sheetOf(draft)],
+        field: undefined,
+        edits: draft.edits + 1,
+        save: keep === 'theirs' ? 'saved' : 'waiting',
+      } as never;
     },
     forgotten(state, { payload: id }: PayloadAction<string>) {
       delete state[id];
@@ -101,4 +146,5 @@ export const draftSlice = createSlice({
   },
 });
 
-export const { loaded, recovered, edited, undone, redone, saving, saved, notSaved, settled, forgotten } = draftSlice.actions;
+export const { loaded, recovered, edited, undone, redone, saving, saved, notSaved, settled, forgotten } =
+  draftSlice.actions;

@@ -1,4 +1,12 @@
-import { parseAngle, parseLength, wallAngle, type AngleReading, type Corner, type Result, type Unit } from '@long-miter/core';
+import {
+  parseAngle,
+  parseLength,
+  wallAngle,
+  type AngleReading,
+  type Corner,
+  type Result,
+  type Unit,
+} from '@long-miter/core';
 
 /** The ways a corner can be read, as one list to choose from. */
 export const READING_KINDS = [
@@ -17,22 +25,33 @@ export const READING_KINDS = [
 export type ReadingKind = (typeof READING_KINDS)[number]['value'];
 
 export function kindOf(reading: AngleReading): ReadingKind {
-  return reading.as === 'assumed' || reading.as === 'wall-angle' ? reading.as : `${reading.as}-${reading.side}`;
+  return reading.as === 'assumed' || reading.as === 'wall-angle'
+    ? reading.as
+    : `${reading.as}-${reading.side}`;
 }
 
 /** The reading as text, where it was not typed here. */
 export function textOf(reading: AngleReading): string {
   if (reading.as === 'assumed') return '';
-  return reading.as === 'legs' ? [reading.left, reading.right, reading.across].join(', ') : String(reading.degrees);
+  return reading.as === 'legs'
+    ? [reading.left, reading.right, reading.across].join(', ')
+    : String(reading.degrees);
 }
 
 /** Reads the angle field for a kind of reading. Legs are three lengths with commas between. */
 export function readReading(kind: ReadingKind, text: string, unit: Unit): Result<AngleReading> {
   if (kind === 'assumed') return { ok: true, value: { as: 'assumed' } };
-  const [as, side] = (kind === 'wall-angle' ? ['wall-angle', 'inside'] : kind.split('-')) as [AngleReading['as'], 'inside' | 'outside'];
+  const [as, side] = (kind === 'wall-angle' ? ['wall-angle', 'inside'] : kind.split('-')) as [
+    AngleReading['as'],
+    'inside' | 'outside',
+  ];
   if (as === 'legs') {
     const parts = text.split(/[,;]/).map((part) => parseLength(part, unit));
-    if (parts.length !== 3) return { ok: false, issues: [{ at: '', text: 'write three lengths: left leg, right leg, across, with commas between' }] };
+    if (parts.length !== 3)
+      return {
+        ok: false,
+        issues: [{ at: '', text: 'write three lengths: left leg, right leg, across, with commas between' }],
+      };
     const bad = parts.find((part) => !part.ok);
     if (bad && !bad.ok) return bad;
     const [left, right, across] = parts.map((part) => (part.ok ? part.value.value : 0));
@@ -41,7 +60,10 @@ export function readReading(kind: ReadingKind, text: string, unit: Unit): Result
   const degrees = parseAngle(text);
   if (!degrees.ok) return degrees;
   if (as === 'wall-angle') return { ok: true, value: { as, degrees: degrees.value } };
-  return { ok: true, value: { as: as as 'protractor' | 'deflection' | 'miter', degrees: degrees.value, side } };
+  return {
+    ok: true,
+    value: { as: as as 'protractor' | 'deflection' | 'miter', degrees: degrees.value, side },
+  };
 }
 
 /** The wall angle a corner comes to, in words. */

@@ -9,7 +9,10 @@ export interface SheetEditor {
    * Keeps a changed survey if it is one a room can have, else answers why not and changes nothing.
    * `field` names the figure being typed, so that typing on is one step of undo.
    */
-  readonly edit: (survey: Survey, options?: { readonly typed?: Typed; readonly field?: string }) => readonly Issue[];
+  readonly edit: (
+    survey: Survey,
+    options?: { readonly typed?: Typed; readonly field?: string },
+  ) => readonly Issue[];
   readonly rename: (name: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -18,13 +21,19 @@ export interface SheetEditor {
 /** Reading and changing one room's sheet. */
 export function useSheet(job: JobRecord, roomId: string): SheetEditor {
   const dispatch = useAppDispatch();
-  const draft = useAppSelector((state) => state.drafts[roomId] as Draft | undefined);
+  const draft = useAppSelector((state) => state.drafts[roomId]);
   const { unit, settings } = job;
   const edit = useCallback<SheetEditor['edit']>(
     (survey, options = {}) => {
       const checked = checkSurvey(survey, unit, settings);
       if (!checked.ok) return checked.issues;
-      dispatch(edited({ id: roomId, sheet: { survey, ...(options.typed ? { typed: options.typed } : {}) }, ...(options.field === undefined ? {} : { field: options.field }) }));
+      dispatch(
+        edited({
+          id: roomId,
+          sheet: { survey, ...(options.typed ? { typed: options.typed } : {}) },
+          ...(options.field === undefined ? {} : { field: options.field }),
+        }),
+      );
       return [];
     },
     [dispatch, roomId, unit, settings],
@@ -32,7 +41,10 @@ export function useSheet(job: JobRecord, roomId: string): SheetEditor {
   return {
     draft,
     edit,
-    rename: useCallback((name) => void dispatch(edited({ id: roomId, sheet: { name }, field: 'name' })), [dispatch, roomId]),
+    rename: useCallback(
+      (name) => void dispatch(edited({ id: roomId, sheet: { name }, field: 'name' })),
+      [dispatch, roomId],
+    ),
     undo: useCallback(() => void dispatch(undone(roomId)), [dispatch, roomId]),
     redo: useCallback(() => void dispatch(redone(roomId)), [dispatch, roomId]),
   };

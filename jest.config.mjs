@@ -1,0 +1,23 @@
+const transform = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } },
+  ],
+};
+const common = { extensionsToTreatAsEsm: ['.ts', '.tsx'], transform, testEnvironment: 'node' };
+
+/** One project a package; the server's starts its own MariaDB on a fresh folder and a free port. */
+export default {
+  projects: [
+    { ...common, displayName: 'core', roots: ['<rootDir>/packages/core'], testMatch: ['**/*.test.ts', '**/*.prop.test.ts'] },
+    {
+      ...common,
+      displayName: 'server',
+      roots: ['<rootDir>/packages/server'],
+      testMatch: ['**/*.test.ts'],
+      globalSetup: '<rootDir>/packages/server/test/support/start-database.mjs',
+      globalTeardown: '<rootDir>/packages/server/test/support/stop-database.mjs',
+    },
+    { ...common, displayName: 'web', roots: ['<rootDir>/packages/web'], testMatch: ['**/*.test.ts', '**/*.test.tsx'] },
+  ],
+};

@@ -1,0 +1,174 @@
+import { describe, expect, test } from '@jest/globals';
+import { scenario, simpleJob } from '../../test/helpers/jobs.ts';
+import { clock } from '../../test/helpers/solver.ts';
+import { planJob, planQuickly } from './index.ts';
+
+const quick = (...args: Parameters<typeof simpleJob>) => planQuickly(simpleJob(...args));
+const plan = (...args: Parameters<typeof simpleJob>) =>
+  planJob(simpleJob(...args), { solver: undefined, seconds: 1, clock });
+
+describe('ends', () => {
+  test('base that stands prouder than the casing is returned, with a piece turned to the wall', () => {
+    const { pieces } = quick([{ length: 120, doorAt: 60 }], {
+      closed: false,
+      job: {
+        houseRules: { returnTolerance: 0 },
+        profiles: simpleJob([]).profiles.map((one) =>
+          one.id === 'casing' ? { ...one, thickness: 0.5 } : one,
+        ),
+      },
+    });
+    expect(pieces.map((piece) => [piece.role, piece.right.joint, Number(piece.near.toFixed(4))])).toEqual(
+      [
+        ['wall', 'free', expect.any(Number)],
+        ['return', 'return', 0],
+        ['wall', 'return', 56.9375],
+        ['return', 'square', 0],
+      ].sort((a, b) => String(a[0]).localeCompare(String(b[0])) * 0),
+    );
+  });
+
+  test('a corner that only one wall carries trim up to gets a square end', () => {
+    const { pieces } = quick([{ length: 120 }, { length: 96 }], {
+      closed: false,
+      room: { trims: [{ id: 'base', profile: 'base', on: 'walls', walls: ['w1'] }] },
+    });
+    expect(pieces.map((piece) => [piece.left.joint, piece.right.joint, piece.near])).toEqual([
+      ['free', 'square', 120],
+    ]);
+  });
+
+  test('a bias closes the face of an assumed corner and keeps the far line', () => {
+    const job = simpleJob([{ length: 100 }, { length: 100 }], {
+      closed: false,
+      job: { houseRules: { insideCorner: 'miter', miterBias: { degrees: 1, on: 'assumed' } } },
+    });
+    job.rooms[0]!.walls[0]!.corner = { reading: { as: 'assumed' } };
+    const [first] = planQuickly(job).pieces;
+    expect(first!.right.angle).toBe(44);
+    // far line of the true miter: 100 − 0.625; the near line is longer than it by 0.625·tan 44
+    expect(first!.near + first!.right.reach).toBeCloseTo(99.375, 9);
+    expect(first!.near).toBeCloseTo(99.375 + 0.625 * Math.tan((44 * Math.PI) / 180), 9);
+  });
+
+  test('the same bias leaves a measured corner alone', () => {
+    const { pieces } = quick([{ length: 100 }, { length: 100 }], {
+      closed: false,
+      job: { houseRules: { insideCorner: 'miter', miterBias: { degrees: 1, on: 'assumed' } } },
+    });
+    expect(pieces[0]!.right.angle).toBe(45);
+  });
+
+  test('spring fit lengthens only pieces between two inside corners', () => {
+    const { pieces } = quick([{ length: 100 }, { length: 100 }, { length: 100 }], {
+      closed: false,
+      job: { houseRules: { springFit: [{ from: 48, add: 1 / 32 }] } },
+    });
+    expect(pieces.map((piece) => piece.allowance)).toEqual([0, 1 / 32, 0]);
+    expect(pieces[1]!.near).toBe(100 + 1 / 32);
+  });
+});
+
+describe('splices', () => {
+  const long = { length: 328.5 };
+  const studs = { first: 15.25, spacing: 16 };
+  /** S6: 27 ft 4 1/2 in between two square ends, studs from 15 1/4, viewer at the left end. */
+  const s6 = (job: Parameters<typeof simpleJob>[1] = {}) => {
+    const made = simpleJob([long], {
+      closed: false,
+      room: { entry: { wall: 'w1', at: 0 } },
+      ...job,
+      job: {
+        houseRules: { endTrim: 0.125 },
+        stock: [96, 120, 144, 168, 192].map((length) => ({ profile: 'base', length, price: length / 10 })),
+        ...job.job,
+      },
+    });
+    made.rooms[0]!.walls[0]!.studs = studs;
+    return made;
+  };
+
+  test('S6: 28 feet of stock, lap centred on a stud, the left piece over', () => {
+    const planned = planJob(s6(), { solver: undefined, seconds: 2, clock });
+    if (!planned.ok) throw new Error('no plan');
+    const [left, right] = planned.value.pieces;
+    expect(planned.value.cost).toEqual({ stock: 33.6, splices: 3, total: 36.6 });
+    expect([left!.right.over, right!.left.over]).toEqual([true, false]);
+    const centre = left!.near + 0.625 / 2;
+    expect((centre - 15.25) % 16).toBeCloseTo(0, 9);
+    expect([143.25, 191.25]).toContain(Number(centre.toFixed(4)));
+  });
+
+  test('a wall that fits the longest stick is never spliced', () =>
+    expect(quick([{ length: 190 }], { closed: false }).pieces).toHaveLength(1));
+
+  test('without studs in reach of the rule the distances give way before the studs do', () => {
+    const made = s6();
+    made.rooms[0]!.walls[0]!.studs = { at: [150] };
+    made.houseRules = { ...made.houseRules, spliceFromCorner: 160 };
+    const { pieces, watchOuts } = planQuickly(made);
+    expect(pieces[0]!.near + 0.625 / 2).toBeCloseTo(150, 9);
+    expect(watchOuts.map((one) => one.code)).toContain('splice-distance');
+    made.rooms[0]!.walls[0]!.studs = { at: [10] };
+    expect(planQuickly(made).watchOuts.map((one) => one.code)).toContain('splice-off-stud');
+  });
+});
+
+describe('what cannot be done is said', () => {
+  test('no stock for a profile', () => {
+    const planned = plan([{ length: 100 }], { closed: false, job: { stock: [] } });
+    expect(!planned.ok && planned.issues[0].text).toMatch(/has no sticks of "base"/);
+  });
+  test('too little limited stock', () => {
+    const planned = plan([{ length: 100 }, { length: 100 }], {
+      closed: false,
+      job: { stock: [{ profile: 'base', length: 120, price: 12, count: 1 }] },
+    });
+    expect(!planned.ok && planned.issues[0].text).toMatch(/limited stock does not suffice/);
+  });
+  test('a corner beyond the saw gets a block', () => {
+    const job = simpleJob([{ length: 100, angle: 40 }, { length: 100 }], {
+      closed: false,
+      job: { houseRules: { insideCorner: 'miter' } },
+    });
+    job.saw = {
+      maxMiterLeft: 50,
+      maxMiterRight: 60,
+      maxBevelLeft: 48,
+      maxBevelRight: 48,
+      standingHeight: 6.5,
+      flatWidth: 12,
+      kerf: 0.125,
+    };
+    const { pieces, watchOuts } = planQuickly(job);
+    expect(pieces[0]!.right.saw).toMatchObject({ miter: 70, swing: 'left', dial: 50, block: 20 });
+    expect(watchOuts.map((one) => one.code)).toContain('needs-block');
+  });
+  test('an assumed corner, a double cope and a room that does not close', () => {
+    const job = simpleJob([{ length: 120 }, { length: 96 }, { length: 150 }, { length: 96 }]);
+    job.rooms[0]!.walls[0]!.corner = { reading: { as: 'assumed' } };
+    const codes = planQuickly(job).watchOuts.map((one) => one.code);
+    expect(codes).toEqual(expect.arrayContaining(['assumed-angle', 'double-cope', 'closure']));
+  });
+});
+
+test('the quick pieces are those of the plan wherever nothing is spliced', () => {
+  const job = scenario('s01');
+  const planned = planJob(job, { solver: undefined, seconds: 1, clock });
+  expect(planned.ok && planned.value.pieces).toEqual(planQuickly(job).pieces);
+});
+
+test('calibration is added to the wanted miter', () => {
+  const job = { ...scenario('s01'), saw: { ...scenario('s01').saw!, calibration: -0.5 } };
+  expect(planQuickly(job).pieces[0]!.right.saw).toMatchObject({ miter: 45, dial: 44.5 });
+});
+
+test('tall base that the saw cannot take standing lies flat with the bevel', () => {
+  const job = { ...scenario('s01'), saw: { ...scenario('s01').saw!, standingHeight: 4 } };
+  expect(planQuickly(job).pieces[0]!.right.saw).toMatchObject({
+    way: 'flat',
+    miter: 0,
+    bevel: 45,
+    swing: 'none',
+  });
+});
