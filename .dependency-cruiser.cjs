@@ -1,7 +1,21 @@
 /** Who may import whom. Each rule says why; docs/architecture.md has the picture. */
 
 // Core, lowest first. A folder may import only those before it.
-const CORE = ['base', 'measure', 'geometry', 'job', 'survey', 'saw', 'joinery', 'cutting', 'solver', 'pieces', 'plan', 'views', 'contract'];
+const CORE = [
+  'base',
+  'measure',
+  'geometry',
+  'job',
+  'survey',
+  'saw',
+  'joinery',
+  'cutting',
+  'solver',
+  'pieces',
+  'plan',
+  'views',
+  'contract',
+];
 
 const downwards = CORE.map((folder, index) => ({
   name: `core-${folder}-only-downwards`,
@@ -28,7 +42,13 @@ module.exports = {
       from: { path: '^packages/core/src/' },
       to: { path: ['^packages/(server|web)', 'node_modules/(react|@mantine|express|mysql2)'] },
     },
-    { name: 'core-without-node', comment: 'core runs in a browser worker too', severity: 'error', from: { path: '^packages/core/src/' }, to: { dependencyTypes: ['core'] } },
+    {
+      name: 'core-without-node',
+      comment: 'core runs in a browser worker too',
+      severity: 'error',
+      from: { path: '^packages/core/src/' },
+      to: { dependencyTypes: ['core'] },
+    },
     {
       name: 'core-packages',
       comment: 'core uses zod for its schemas and highs for the solver, nothing else',
@@ -36,18 +56,58 @@ module.exports = {
       from: { path: '^packages/core/src/' },
       to: { path: 'node_modules/', pathNot: 'node_modules/(zod|highs)/' },
     },
-    { name: 'highs-in-solver-only', comment: 'one user of the solver package', severity: 'error', from: { path: '^packages/core/src/', pathNot: '^packages/core/src/solver/' }, to: { path: 'node_modules/highs/' } },
-    { name: 'server-not-web', comment: 'server and page meet in core/contract', severity: 'error', from: { path: '^packages/server' }, to: { path: '^packages/web' } },
-    { name: 'web-not-server', comment: 'server and page meet in core/contract', severity: 'error', from: { path: '^packages/web' }, to: { path: '^packages/server' } },
-    { name: 'sql-in-repositories', comment: 'only repositories, db and the start touch the database driver at run time', severity: 'error', from: { path: '^packages/server/src/', pathNot: '(repository|/db/|main)' }, to: { path: 'node_modules/mysql2', dependencyTypesNot: ['type-only'] } },
-    { name: 'no-circular', comment: 'cycles hide who depends on whom', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'resolvable', comment: 'an import must lead somewhere', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '[?]url$' } },
+    {
+      name: 'highs-in-solver-only',
+      comment: 'one user of the solver package',
+      severity: 'error',
+      from: { path: '^packages/core/src/', pathNot: '^packages/core/src/solver/' },
+      to: { path: 'node_modules/highs/' },
+    },
+    {
+      name: 'server-not-web',
+      comment: 'server and page meet in core/contract',
+      severity: 'error',
+      from: { path: '^packages/server' },
+      to: { path: '^packages/web' },
+    },
+    {
+      name: 'web-not-server',
+      comment: 'server and page meet in core/contract',
+      severity: 'error',
+      from: { path: '^packages/web' },
+      to: { path: '^packages/server' },
+    },
+    {
+      name: 'sql-in-repositories',
+      comment: 'only repositories, db and the start touch the database driver at run time',
+      severity: 'error',
+      from: { path: '^packages/server/src/', pathNot: '(repository|/db/|main)' },
+      to: { path: 'node_modules/mysql2', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'no-circular',
+      comment: 'cycles hide who depends on whom',
+      severity: 'error',
+      from: {},
+      to: { circular: true },
+    },
+    {
+      name: 'resolvable',
+      comment: 'an import must lead somewhere',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '[?]url$' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(dist|\\.cache|test/fixtures)' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'], extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types', 'default'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'],
+    },
   },
 };

@@ -8,7 +8,12 @@ export default ts.config(
   {
     files: ['**/*.ts', '**/*.tsx'],
     extends: [...ts.configs.recommendedTypeChecked],
-    languageOptions: { parserOptions: { projectService: { allowDefaultProject: ['packages/web/vite.config.ts'] }, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: {
+        projectService: { allowDefaultProject: ['packages/web/vite.config.ts'] },
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-non-null-assertion': 'off',
@@ -17,7 +22,30 @@ export default ts.config(
       eqeqeq: 'error',
     },
   },
-  { files: ['**/*.test.ts', 'e2e/**/*.ts'], rules: { '@typescript-eslint/no-unsafe-assignment': 'off', '@typescript-eslint/no-unsafe-member-access': 'off' } },
-  { files: ['packages/web/**/*.tsx', 'packages/web/**/*.ts'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
-  { files: ['scripts/**/*.mjs', '**/*.cjs', '*.mjs', 'packages/server/test/support/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', URL: 'readonly', module: 'writable', fetch: 'readonly', performance: 'readonly' } } },
+  {
+    files: ['**/*.test.ts', 'e2e/**/*.ts'],
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+    },
+  },
+  {
+    files: ['packages/web/**/*.tsx', 'packages/web/**/*.ts'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['scripts/**/*.mjs', '**/*.cjs', '*.mjs', 'packages/server/test/support/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        setTimeout: 'readonly',
+        URL: 'readonly',
+        module: 'writable',
+        fetch: 'readonly',
+        performance: 'readonly',
+      },
+    },
+  },
 );

@@ -1,7 +1,14 @@
 const transform = {
   '^.+\\.tsx?$': [
     '@swc/jest',
-    { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } }, module: { type: 'es6' } },
+    {
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', tsx: true },
+        transform: { react: { runtime: 'automatic' } },
+      },
+      module: { type: 'es6' },
+    },
   ],
 };
 const common = { extensionsToTreatAsEsm: ['.ts', '.tsx'], transform, testEnvironment: 'node' };
@@ -9,7 +16,12 @@ const common = { extensionsToTreatAsEsm: ['.ts', '.tsx'], transform, testEnviron
 /** One project a package; the server's starts its own MariaDB on a fresh folder and a free port. */
 export default {
   projects: [
-    { ...common, displayName: 'core', roots: ['<rootDir>/packages/core'], testMatch: ['**/*.test.ts', '**/*.prop.test.ts'] },
+    {
+      ...common,
+      displayName: 'core',
+      roots: ['<rootDir>/packages/core'],
+      testMatch: ['**/*.test.ts', '**/*.prop.test.ts'],
+    },
     {
       ...common,
       displayName: 'server',
@@ -18,6 +30,11 @@ export default {
       globalSetup: '<rootDir>/packages/server/test/support/start-database.mjs',
       globalTeardown: '<rootDir>/packages/server/test/support/stop-database.mjs',
     },
-    { ...common, displayName: 'web', roots: ['<rootDir>/packages/web'], testMatch: ['**/*.test.ts', '**/*.test.tsx'] },
+    {
+      ...common,
+      displayName: 'web',
+      roots: ['<rootDir>/packages/web'],
+      testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+    },
   ],
 };

@@ -16,7 +16,14 @@ export default defineConfig({
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       chromiumSandbox: false,
-      args: ['--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
   webServer: {
@@ -25,6 +32,9 @@ export default defineConfig({
     timeout: 180_000,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
-    env: { LONGMITER_PORT: String(port), LONGMITER_DATA: process.env['LONGMITER_E2E_DATA'] ?? '/tmp/long-miter-e2e' },
+    env: {
+      LONGMITER_PORT: String(port),
+      LONGMITER_DATA: process.env['LONGMITER_E2E_DATA'] ?? '/tmp/long-miter-e2e',
+    },
   },
 });

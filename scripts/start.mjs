@@ -39,7 +39,9 @@ try {
     database = await startMariaDb(data);
     void database.exited.then(() => {
       if (stopping) return;
-      process.stderr.write('The database ended unexpectedly. Nothing acknowledged is lost; run npm start again.\n');
+      process.stderr.write(
+        'The database ended unexpectedly. Nothing acknowledged is lost; run npm start again.\n',
+      );
       void stop(1);
     });
   }
@@ -47,11 +49,18 @@ try {
     cwd: root,
     // Its own process group, so that Ctrl-C is for this starter alone to pass on.
     detached: true,
-    env: { ...process.env, ...database?.env, LONGMITER_WEB: web, LONGMITER_MIGRATIONS: join(root, 'packages', 'server', 'migrations') },
+    env: {
+      ...process.env,
+      ...database?.env,
+      LONGMITER_WEB: web,
+      LONGMITER_MIGRATIONS: join(root, 'packages', 'server', 'migrations'),
+    },
   });
   server.on('exit', (code) => {
     if (stopping) return;
-    process.stderr.write('The server ended unexpectedly. Nothing acknowledged is lost; run npm start again.\n');
+    process.stderr.write(
+      'The server ended unexpectedly. Nothing acknowledged is lost; run npm start again.\n',
+    );
     void stop(code || 1);
   });
 } catch (error) {

@@ -40,13 +40,17 @@ const alive = (pid) => {
 const readNumber = (file) => (existsSync(file) ? Number(readFileSync(file, 'utf8').trim()) : NaN);
 
 /** Socket paths are limited to 107 bytes, so the socket lives in the temporary folder, named after the data folder. */
-const socketOf = (folder) => join(tmpdir(), `long-miter-${createHash('sha256').update(folder).digest('hex').slice(0, 12)}.sock`);
+const socketOf = (folder) =>
+  join(tmpdir(), `long-miter-${createHash('sha256').update(folder).digest('hex').slice(0, 12)}.sock`);
 
 /** Programs called from a shell may find the data folder held by a database whose starter was killed: that one is stopped. */
 async function stopOrphan(folder, socket) {
   if (!(await answers(socket))) return;
   const starter = readNumber(join(folder, 'starter.pid'));
-  if (alive(starter)) throw new Error(`Long Miter already runs on this data (process ${starter}); stop it first or set LONGMITER_DATA to another folder`);
+  if (alive(starter))
+    throw new Error(
+      `Long Miter already runs on this data (process ${starter}); stop it first or set LONGMITER_DATA to another folder`,
+    );
   const pid = readNumber(join(folder, 'db', 'db.pid'));
   if (!alive(pid)) throw new Error(`another database answers at ${socket}`);
   process.kill(pid, 'SIGTERM');
@@ -57,8 +61,15 @@ function initialise(folder, user) {
   const data = join(folder, 'db');
   if (existsSync(join(data, 'mysql'))) return;
   mkdirSync(data, { recursive: true });
-  const made = spawnSync('mariadb-install-db', ['--no-defaults', `--user=${user}`, `--datadir=${data}`, '--innodb-log-file-size=32M', '--skip-test-db'], { encoding: 'utf8' });
-  if (made.status !== 0) throw new Error(`the database folder could not be made: ${made.stderr || made.stdout || made.error?.message}`);
+  const made = spawnSync(
+    'mariadb-install-db',
+    ['--no-defaults', `--user=${user}`, `--datadir=${data}`, '--innodb-log-file-size=32M', '--skip-test-db'],
+    { encoding: 'utf8' },
+  );
+  if (made.status !== 0)
+    throw new Error(
+      `the database folder could not be made: ${made.stderr || made.stdout || made.error?.message}`,
+    );
 }
 
 /** The application's own login: made once, kept beside the data, readable by its owner only. */
@@ -74,7 +85,10 @@ function grant(socket, user, password) {
     CREATE USER IF NOT EXISTS 'app'@'127.0.0.1';
     ALTER USER 'app'@'127.0.0.1' IDENTIFIED BY '${password}';
     GRANT ALL ON longmiter.* TO 'app'@'127.0.0.1';`;
-  const done = spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${user}`], { input: sql, encoding: 'utf8' });
+  const done = spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${user}`], {
+    input: sql,
+    encoding: 'utf8',
+  });
   if (done.status !== 0) throw new Error(`the database login could not be made: ${done.stderr}`);
 }
 
@@ -123,7 +137,13 @@ export async function startMariaDb(folder) {
   const password = passwordOf(folder);
   grant(socket, user, password);
   return {
-    env: { LONGMITER_DB_HOST: '127.0.0.1', LONGMITER_DB_PORT: String(port), LONGMITER_DB_USER: 'app', LONGMITER_DB_PASSWORD: password, LONGMITER_DB_NAME: 'longmiter' },
+    env: {
+      LONGMITER_DB_HOST: '127.0.0.1',
+      LONGMITER_DB_PORT: String(port),
+      LONGMITER_DB_USER: 'app',
+      LONGMITER_DB_PASSWORD: password,
+      LONGMITER_DB_NAME: 'longmiter',
+    },
     pid: child.pid,
     exited,
     async stop() {

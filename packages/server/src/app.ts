@@ -24,7 +24,12 @@ const POLICY = {
 export function createApp(pool: Pool, webFolder: string | undefined): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: POLICY }, strictTransportSecurity: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: { useDefaults: false, directives: POLICY },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(compression());
   app.get('/api/health', async (_request, response) => {
     await pool.query('SELECT 1');
@@ -33,7 +38,10 @@ export function createApp(pool: Pool, webFolder: string | undefined): Express {
   app.use('/api', express.json({ limit: '6mb', strict: false }), jobRoutes(pool), unknownAddress);
   if (webFolder !== undefined) {
     // Built assets carry a hash in their name and never change; the page itself is asked for again each time.
-    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(
+      '/assets',
+      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    );
     app.use(express.static(webFolder, { index: false }));
     app.get('/{*page}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
   }

@@ -2,14 +2,21 @@
 export interface Config {
   readonly port: number;
   readonly host: string;
-  readonly database: { readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly database: string };
+  readonly database: {
+    readonly host: string;
+    readonly port: number;
+    readonly user: string;
+    readonly password: string;
+    readonly database: string;
+  };
   /** Folder of the built page; undefined serves the API alone. */
   readonly webFolder: string | undefined;
   readonly migrations: string;
   readonly seedDemo: boolean;
 }
 
-const number = (text: string | undefined, fallback: number): number => (text === undefined || text === '' ? fallback : Number(text));
+const number = (text: string | undefined, fallback: number): number =>
+  text === undefined || text === '' ? fallback : Number(text);
 
 export function readConfig(env: NodeJS.ProcessEnv): Config {
   return {

@@ -19,7 +19,11 @@ try {
 
 const server = createServer(createApp(pool, config.webFolder));
 server.on('error', (error: NodeJS.ErrnoException) => {
-  process.stderr.write(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken; set LONGMITER_PORT to another.\n` : `${error.message}\n`);
+  process.stderr.write(
+    error.code === 'EADDRINUSE'
+      ? `Port ${config.port} is taken; set LONGMITER_PORT to another.\n`
+      : `${error.message}\n`,
+  );
   process.exit(1);
 });
 server.listen(config.port, config.host, () => {

@@ -129,13 +129,13 @@ function buildNet(
   return { wall, points: at.length, arcs };
 }
 
-/** Whether some path of at most max + 1 arcs serves the wall. */
-function canServe(net: Omit<WallNet, 'copy'>): boolean {
+/** Least number of pieces that a wall can be made of; Infinity where its places do not suffice. */
+export function fewestArcs(net: Omit<WallNet, 'copy'>): number {
   const least = new Array<number>(net.points).fill(Infinity);
   least[0] = 0;
   for (const arc of [...net.arcs].sort((a, b) => a.from - b.from))
     least[arc.to] = Math.min(least[arc.to]!, least[arc.from]! + 1);
-  return least[net.points - 1]! <= net.wall.max + 1;
+  return least[net.points - 1]!;
 }
 
 /**
@@ -178,7 +178,7 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
     ),
   );
   walls.forEach((net, index) => {
-    if (!canServe(net))
+    if (fewestArcs(net) > net.wall.max + 1)
       issues.push({
         at: `/walls/${index}`,
         text: `"${net.wall.id}" cannot be divided so that every piece fits a stick (longest ${longest}): add a longer stick or more splice positions`,

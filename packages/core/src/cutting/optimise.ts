@@ -1,4 +1,5 @@
 import { ok, type Result } from '../base/index.ts';
+import { attainableCosts, type Attainable } from './attainable.ts';
 import { isSmall, solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, splitStyles } from './heuristic.ts';
@@ -18,22 +19,6 @@ export interface OptimiseOptions {
   readonly onProgress?: (progress: CutProgress) => void;
 }
 
-/** Greatest common divisor of all prices and penalties: no plan costs anything in between its multiples. */
-function priceStep(model: CutModel): number {
-  const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
-  const amounts = [
-    ...model.sticks.map((group) => group.price),
-    ...model.walls.map((net) => net.wall.penalty),
-  ];
-  return Math.max(
-    1,
-    amounts.reduce((step, amount) => gcd(step, Math.round(amount)), 0),
-  );
-}
-
-/** Cents by which a linear programme's bound may be off through rounding. */
-const BOUND_NOISE = 1e-3;
-
 /** A simple bound that needs no solver: total length at the cheapest price per length. */
 function lengthBound(model: CutModel): number {
   const rate = Math.min(...model.sticks.map((group) => group.price / group.length));
@@ -47,7 +32,7 @@ class Search {
   best: Filled | undefined;
   bound: number;
   private readonly deadline: number;
-  private readonly step: number;
+  private readonly attainable: Attainable;
   readonly model: CutModel;
   private readonly options: OptimiseOptions;
 
@@ -55,12 +40,12 @@ class Search {
     this.model = model;
     this.options = options;
     this.deadline = options.clock() + options.seconds;
-    this.step = priceStep(model);
+    this.attainable = attainableCosts(model);
     this.bound = this.roundUp(lengthBound(model));
   }
 
   roundUp(bound: number): number {
-    return Math.ceil((bound - BOUND_NOISE) / this.step) * this.step;
+    return this.attainable.atLeast(bound);
   }
 
   left = (): number => Math.max(0, this.deadline - this.options.clock());

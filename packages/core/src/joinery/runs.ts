@@ -49,7 +49,8 @@ export function entryOf(room: Room): { wallIndex: number; at: number } | undefin
 }
 
 /** The room as walked from its entry; open chains from their first wall. */
-export const walkFromEntry = (room: Room): RoomPath => walkRoom(room, room.closed ? (entryOf(room)?.wallIndex ?? 0) : 0);
+export const walkFromEntry = (room: Room): RoomPath =>
+  walkRoom(room, room.closed ? (entryOf(room)?.wallIndex ?? 0) : 0);
 
 /** How squarely each wall looks at someone coming in: 1 straight ahead, 0 to the side, −1 the wall of the entry itself. */
 export function facingOfWalls(frame: TrimFrame, path: RoomPath): number[] {

@@ -72,7 +72,12 @@ function layOutTrim(job: JobFile, rules: HouseRules, room: Room, trim: Trim): Ru
   const willSplice = (segment: Segment): boolean =>
     pinned(segment) || extentOf(segment.to - segment.from, frame.depth, 0, 0) > longest;
   const run = joinTrim(job, frame, willSplice);
-  const stretches = planSplices({ run, path: walkFromEntry(room), longestUsable: longest, usableLengths: usable });
+  const stretches = planSplices({
+    run,
+    path: walkFromEntry(room),
+    longestUsable: longest,
+    usableLengths: usable,
+  });
   return { run, stretches };
 }
 

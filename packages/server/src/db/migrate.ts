@@ -26,7 +26,12 @@ function readMigrations(folder: string): Migration[] {
     .sort()
     .map((file) => {
       const sql = readFileSync(join(folder, file), 'utf8');
-      return { number: Number(file.slice(0, 4)), file, sql, checksum: createHash('sha256').update(sql).digest('hex') };
+      return {
+        number: Number(file.slice(0, 4)),
+        file,
+        sql,
+        checksum: createHash('sha256').update(sql).digest('hex'),
+      };
     });
 }
 
@@ -38,24 +43,37 @@ function readMigrations(folder: string): Migration[] {
 export async function migrate(pool: Pool, folder: string): Promise<number> {
   const connection = await pool.getConnection();
   try {
-    const [locked] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS held', ['longmiter-migrate', LOCK_WAIT]);
-    if (Number(locked[0]!['held']) !== 1) throw new Error('another server is migrating this database and did not finish in time');
+    const [locked] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS held', [
+      'longmiter-migrate',
+      LOCK_WAIT,
+    ]);
+    if (Number(locked[0]!['held']) !== 1)
+      throw new Error('another server is migrating this database and did not finish in time');
     await connection.query(CREATE);
-    const [rows] = await connection.query<RowDataPacket[]>('SELECT number, file, checksum FROM migration ORDER BY number');
+    const [rows] = await connection.query<RowDataPacket[]>(
+      'SELECT number, file, checksum FROM migration ORDER BY number',
+    );
     const applied = new Map(rows.map((row) => [Number(row['number']), row]));
     const migrations = readMigrations(folder);
     const newest = Math.max(0, ...applied.keys());
     if (newest > Math.max(0, ...migrations.map((one) => one.number)))
-      throw new Error(`the database was made by a newer version of Long Miter (change ${newest}); update the program`);
+      throw new Error(
+        `the database was made by a newer version of Long Miter (change ${newest}); update the program`,
+      );
     let count = 0;
     for (const migration of migrations) {
       const known = applied.get(migration.number);
       if (known) {
-        if (known['checksum'] !== migration.checksum) throw new Error(`${migration.file} was changed after it was applied; add a new file instead`);
+        if (known['checksum'] !== migration.checksum)
+          throw new Error(`${migration.file} was changed after it was applied; add a new file instead`);
         continue;
       }
       await connection.query(migration.sql);
-      await connection.query('INSERT INTO migration (number, file, checksum) VALUES (?, ?, ?)', [migration.number, migration.file, migration.checksum]);
+      await connection.query('INSERT INTO migration (number, file, checksum) VALUES (?, ?, ?)', [
+        migration.number,
+        migration.file,
+        migration.checksum,
+      ]);
       count++;
     }
     return count;

@@ -16,7 +16,10 @@ export const openPool = (database: Config['database']): Pool =>
   });
 
 /** Runs work in one transaction: all of it is kept or none. */
-export async function inTransaction<T>(pool: Pool, work: (connection: PoolConnection) => Promise<T>): Promise<T> {
+export async function inTransaction<T>(
+  pool: Pool,
+  work: (connection: PoolConnection) => Promise<T>,
+): Promise<T> {
   const connection = await pool.getConnection();
   try {
     await connection.beginTransaction();

@@ -9,7 +9,10 @@ export async function seedDemo(pool: Pool): Promise<void> {
   for (const demo of [fernhollow]) {
     if (await wasSeeded(pool, demo.name)) continue;
     const file = checkJobFile(demo);
-    if (!file.ok) throw new Error(`the demo job is not valid: ${file.issues.map((issue) => `${issue.at} ${issue.text}`).join('; ')}`);
+    if (!file.ok)
+      throw new Error(
+        `the demo job is not valid: ${file.issues.map((issue) => `${issue.at} ${issue.text}`).join('; ')}`,
+      );
     await storeJobFile(pool, file.value, demo.name);
   }
 }

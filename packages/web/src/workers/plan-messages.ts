@@ -9,5 +9,6 @@ export interface PlanRequest {
 /** What the worker sends back: progress while it works, then the plan or the reasons why there is none. */
 export type PlanMessage =
   | { readonly kind: 'progress'; readonly profile: string; readonly progress: CutProgress }
-  | { readonly kind: 'plan'; readonly plan: PlanFile }
+  /** `final` is false for the quick first answer, while the search goes on. */
+  | { readonly kind: 'plan'; readonly plan: PlanFile; readonly final: boolean }
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] };

@@ -8,13 +8,39 @@ import type { PlanMessage, PlanRequest } from './plan-messages.ts';
 
 const send = (message: PlanMessage): void => postMessage(message);
 
-self.onmessage = async ({ data }: MessageEvent<PlanRequest>) => {
+/** Seconds a profile for the answer that is shown at once. */
+const QUICK = 0.15;
+
+async function plan({ job, seconds }: PlanRequest): Promise<PlanMessage> {
+  const clock = (): number => performance.now() / 1000;
+  const first = planJob(job, { solver: undefined, seconds: QUICK, clock });
+  if (!first.ok && job.stock.every((item) => item.count === undefined))
+    return { kind: 'refused', issues: first.issues };
+  if (first.ok) send({ kind: 'plan', plan: first.value, final: false });
   const highs = await loadHighs({ locateFile: () => wasmUrl });
-  const planned = planJob(data.job, {
+  const planned = planJob(job, {
     solver: highsSolver(highs),
-    seconds: data.seconds,
-    clock: () => performance.now() / 1000,
+    seconds,
+    clock,
     onProgress: (profile, progress) => send({ kind: 'progress', profile, progress }),
   });
-  send(planned.ok ? { kind: 'plan', plan: planned.value } : { kind: 'refused', issues: planned.issues });
+  return planned.ok
+    ? { kind: 'plan', plan: planned.value, final: true }
+    : { kind: 'refused', issues: planned.issues };
+}
+
+self.onmessage = ({ data }: MessageEvent<PlanRequest>) => {
+  plan(data).then(send, (error: unknown) => {
+    // Our own mistake: the page must not wait for ever, and the console must have the trace.
+    console.error(error);
+    send({
+      kind: 'refused',
+      issues: [
+        {
+          at: '',
+          text: 'the optimiser stopped unexpectedly; change something or load the page again',
+        },
+      ],
+    });
+  });
 };

@@ -10,19 +10,30 @@ const LIST_JOBS = `
   WHERE job.deleted_at IS NULL
   GROUP BY job.id, job.name, job.unit, job.updated_at ORDER BY updated_at DESC, job.name`;
 const GET_JOB = 'SELECT id, name, unit, version, settings FROM job WHERE id = :id AND deleted_at IS NULL';
-const LIST_ROOMS = 'SELECT id, name, version, survey, typed FROM room WHERE job_id = :id AND deleted_at IS NULL ORDER BY position, created_at';
-const GET_ROOM = 'SELECT room.id, room.job_id, room.name, room.version, room.survey, room.typed FROM room JOIN job ON job.id = room.job_id WHERE room.id = :id AND room.deleted_at IS NULL AND job.deleted_at IS NULL';
+const LIST_ROOMS =
+  'SELECT id, name, version, survey, typed FROM room WHERE job_id = :id AND deleted_at IS NULL ORDER BY position, created_at';
+const GET_ROOM =
+  'SELECT room.id, room.job_id, room.name, room.version, room.survey, room.typed FROM room JOIN job ON job.id = room.job_id WHERE room.id = :id AND room.deleted_at IS NULL AND job.deleted_at IS NULL';
 const INSERT_JOB = 'INSERT INTO job (id, name, unit, settings) VALUES (:id, :name, :unit, :settings)';
-const UPDATE_JOB = 'UPDATE job SET name = :name, settings = :settings, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
+const UPDATE_JOB =
+  'UPDATE job SET name = :name, settings = :settings, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
 const INSERT_ROOM = `INSERT INTO room (id, job_id, position, name, survey, typed)
   SELECT :id, :job, COALESCE(MAX(position), 0) + 1, :name, :survey, :typed FROM room WHERE job_id = :job`;
-const UPDATE_ROOM = 'UPDATE room SET name = :name, survey = :survey, typed = :typed, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
+const UPDATE_ROOM =
+  'UPDATE room SET name = :name, survey = :survey, typed = :typed, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
 const MARK = {
-  job: { delete: 'UPDATE job SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL', restore: 'UPDATE job SET deleted_at = NULL WHERE id = :id AND deleted_at IS NOT NULL' },
-  room: { delete: 'UPDATE room SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL', restore: 'UPDATE room SET deleted_at = NULL WHERE id = :id AND deleted_at IS NOT NULL' },
+  job: {
+    delete: 'UPDATE job SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL',
+    restore: 'UPDATE job SET deleted_at = NULL WHERE id = :id AND deleted_at IS NOT NULL',
+  },
+  room: {
+    delete: 'UPDATE room SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL',
+    restore: 'UPDATE room SET deleted_at = NULL WHERE id = :id AND deleted_at IS NOT NULL',
+  },
 } as const;
 
-const parse = <T>(column: unknown): T => (typeof column === 'string' ? (JSON.parse(column) as T) : (column as T));
+const parse = <T>(column: unknown): T =>
+  typeof column === 'string' ? (JSON.parse(column) as T) : (column as T);
 
 const roomRow = (row: RowDataPacket): RoomRecord => ({
   id: String(row['id']),
@@ -32,7 +43,11 @@ const roomRow = (row: RowDataPacket): RoomRecord => ({
   typed: parse<Typed>(row['typed']),
 });
 
-const changed = async (db: Db, sql: string, values: Readonly<Record<string, string | number>>): Promise<boolean> => {
+const changed = async (
+  db: Db,
+  sql: string,
+  values: Readonly<Record<string, string | number>>,
+): Promise<boolean> => {
   const [result] = await db.query<ResultSetHeader>(sql, values);
   return result.affectedRows === 1;
 };
@@ -54,7 +69,14 @@ export async function getJob(db: Db, id: string): Promise<JobRecord | undefined>
   const [[job]] = await db.query<RowDataPacket[]>(GET_JOB, { id });
   if (!job) return undefined;
   const [rooms] = await db.query<RowDataPacket[]>(LIST_ROOMS, { id });
-  return { id, name: String(job['name']), unit: job['unit'] as Unit, version: Number(job['version']), settings: parse<JobSettings>(job['settings']), rooms: rooms.map(roomRow) };
+  return {
+    id,
+    name: String(job['name']),
+    unit: job['unit'] as Unit,
+    version: Number(job['version']),
+    settings: parse<JobSettings>(job['settings']),
+    rooms: rooms.map(roomRow),
+  };
 }
 
 /** A room with the id of its job, or undefined. */
@@ -63,26 +85,50 @@ export async function getRoom(db: Db, id: string): Promise<(RoomRecord & { jobId
   return row ? { ...roomRow(row), jobId: String(row['job_id']) } : undefined;
 }
 
-export const insertJob = (db: Db, job: { id: string; name: string; unit: Unit; settings: JobSettings }): Promise<boolean> =>
-  changed(db, INSERT_JOB, { ...job, settings: JSON.stringify(job.settings) });
+export const insertJob = (
+  db: Db,
+  job: { id: string; name: string; unit: Unit; settings: JobSettings },
+): Promise<boolean> => changed(db, INSERT_JOB, { ...job, settings: JSON.stringify(job.settings) });
 
 /** False when the version is no longer the newest. */
-export const updateJob = (db: Db, job: { id: string; version: number; name: string; settings: JobSettings }): Promise<boolean> =>
-  changed(db, UPDATE_JOB, { ...job, settings: JSON.stringify(job.settings) });
+export const updateJob = (
+  db: Db,
+  job: { id: string; version: number; name: string; settings: JobSettings },
+): Promise<boolean> => changed(db, UPDATE_JOB, { ...job, settings: JSON.stringify(job.settings) });
 
-export const insertRoom = (db: Db, room: { id: string; job: string; name: string; survey: Survey; typed: Typed }): Promise<boolean> =>
-  changed(db, INSERT_ROOM, { ...room, survey: JSON.stringify(room.survey), typed: JSON.stringify(room.typed) });
+export const insertRoom = (
+  db: Db,
+  room: { id: string; job: string; name: string; survey: Survey; typed: Typed },
+): Promise<boolean> =>
+  changed(db, INSERT_ROOM, {
+    ...room,
+    survey: JSON.stringify(room.survey),
+    typed: JSON.stringify(room.typed),
+  });
 
 /** False when the version is no longer the newest. */
-export const updateRoom = (db: Db, room: { id: string; version: number; name: string; survey: Survey; typed: Typed }): Promise<boolean> =>
-  changed(db, UPDATE_ROOM, { ...room, survey: JSON.stringify(room.survey), typed: JSON.stringify(room.typed) });
+export const updateRoom = (
+  db: Db,
+  room: { id: string; version: number; name: string; survey: Survey; typed: Typed },
+): Promise<boolean> =>
+  changed(db, UPDATE_ROOM, {
+    ...room,
+    survey: JSON.stringify(room.survey),
+    typed: JSON.stringify(room.typed),
+  });
 
 /** Marks as deleted or takes the mark away; false when there was nothing to do. */
-export const mark = (db: Db, what: keyof typeof MARK, act: 'delete' | 'restore', id: string): Promise<boolean> => changed(db, MARK[what][act], { id });
+export const mark = (
+  db: Db,
+  what: keyof typeof MARK,
+  act: 'delete' | 'restore',
+  id: string,
+): Promise<boolean> => changed(db, MARK[what][act], { id });
 
 export async function wasSeeded(db: Db, name: string): Promise<boolean> {
   const [rows] = await db.query<RowDataPacket[]>('SELECT name FROM seeded WHERE name = :name', { name });
   return rows.length > 0;
 }
 
-export const noteSeeded = (db: Db, name: string): Promise<boolean> => changed(db, 'INSERT INTO seeded (name) VALUES (:name)', { name });
+export const noteSeeded = (db: Db, name: string): Promise<boolean> =>
+  changed(db, 'INSERT INTO seeded (name) VALUES (:name)', { name });

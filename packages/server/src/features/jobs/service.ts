@@ -1,12 +1,29 @@
 import { randomUUID } from 'node:crypto';
 import type { Pool } from 'mysql2/promise';
-import { checkJob, checkJobFile, checkSurvey, emptySurvey, jobFileOf, recordsOf, starterSettings, type Issue, type JobFile, type JobRecord, type JobSettings, type RoomRecord, type Survey, type Typed, type Unit } from '@long-miter/core';
+import {
+  checkJob,
+  checkJobFile,
+  checkSurvey,
+  emptySurvey,
+  jobFileOf,
+  recordsOf,
+  starterSettings,
+  type Issue,
+  type JobFile,
+  type JobRecord,
+  type JobSettings,
+  type RoomRecord,
+  type Survey,
+  type Typed,
+  type Unit,
+} from '@long-miter/core';
 import { inTransaction } from '../../db/pool.ts';
 import { conflict, invalid, notFound } from '../../http/problem.ts';
 import * as repository from './repository.ts';
 
 /** Puts a prefix before every fault's place, so that it points into the request's body. */
-const within = (prefix: string, issues: readonly Issue[]): Issue[] => issues.map((issue) => ({ ...issue, at: prefix + issue.at }));
+const within = (prefix: string, issues: readonly Issue[]): Issue[] =>
+  issues.map((issue) => ({ ...issue, at: prefix + issue.at }));
 
 export const listJobs = (pool: Pool) => repository.listJobs(pool);
 
@@ -34,18 +51,30 @@ export async function storeJobFile(pool: Pool, file: JobFile, seededAs?: string)
   const id = randomUUID();
   await inTransaction(pool, async (db) => {
     await repository.insertJob(db, { id, ...job });
-    for (const room of rooms) await repository.insertRoom(db, { id: randomUUID(), job: id, ...room, typed: {} });
+    for (const room of rooms)
+      await repository.insertRoom(db, { id: randomUUID(), job: id, ...room, typed: {} });
     if (seededAs !== undefined) await repository.noteSeeded(db, seededAs);
   });
   return getJob(pool, id);
 }
 
-export async function patchJob(pool: Pool, id: string, patch: { version: number; name?: string | undefined; settings?: JobSettings | undefined }): Promise<JobRecord> {
+export async function patchJob(
+  pool: Pool,
+  id: string,
+  patch: { version: number; name?: string | undefined; settings?: JobSettings | undefined },
+): Promise<JobRecord> {
   const job = await getJob(pool, id);
   if (job.version !== patch.version) throw conflict('job');
   const next = { ...job, name: patch.name ?? job.name, settings: patch.settings ?? job.settings };
   const issues = checkJob(jobFileOf(next));
-  if (issues.length > 0) throw invalid(issues.map((issue) => (issue.at.startsWith('/rooms') ? { ...issue, at: '/settings', text: `a room still needs it: ${issue.text}` } : { ...issue, at: `/settings${issue.at}` })));
+  if (issues.length > 0)
+    throw invalid(
+      issues.map((issue) =>
+        issue.at.startsWith('/rooms')
+          ? { ...issue, at: '/settings', text: `a room still needs it: ${issue.text}` }
+          : { ...issue, at: `/settings${issue.at}` },
+      ),
+    );
   if (!(await repository.updateJob(pool, next))) throw conflict('job');
   return getJob(pool, id);
 }
@@ -54,13 +83,23 @@ export async function markJob(pool: Pool, id: string, act: 'delete' | 'restore')
   if (!(await repository.mark(pool, 'job', act, id))) throw notFound('job');
 }
 
-export async function createRoom(pool: Pool, jobId: string, input: { name: string; survey?: Survey | undefined; typed?: Typed | undefined }): Promise<RoomRecord> {
+export async function createRoom(
+  pool: Pool,
+  jobId: string,
+  input: { name: string; survey?: Survey | undefined; typed?: Typed | undefined },
+): Promise<RoomRecord> {
   const job = await getJob(pool, jobId);
   const survey = input.survey ?? emptySurvey(job.settings);
   const checked = checkSurvey(survey, job.unit, job.settings);
   if (!checked.ok) throw invalid(within('/survey', checked.issues));
   const id = randomUUID();
-  await repository.insertRoom(pool, { id, job: jobId, name: input.name, survey: checked.value, typed: input.typed ?? {} });
+  await repository.insertRoom(pool, {
+    id,
+    job: jobId,
+    name: input.name,
+    survey: checked.value,
+    typed: input.typed ?? {},
+  });
   return readRoom(pool, id);
 }
 
@@ -71,7 +110,11 @@ async function readRoom(pool: Pool, id: string): Promise<RoomRecord> {
   return record;
 }
 
-export async function putRoom(pool: Pool, id: string, input: { version: number; name: string; survey: Survey; typed: Typed }): Promise<RoomRecord> {
+export async function putRoom(
+  pool: Pool,
+  id: string,
+  input: { version: number; name: string; survey: Survey; typed: Typed },
+): Promise<RoomRecord> {
   const room = await repository.getRoom(pool, id);
   if (!room) throw notFound('room');
   const job = await getJob(pool, room.jobId);

@@ -114,7 +114,7 @@ function CornerChoice({ piece, room, survey, quick, edit }: Omit<Props, 'unit'>)
             { value: 'miter', label: 'miter' },
           ]}
           onChange={(value) =>
-            edit(pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : (value)))
+            edit(pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : value))
           }
         />
       </Group>

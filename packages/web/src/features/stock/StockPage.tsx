@@ -23,6 +23,7 @@ export function StockPage({ job, live, onPiece }: Props) {
       <section
         className="panel scroll"
         aria-label="Sticks"
+        tabIndex={0}
         style={{ padding: '8px 12px', opacity: plan ? 1 : 0.6 }}
       >
         <Group justify="space-between" align="baseline">

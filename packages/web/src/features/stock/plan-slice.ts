@@ -5,6 +5,8 @@ import type { CutProgress, Issue, PlanFile } from '@long-miter/core';
 export interface PlanState {
   readonly key: string | undefined;
   readonly plan: PlanFile | undefined;
+  /** False while a better plan is still being looked for. */
+  readonly final: boolean;
   readonly issues: readonly Issue[];
   /** The job being worked on, while the worker is busy. */
   readonly working: string | undefined;
@@ -14,6 +16,7 @@ export interface PlanState {
 const initialState: PlanState = {
   key: undefined,
   plan: undefined,
+  final: true,
   issues: [],
   working: undefined,
   progress: {},
@@ -31,22 +34,29 @@ export const planSlice = createSlice({
     planProgressed(state, { payload }: PayloadAction<{ profile: string; progress: CutProgress }>) {
       state.progress[payload.profile] = payload.progress;
     },
-    planned: (_state, { payload }: PayloadAction<{ key: string; plan: PlanFile }>) => ({
+    /** A plan of the job named by `key`; the search goes on unless it is final. */
+    planned: (state, { payload }: PayloadAction<{ key: string; plan: PlanFile; final: boolean }>) => ({
       key: payload.key,
       plan: payload.plan,
+      final: payload.final,
       issues: [],
-      working: undefined,
-      progress: {},
+      working: payload.final ? undefined : payload.key,
+      progress: payload.final ? {} : state.progress,
     }),
     planRefused: (_state, { payload }: PayloadAction<{ key: string; issues: readonly Issue[] }>) => ({
       key: payload.key,
       plan: undefined,
+      final: true,
       issues: payload.issues,
       working: undefined,
       progress: {},
     }),
-    planCancelled: (state) => ({ ...state, working: undefined, progress: {} }),
+    /** Stopped by hand: the plan at hand is good enough. */
+    planCancelled: (state) => ({ ...state, final: true, working: undefined, progress: {} }),
+    /** Nobody looks any more: the search begins anew with the next look. */
+    planDropped: (state) => ({ ...state, working: undefined, progress: {} }),
   },
 });
 
-export const { planStarted, planProgressed, planned, planRefused, planCancelled } = planSlice.actions;
+export const { planStarted, planProgressed, planned, planRefused, planCancelled, planDropped } =
+  planSlice.actions;

@@ -2,7 +2,14 @@ import { useCallback, useEffect, useMemo, useRef } from 'react';
 import type { JobFile, PlanFile } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import type { PlanMessage, PlanRequest } from '../../workers/plan-messages.ts';
-import { planCancelled, planned, planProgressed, planRefused, planStarted } from './plan-slice.ts';
+import {
+  planCancelled,
+  planDropped,
+  planned,
+  planProgressed,
+  planRefused,
+  planStarted,
+} from './plan-slice.ts';
 
 /** Most seconds of optimising for each profile while one looks on. */
 const SECONDS = 20;
@@ -25,27 +32,29 @@ export function usePlan(file: JobFile): LivePlan {
   const key = useMemo(() => JSON.stringify(file), [file]);
   const worker = useRef<Worker | undefined>(undefined);
   const done = state.key === key;
-  const cancel = useCallback(() => {
+  const finished = done && state.final;
+  const end = useCallback(() => {
     worker.current?.terminate();
     worker.current = undefined;
+  }, []);
+  const cancel = useCallback(() => {
+    end();
     dispatch(planCancelled());
-  }, [dispatch]);
+  }, [dispatch, end]);
   useEffect(() => {
-    if (done || file.rooms.length === 0) return;
+    if (finished || file.rooms.length === 0) return;
     const timer = setTimeout(() => {
       const own = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
       dispatch(planStarted(key));
       own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
-        if (data.kind === 'progress') dispatch(planProgressed(data));
-        else {
-          own.terminate();
-          dispatch(
-            data.kind === 'plan'
-              ? planned({ key, plan: data.plan })
-              : planRefused({ key, issues: data.issues }),
-          );
-        }
+        if (data.kind === 'progress') return void dispatch(planProgressed(data));
+        if (data.kind === 'refused' || data.final) end();
+        dispatch(
+          data.kind === 'plan'
+            ? planned({ key, plan: data.plan, final: data.final })
+            : planRefused({ key, issues: data.issues }),
+        );
       };
       own.onerror = () =>
         dispatch(
@@ -61,8 +70,10 @@ export function usePlan(file: JobFile): LivePlan {
     }, PAUSE);
     return () => {
       clearTimeout(timer);
-      if (worker.current) cancel();
+      if (!worker.current) return;
+      end();
+      dispatch(planDropped());
     };
-  }, [done, key, file, dispatch, cancel]);
+  }, [finished, key, file, dispatch, end]);
   return { plan: done ? state.plan : undefined, latest: state.plan, working: state.working === key, cancel };
 }

@@ -1,0 +1,35 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Console errors, warnings and requests to other machines: each is a failure of its own. */
+export function watchPage(page: Page): { readonly faults: string[] } {
+  const faults: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error' || message.type() === 'warning')
+      faults.push(`console ${message.type()}: ${message.text()}`);
+  });
+  page.on('pageerror', (error) => faults.push(`page error: ${error.message}`));
+  page.on('request', (request) => {
+    const { hostname, protocol } = new URL(request.url());
+    if (protocol.startsWith('http') && hostname !== '127.0.0.1') faults.push(`request to ${hostname}`);
+  });
+  return { faults };
+}
+
+/** Starts a job and gives it a first room; leaves the page on its walk sheet. */
+export async function newRoom(page: Page, job: string, unit: 'inches' | 'mm' = 'inches'): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('Name of the new job').fill(job);
+  await page.getByText(unit, { exact: true }).first().click();
+  await page.getByRole('button', { name: 'Start job' }).click();
+  await page.getByRole('button', { name: 'Add room' }).click();
+  await expect(page.getByLabel('Length of wall 1, the next one')).toBeFocused();
+}
+
+/** Types wall lengths one after another, as one walks, with Enter between. */
+export async function typeWalls(page: Page, lengths: readonly string[]): Promise<void> {
+  for (const [index, length] of lengths.entries()) {
+    await page.keyboard.type(length);
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel(`Length of wall ${index + 1}`, { exact: true })).toBeVisible();
+  }
+}

@@ -1,0 +1,249 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { newRoom, typeWalls, watchPage } from './support.ts';
+
+const rows = (page: Page) => page.getByRole('region', { name: 'Pieces' }).locator('.piece-row');
+
+test('a new user records a room of six walls and a door, sees its joints, gets the cut list and prints it', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await newRoom(page, 'Orchard Cottage');
+  await typeWalls(page, ['147 1/2', "10' 6 1/4", '96', '40', '51 1/2', '86 1/4']);
+  // An outside corner after wall 4, read off a protractor.
+  await page.getByRole('combobox', { name: 'How corner 4 was read' }).click();
+  await page.getByRole('option', { name: 'protractor, outside' }).click();
+  await page.getByLabel('Corner after wall 4').fill('90');
+  await expect(page.getByText('270° outside')).toBeVisible();
+  for (const corner of [1, 2, 3, 5, 6]) await page.getByLabel(`Corner after wall ${corner}`).fill('90');
+  await expect(page.getByText('figures close within')).toBeVisible();
+  // The door in wall 1.
+  await page.getByLabel('Length of wall 1', { exact: true }).focus();
+  await page.getByRole('group', { name: 'Wall 1' }).getByLabel('from left').fill('32 7/16');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Come in here' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+
+  await page.getByRole('link', { name: 'Joints' }).click();
+  await expect(rows(page)).toHaveCount(7);
+  // Casing is 32 + 2 × (3/16 + 2 1/4) wide and starts at 30: 147 1/2 − 66 7/8 is left of wall 1 to the right of it.
+  await expect(rows(page).nth(0)).toContainText('80 5/8'.replace(' ', '\u2009'));
+  await expect(rows(page).nth(0)).toContainText('square → coped');
+  await rows(page).nth(0).click();
+  await expect(page.getByRole('region', { name: 'Piece 1-01' })).toContainText('swing left, dial 45°');
+
+  await page.getByRole('link', { name: 'Stock' }).click();
+  await expect(page.getByText(/^Proven: no plan of this stock costs less/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await expect(page.getByText('cut 1 of 14')).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Next cut' }).click();
+  await expect(page.getByText('cut 2 of 14')).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText('cut 1 of 14')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('heading', { name: 'Orchard Cottage: cut list' })).toBeVisible();
+  await expect(page.locator('.only-print tbody tr')).toHaveCount(7);
+  await expect(page.locator('.frame')).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
+
+  // The headless command makes the same pieces of the saved job file.
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save the job file' }).click();
+  const file = join(mkdtempSync(join(tmpdir(), 'lm-e2e-')), 'job.json');
+  await (await download).saveAs(file);
+  const plan = JSON.parse(
+    execFileSync('npm', ['run', '--silent', 'plan', '--', file], {
+      cwd: join(import.meta.dirname, '..'),
+      encoding: 'utf8',
+    }),
+  ) as { pieces: { label: string; near: number }[] };
+  const shown = await page
+    .getByRole('region', { name: 'Cut list' })
+    .locator('.piece-row b')
+    .allTextContents();
+  expect(plan.pieces.map((piece) => piece.label)).toEqual(shown);
+  expect(plan.pieces[0]!.near).toBe(80.625);
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({
+    format: 'longmiter-job',
+    name: 'Orchard Cottage',
+  });
+  expect(faults).toEqual([]);
+});
+
+test('the demo opens with its bay, its splices and its proof, and every view meets AA', async ({ page }) => {
+  const { faults } = watchPage(page);
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
+  await expect(page.getByLabel('Name of the room')).toHaveValue('Reading room');
+  await expect(page.getByText('19 of 20 angles measured')).toBeVisible();
+  for (const stage of ['Walk', 'Joints', 'Stock', 'Saw']) {
+    await page.getByRole('link', { name: stage, exact: true }).click();
+    if (stage === 'Stock')
+      await expect(page.getByRole('region', { name: 'Stock and cost' }).getByRole('status')).toContainText(
+        /no plan/i,
+        { timeout: 45_000 },
+      );
+    if (stage === 'Saw')
+      await expect(page.getByRole('region', { name: 'This cut' })).toBeVisible({ timeout: 45_000 });
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(violations.map((one) => `${stage}: ${one.id} ${one.nodes[0]?.html ?? ''}`)).toEqual([]);
+  }
+  expect(faults).toEqual([]);
+});
+
+test('bad figures are kept as typed, with their reason, and change nothing', async ({ page }) => {
+  await newRoom(page, 'Bad figures');
+  for (const [text, reason] of [
+    ['12 3/0', 'nothing can be divided by 0'],
+    ['-4', 'must be greater than 0'],
+    ['1000000000', 'is longer than 12000 in'],
+    ['NaN', 'is not a length'],
+  ] as const) {
+    const field = page.getByLabel('Length of wall 1, the next one');
+    await field.fill(text);
+    await field.press('Enter');
+    await expect(page.getByText(reason)).toBeVisible();
+    await expect(field).toHaveValue(text);
+  }
+  await page.getByLabel('Length of wall 1, the next one').fill('60');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Length of wall 1', { exact: true }).focus();
+  const wall = page.getByRole('group', { name: 'Wall 1' });
+  await wall.getByLabel('from left').fill('40');
+  await wall.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(wall.getByText('past the end of its wall at 60')).toBeVisible();
+  await expect(wall.getByLabel('from left')).toHaveValue('40');
+  await page.getByLabel('Corner after wall 1').fill('360');
+  await page.getByLabel('Corner after wall 1').press('Enter');
+  await expect(page.getByText('must be less than 360')).toBeVisible();
+  await page.getByLabel('Corner after wall 1').fill('91.5');
+  await expect(page.getByText('91.5° inside')).toBeVisible();
+});
+
+test('rooms and jobs come back after deleting, and edits after undo and reload', async ({ page }) => {
+  await newRoom(page, 'Undo Lodge', 'mm');
+  await typeWalls(page, ['3617', '2.4 m', '142 3/8', '2400']);
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.reload();
+  // What was typed is what stands there, whatever unit it was typed in.
+  await expect(page.getByLabel('Length of wall 3', { exact: true })).toHaveValue('142 3/8');
+  await page.getByLabel('Length of wall 2', { exact: true }).fill('2500');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Length of wall 2', { exact: true })).toHaveValue('2.4 m');
+  await page.getByRole('button', { name: 'More about this room' }).click();
+  await page.getByRole('menuitem', { name: 'Delete this room' }).click();
+  await expect(page.getByText('This job has no room yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByLabel('Length of wall 4', { exact: true })).toHaveValue('2400');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Rename Undo Lodge' }).click();
+  await page.getByLabel('New name of Undo Lodge').fill('Redo Lodge');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Delete Redo Lodge' }).click();
+  await expect(page.getByRole('link', { name: 'Redo Lodge' })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Redo Lodge' })).toBeVisible();
+});
+
+test('what is typed while the server is away is kept, said, and sent later, also after closing the page', async ({
+  page,
+  context,
+}) => {
+  await newRoom(page, 'Far away');
+  await typeWalls(page, ['100']);
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await context.route('**/api/rooms/**', (route) => route.abort());
+  await page.getByLabel('Length of wall 2, the next one').fill('88 1/2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('not sent yet')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Length of wall 2', { exact: true })).toHaveValue('88 1/2');
+  await context.unroute('**/api/rooms/**');
+  await expect(page.getByTestId('save-state')).toHaveText('Saved', { timeout: 15_000 });
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+  await expect(page.getByLabel('Length of wall 2', { exact: true })).toHaveValue('88 1/2');
+});
+
+test('two people on one room: the second is told and chooses', async ({ page, context }) => {
+  await newRoom(page, 'Two tapes');
+  await typeWalls(page, ['100']);
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByLabel('Length of wall 1', { exact: true }).fill('101');
+  await expect(other.getByTestId('save-state')).toHaveText('Saved');
+  await page.getByLabel('Length of wall 1', { exact: true }).fill('99');
+  await expect(page.getByText('was changed by someone else')).toBeVisible();
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.getByRole('button', { name: 'Undo', exact: true }).focus();
+  await expect(page.getByLabel('Length of wall 1', { exact: true })).toHaveValue('101');
+});
+
+test('a pinned joint stays pinned until it is released', async ({ page }) => {
+  await newRoom(page, 'Pins');
+  await typeWalls(page, ['120', '96', '120', '96']);
+  await page.getByRole('link', { name: 'Joints' }).click();
+  const first = rows(page).nth(0);
+  await first.click();
+  const before = await first.textContent();
+  const corner = page.getByRole('radiogroup', { name: 'Right corner of 1-01' });
+  await corner.getByText('miter').click();
+  await expect(first).toContainText('mitered');
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.reload();
+  await expect(first).toContainText('mitered');
+  await first.click();
+  await corner.getByText('house rule').click();
+  await expect(first).toHaveText(before!);
+});
+
+test('a phone shows the sheet and the saw without scrolling sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
+  const sideways = () =>
+    page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  await expect(page.getByLabel('Length of wall 1', { exact: true })).toBeVisible();
+  expect(await sideways()).toBe(0);
+  await page.getByRole('link', { name: 'Saw' }).click();
+  await expect(page.getByTestId('mark')).toBeVisible({ timeout: 45_000 });
+  await expect(page.getByRole('button', { name: 'Next cut' })).toBeInViewport();
+  expect(await sideways()).toBe(0);
+  const size = await page
+    .getByTestId('mark')
+    .evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize));
+  expect(size).toBeGreaterThanOrEqual(32);
+});
+
+test('typing in a room of thirty walls keeps to a few frames', async ({ page }) => {
+  await newRoom(page, 'Thirty walls');
+  await typeWalls(
+    page,
+    Array.from({ length: 30 }, (_, index) => String(60 + index)),
+  );
+  await page.getByLabel('Length of wall 15', { exact: true }).focus();
+  // Long tasks block the page's own thread; typing must make none worth noticing.
+  const longest = await page.evaluate(async () => {
+    const tasks: number[] = [];
+    new PerformanceObserver((list) =>
+      tasks.push(...list.getEntries().map((entry) => entry.duration)),
+    ).observe({ entryTypes: ['longtask'] });
+    (window as unknown as { tasks: number[] }).tasks = tasks;
+    await new Promise((done) => setTimeout(done, 50));
+    return 0;
+  });
+  expect(longest).toBe(0);
+  await page.keyboard.type('123 7/8', { delay: 60 });
+  await expect(page.getByLabel('Length of wall 15', { exact: true })).toHaveValue('123 7/8');
+  const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
+  // Generous, since the machine may be busy: a blocked page would show in seconds, not in tenths.
+  expect(Math.max(0, ...tasks)).toBeLessThan(400);
+});

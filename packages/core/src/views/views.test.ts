@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals';
+import { scenario, simpleJob } from '../../test/helpers/jobs.ts';
+import { clock } from '../../test/helpers/solver.ts';
+import { planJob, planQuickly, type PlanFile } from '../plan/index.ts';
+import {
+  cutList,
+  cutSteps,
+  drawRoomPlan,
+  endWord,
+  layOutRibbon,
+  pieceOutline,
+  ribbonX,
+  stickDiagrams,
+  summarise,
+} from './index.ts';
+
+const planOf = (name: string): PlanFile => {
+  const planned = planJob(scenario(name), { solver: undefined, seconds: 1, clock });
+  if (!planned.ok) throw new Error('no plan');
+  return planned.value;
+};
+
+describe('the ribbon', () => {
+  const room = scenario('s02').rooms[0]!;
+  const layout = layOutRibbon(room, 1200, 20);
+  test('fills its width, walls in scale, corners between them', () => {
+    expect(layout.width).toBeCloseTo(1200, 6);
+    for (const wall of layout.walls)
+      expect(wall.width / layout.scale).toBeCloseTo(room.walls[wall.index]!.length, 6);
+    expect(layout.corners).toHaveLength(6);
+    expect(ribbonX(layout, 1, 0)).toBeGreaterThan(layout.walls[0]!.x + layout.walls[0]!.width);
+  });
+  test('a miter is drawn with its own slant, an outside one long at the face', () => {
+    const piece = planQuickly(scenario('s02')).pieces.find((one) => one.wall === 'W5')!;
+    const outline = pieceOutline(piece, layout, 4, 20);
+    const [nearLeft] = outline;
+    const farLeft = outline.at(-1)!;
+    expect(nearLeft!.x - farLeft.x).toBeCloseTo(20 * Math.tan((44 * Math.PI) / 180), 6);
+    expect(farLeft.y).toBe(20);
+  });
+  test('slants of a short piece never cross', () => {
+    const job = simpleJob([{ length: 400, angle: 30 }, { length: 12, angle: 30 }, { length: 400 }], {
+      closed: false,
+      job: { houseRules: { insideCorner: 'miter' } },
+    });
+    const ribbon = layOutRibbon(job.rooms[0]!, 800, 20);
+    const piece = planQuickly(job).pieces.find((one) => one.wall === 'w2')!;
+    const [nl, nr, fr, fl] = pieceOutline(piece, ribbon, 1, 20);
+    expect(nr!.x).toBeGreaterThan(nl!.x);
+    expect(fr!.x).toBeGreaterThanOrEqual(fl!.x);
+  });
+});
+
+test('the plan draws walls clockwise and the gap the readings leave', () => {
+  const job = simpleJob([{ length: 120 }, { length: 96 }, { length: 130 }, { length: 96 }]);
+  const plan = drawRoomPlan(job.rooms[0]!, 5);
+  expect(plan.walls[0]!.to).toEqual({ x: 120, y: 0 });
+  expect(plan.walls[1]!.to.y).toBeCloseTo(-96, 9);
+  expect(Math.hypot(plan.gap!.from.x, plan.gap!.from.y)).toBeCloseTo(10, 9);
+});
+
+describe('sticks', () => {
+  const plan = planOf('s02');
+  test('near and far lines lie inside the stick and in order', () => {
+    for (const { stick, pieces, offcutFrom } of stickDiagrams(plan)) {
+      pieces.forEach((one, k) => {
+        expect(Math.min(one.nearFrom, one.farFrom)).toBeGreaterThanOrEqual(2.5 - 1e-9);
+        expect(Math.max(one.nearTo, one.farTo)).toBeLessThanOrEqual(stick.length - 2.5 + 1e-9);
+        const next = pieces[k + 1];
+        if (next) expect(next.nearFrom - one.nearTo).toBeGreaterThanOrEqual(3 - 1e-9);
+      });
+      expect(offcutFrom).toBeLessThanOrEqual(stick.length);
+    }
+  });
+  test('the summary adds up', () => {
+    const summary = summarise(plan);
+    expect(summary).toMatchObject({
+      sticks: 5,
+      bought: 5,
+      stockLength: 21_000,
+      pieceLength: 3598 + 1450 + 2410 + 2310 + 1480 + 2891 + 2280 + 610,
+    });
+    expect(summary.waste).toBeCloseTo(1 - summary.pieceLength / 21_000, 12);
+  });
+});
+
+describe('the cut list', () => {
+  const job = scenario('s01');
+  const plan = planOf('s01');
+  test('reads like a book: number, place, length, left end → right end', () =>
+    expect(cutList(job, plan)[0]!.text).toBe('1-01 · Plain room, wall 1 · 80 5/8 · square → long, cope'));
+  test('outside miters and scarfs name the point the length runs to', () => {
+    const s2 = planOf('s02').pieces;
+    expect([endWord(s2[4]!.right), endWord(s2[1]!.right), endWord(s2[2]!.left)]).toEqual([
+      'short',
+      'short, scarf over',
+      'long, scarf under',
+    ]);
+  });
+  test('every piece is cut left end first, then marked to its near length', () => {
+    const steps = cutSteps(job, plan);
+    expect(steps).toHaveLength(10);
+    for (let k = 0; k < steps.length; k += 2) {
+      const [left, right] = [steps[k]!, steps[k + 1]!];
+      expect([left.end, right.end, left.piece]).toEqual(['left', 'right', right.piece]);
+      expect(right.mark.length).toBe(right.piece.near);
+    }
+    // Standing at the saw a left end is kept on the right of the blade.
+    expect(new Set(steps.map((step) => `${step.end} keep ${step.keep}`))).toEqual(
+      new Set(['left keep right', 'right keep left']),
+    );
+  });
+  test('where the cut before makes the next end too, it is said', () => {
+    const steps = cutSteps(job, plan).filter((step) => step.shared);
+    for (const step of steps) expect(step.mark.text).toBe('already cut');
+  });
+});

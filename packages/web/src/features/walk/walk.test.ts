@@ -1,0 +1,140 @@
+import { describe, expect, test } from '@jest/globals';
+import { emptySurvey, starterSettings, type RoomRecord, type Survey } from '@long-miter/core';
+import {
+  draftSlice,
+  edited,
+  loaded,
+  notSaved,
+  redone,
+  saved,
+  saving,
+  settled,
+  undone,
+  type Draft,
+} from './draft-slice.ts';
+import {
+  addOpening,
+  addWall,
+  changeOpening,
+  freeId,
+  pinJoint,
+  removeOpening,
+  removeWall,
+  setReading,
+  setStuds,
+} from './edits.ts';
+import { derivedText, kindOf, READING_KINDS, readReading, textOf } from './readings.ts';
+
+const empty = emptySurvey(starterSettings('in'));
+const rectangle = (): Survey =>
+  [120, 96, 120, 96].reduce((survey, length) => addWall(survey, length).survey, empty);
+const door = { kind: 'door', at: 40, width: 32, headHeight: 80.5, casing: 'casing' } as const;
+
+describe('edits', () => {
+  test('walls get free ids and assumed corners', () => {
+    const survey = rectangle();
+    expect(survey.walls.map((wall) => wall.id)).toEqual(['w1', 'w2', 'w3', 'w4']);
+    expect(survey.walls.every((wall) => wall.corner?.reading.as === 'assumed')).toBe(true);
+    expect(freeId('w', ['w1', 'w3'])).toBe('w4');
+    expect(freeId('w', ['w2'])).toBe('w3');
+  });
+  test('the first door becomes the entry, moves with it, and goes with its wall', () => {
+    const one = addOpening(rectangle(), 1, door);
+    expect(one.entry).toEqual({ wall: 'w2', at: 56 });
+    expect(changeOpening(one, 1, 'd1', { at: 50 }).entry).toEqual({ wall: 'w2', at: 66 });
+    const gone = removeWall(one, 1);
+    expect('entry' in gone).toBe(false);
+    expect(gone.walls).toHaveLength(3);
+  });
+  test('openings stay in order along the wall and leave no empty list behind', () => {
+    const two = addOpening(addOpening(rectangle(), 0, { ...door, at: 80 }), 0, { ...door, at: 2 });
+    expect(two.walls[0]!.openings!.map((one) => one.at)).toEqual([2, 80]);
+    const none = two.walls[0]!.openings!.reduce((survey, one) => removeOpening(survey, 0, one.id), two);
+    expect('openings' in none.walls[0]!).toBe(false);
+  });
+  test('a pinned joint is released without a trace', () => {
+    const pinned = pinJoint(rectangle(), 0, 'base', 'miter');
+    expect(pinned.walls[0]!.corner!.joint).toEqual({ base: 'miter' });
+    expect(pinJoint(pinned, 0, 'base', undefined)).toEqual(rectangle());
+  });
+  test('studs are recorded and forgotten; readings replaced', () => {
+    const with16 = setStuds(rectangle(), 2, { first: 8, spacing: 16 });
+    expect(setStuds(with16, 2, undefined)).toEqual(rectangle());
+    expect(
+      setReading(rectangle(), 0, { as: 'miter', degrees: 22.5, side: 'inside' }).walls[0]!.corner!.reading,
+    ).toEqual({ as: 'miter', degrees: 22.5, side: 'inside' });
+  });
+});
+
+describe('readings', () => {
+  test('each kind reads its text and names itself again', () => {
+    for (const { value } of READING_KINDS) {
+      const text = value.startsWith('legs') ? '12, 12, 16 31/32' : value === 'assumed' ? '' : '44.5';
+      const read = readReading(value, text, 'in');
+      expect(read.ok && kindOf(read.value)).toBe(value);
+    }
+  });
+  test('legs are three lengths', () => {
+    expect(readReading('legs-inside', '12, 12', 'in')).toMatchObject({
+      ok: false,
+      issues: [{ text: expect.stringContaining('three lengths') }],
+    });
+    const read = readReading('legs-inside', '300; 300; 430', 'mm');
+    expect(read.ok && textOf(read.value)).toBe('300, 300, 430');
+    expect(read.ok && derivedText({ reading: read.value })).toBe('91.56° inside');
+  });
+});
+
+describe('the draft of a room', () => {
+  const record: RoomRecord = { id: 'r', name: 'Study', version: 3, survey: rectangle(), typed: {} };
+  const { reducer } = draftSlice;
+  const start = reducer(undefined, loaded({ jobId: 'j', rooms: [record] }));
+  const draft = (state: typeof start): Draft => state['r']!;
+  const longer = (n: number) =>
+    edited({ id: 'r', sheet: { survey: addWall(rectangle(), n).survey }, field: 'x' });
+
+  test('typing on in one field is one step of undo', () => {
+    const typed = [1, 12, 120].reduce((state, n) => reducer(state, longer(n)), start);
+    expect(draft(typed).past).toHaveLength(1);
+    const back = reducer(typed, undone('r'));
+    expect(draft(back).survey).toEqual(rectangle());
+    expect(draft(reducer(back, redone('r'))).survey.walls).toHaveLength(5);
+  });
+  test('what is typed while a save is under way is sent after it', () => {
+    const sending = reducer(reducer(start, longer(7)), saving('r'));
+    const more = reducer(sending, longer(8));
+    expect(draft(more)).toMatchObject({ save: 'waiting', inFlight: true });
+    expect(draft(reducer(more, saved({ id: 'r', version: 4, edits: 1 })))).toMatchObject({
+      save: 'waiting',
+      inFlight: false,
+      version: 4,
+    });
+    expect(draft(reducer(sending, saved({ id: 'r', version: 4, edits: 1 })))).toMatchObject({
+      save: 'saved',
+      version: 4,
+    });
+  });
+  test('an answer of the server never overwrites unsaved edits', () => {
+    const waiting = reducer(start, longer(7));
+    expect(reducer(waiting, loaded({ jobId: 'j', rooms: [{ ...record, version: 9 }] }))).toBe(waiting);
+  });
+  test('a conflict keeps both sides until one is chosen', () => {
+    const theirs: RoomRecord = { ...record, version: 5, name: 'Library' };
+    const both = reducer(reducer(start, longer(7)), notSaved({ id: 'r', save: 'conflict', problem: '' }));
+    const mine = draft(reducer(both, settled({ id: 'r', keep: 'mine', theirs })));
+    expect([mine.version, mine.save, mine.name, mine.survey.walls.length]).toEqual([
+      5,
+      'waiting',
+      'Study',
+      5,
+    ]);
+    const other = draft(reducer(both, settled({ id: 'r', keep: 'theirs', theirs })));
+    expect([other.version, other.save, other.name, other.survey.walls.length]).toEqual([
+      5,
+      'saved',
+      'Library',
+      4,
+    ]);
+    expect(other.past.at(-1)!.survey.walls).toHaveLength(5);
+  });
+});
