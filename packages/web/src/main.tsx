@@ -10,12 +10,15 @@ import { Provider } from 'react-redux';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { makeStore } from './app/store.ts';
 import { theme, variables } from './app/theme.ts';
-import { JobPage } from './features/job/JobPage.tsx';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
 
 const router = createBrowserRouter([
   { path: '/', element: <JobsPage /> },
-  { path: '/jobs/:jobId/:stage?/:roomId?', element: <JobPage /> },
+  {
+    path: '/jobs/:jobId/:stage?/:roomId?',
+    lazy: async () => ({ Component: (await import('./features/job/JobPage.tsx')).JobPage }),
+    hydrateFallbackElement: <></>,
+  },
   { path: '*', element: <JobsPage /> },
 ]);
 

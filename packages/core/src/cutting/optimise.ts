@@ -19,12 +19,17 @@ export interface OptimiseOptions {
   readonly onProgress?: (progress: CutProgress) => void;
 }
 
-/** A simple bound that needs no solver: total length at the cheapest price per length. */
+/** A simple bound that needs no solver: what free offcuts cannot hold, at the cheapest price per length. */
 function lengthBound(model: CutModel): number {
-  const rate = Math.min(...model.sticks.map((group) => group.price / group.length));
-  const fixed = model.items.reduce((sum, item) => sum + item.demand * item.length, 0);
-  const walls = model.walls.reduce((sum, net) => sum + net.wall.near, 0);
-  return Math.max(0, (fixed + walls) * rate);
+  const bought = model.sticks.filter((group) => group.price > 0);
+  const free = model.sticks.filter((group) => group.price === 0);
+  if (free.some((group) => group.count === undefined)) return 0;
+  const rate = Math.min(...bought.map((group) => group.price / group.length));
+  const needed =
+    model.items.reduce((sum, item) => sum + item.demand * item.length, 0) +
+    model.walls.reduce((sum, net) => sum + net.wall.near, 0) -
+    free.reduce((sum, group) => sum + group.count! * group.length, 0);
+  return needed > 0 && bought.length > 0 ? needed * rate : 0;
 }
 
 /** The search for one problem: holds the best plan and the best bound, and reports each improvement. */

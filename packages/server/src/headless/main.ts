@@ -10,6 +10,7 @@ import {
 import { highsSolver } from '@long-miter/core/solver';
 import { refuse } from './faults.ts';
 import { readCommandLine, readInput } from './input.ts';
+import { writeSchemas } from './schemas.ts';
 
 /**
  * The headless commands of the open formats: `plan JOB.json` and `cut PROBLEM.json`. They share all of their code with
@@ -38,7 +39,11 @@ async function cut(args: readonly string[]): Promise<void> {
   print(writeCutSolution(read.value.file, read.value.problem, solved.value));
 }
 
-const commands: Readonly<Record<string, (args: readonly string[]) => Promise<void>>> = { plan, cut };
+const commands: Readonly<Record<string, (args: readonly string[]) => Promise<void>>> = {
+  plan,
+  cut,
+  schemas: () => Promise.resolve(writeSchemas()),
+};
 const [, , name = '', ...args] = process.argv;
 const command = commands[name];
 if (!command)

@@ -48,7 +48,7 @@ export function StockPage({ job, live, onPiece }: Props) {
       </section>
       <section className="panel scroll" aria-label="Stock and cost" style={{ padding: '8px 12px' }}>
         {working && <Working job={job} onCancel={cancel} />}
-        {plan && <Verdict plan={plan} job={job} />}
+        {plan && !working && <Verdict plan={plan} job={job} />}
         {issues.map((issue) => (
           <Text key={issue.text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
             {issue.text}
