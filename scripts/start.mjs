@@ -20,7 +20,7 @@ let stopping = false;
 async function stop(code) {
   if (stopping) return;
   stopping = true;
-  if (server && server.exitCode === null) {
+  if (server && server.exitCode === null && server.signalCode === null) {
     const gone = new Promise((resolve) => server.on('exit', resolve));
     server.kill('SIGTERM');
     await gone;

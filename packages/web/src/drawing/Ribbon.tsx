@@ -221,12 +221,26 @@ const ReturnEnd = ({ x, outward }: { x: number; outward: 1 | -1 }) => (
   />
 );
 
+/** Room that an angle's figure takes on the strip. */
+const ANGLE_WIDTH = 40;
+
+/** Which of two lines each angle is written on, so that none runs into another; undefined where there is no room. */
+function angleRows(layout: RibbonLayout): (0 | 1 | undefined)[] {
+  const last = [-Infinity, -Infinity];
+  return layout.corners.map((corner) => {
+    const x = corner.x + corner.width / 2;
+    const row = x - last[0]! >= ANGLE_WIDTH ? 0 : x - last[1]! >= ANGLE_WIDTH ? 1 : undefined;
+    if (row !== undefined) last[row] = x;
+    return row;
+  });
+}
+
 function CornerMarks({ layout }: { layout: RibbonLayout }) {
+  const rows = angleRows(layout);
   return layout.corners.map((corner, k) => {
     const x = corner.x + corner.width / 2;
     const outside = corner.angle >= 180;
-    // Angles of neighbouring corners stand on two lines so that they never run into each other.
-    const near = k > 0 && corner.x - layout.corners[k - 1]!.x < 52;
+    const row = rows[k];
     return (
       <g key={corner.index} data-corner={corner.index + 1}>
         <path
@@ -240,15 +254,17 @@ function CornerMarks({ layout }: { layout: RibbonLayout }) {
           strokeWidth={2}
           strokeDasharray={corner.assumed ? '2 2' : undefined}
         />
-        <text
-          x={x}
-          y={near ? 24 : 12}
-          textAnchor="middle"
-          fontSize={12}
-          style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}
-        >
-          {corner.assumed ? '90° ?' : formatAngle(corner.angle)}
-        </text>
+        {row !== undefined && (
+          <text
+            x={x}
+            y={row === 0 ? 12 : 24}
+            textAnchor="middle"
+            fontSize={12}
+            style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}
+          >
+            {corner.assumed ? '90° ?' : formatAngle(corner.angle)}
+          </text>
+        )}
       </g>
     );
   });

@@ -55,7 +55,7 @@ export function JobsPage() {
             <Table.Tr>
               <Table.Th>Job</Table.Th>
               <Table.Th w={110}>Measured in</Table.Th>
-              <Table.Th w={130}>Rooms, walls</Table.Th>
+              <Table.Th w={170}>Recorded</Table.Th>
               <Table.Th w={150}>Last change</Table.Th>
               <Table.Th w={100} />
             </Table.Tr>
@@ -208,7 +208,7 @@ function JobRow({ job }: { job: JobSummary }) {
       </Table.Td>
       <Table.Td>{job.unit === 'in' ? 'inches' : 'mm'}</Table.Td>
       <Table.Td>
-        {job.rooms}, {job.walls}
+        {job.rooms} {job.rooms === 1 ? 'room' : 'rooms'}, {job.walls} {job.walls === 1 ? 'wall' : 'walls'}
       </Table.Td>
       <Table.Td>
         {new Date(job.updatedAt).toLocaleDateString(undefined, {

@@ -30,7 +30,7 @@ export function CutPicture({ step }: { step: CutStep }) {
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
-      style={{ width: '100%', maxHeight: 240 }}
+      style={{ width: '100%', maxHeight: 205 }}
       role="img"
       aria-label={`Swing ${saw.swing}, keep the ${keep} side`}
     >

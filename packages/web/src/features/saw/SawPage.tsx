@@ -1,6 +1,6 @@
 import { Button, Group, Text, Title } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { cutList, cutSteps, type JobFile, type JobRecord, type Piece, type PlanFile } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { stepPicked } from '../../app/ui-slice.ts';
@@ -21,6 +21,11 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
   const lines = useMemo(() => cutList(file, plan), [file, plan]);
   const { step, piece: selected } = useAppSelector((state) => state.ui);
   const at = Math.min(step, steps.length - 1);
+  const card = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // On a phone the list lies below the card: a cut chosen there must be seen.
+    card.current?.scrollIntoView({ block: 'nearest' });
+  }, [at]);
   const go = (next: number): void => {
     dispatch(stepPicked(next));
     onPiece(steps[next]!.piece);
@@ -37,7 +42,7 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
   return (
     <main className="work no-print">
       {steps.length > 0 && (
-        <div className="scroll">
+        <div className="scroll" ref={card}>
           <CutCard steps={steps} at={at} unit={job.unit} onStep={go} />
         </div>
       )}
