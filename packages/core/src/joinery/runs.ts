@@ -2,7 +2,7 @@ import { dot, scale } from '../geometry/index.ts';
 import type { JobFile, Room } from '../job/index.ts';
 import { walkRoom, type RoomPath } from '../survey/index.ts';
 import { cornerJoint, isContested, type CornerJoint } from './corner-joint.ts';
-import { cornerEnd, openEnd, type EndCut } from './end-cut.ts';
+import { cornerEnd, openEnd, reachOf, type EndCut } from './end-cut.ts';
 import { segmentsOfWall, type Segment } from './segments.ts';
 import { chooseThrough, FACES_VIEWER, type Through } from './through.ts';
 import type { TrimFrame } from './trim-frame.ts';
@@ -33,6 +33,8 @@ export interface TrimRun {
   readonly corners: readonly MetCorner[];
   /** Pinned corners that leave no piece to start with; named by the wall the corner follows. */
   readonly circleAt: readonly string[];
+  /** Stretches too short for the ends they would need: no piece is planned there, and their neighbours end square. */
+  readonly dropped: readonly Segment[];
 }
 
 /** The opening one walks in by: as given, else the first door or cased opening; undefined when the room has neither. */
@@ -101,12 +103,32 @@ function chainsOf(
 
 /**
  * Joins all segments of one trim in one room: every corner and every end gets its joint, every near line its two ends.
+ * A segment in which no piece of those ends can exist is left out, and the rest joined anew without it.
  * @param willSplice tells whether a stretch of this near length is going to be spliced
  * Source: joinery rules, sections 3 and 4.
  */
 export function joinTrim(job: JobFile, frame: TrimFrame, willSplice: (segment: Segment) => boolean): TrimRun {
+  let segments = frame.room.walls.flatMap((_, index) => segmentsOfWall(job, frame, index));
+  const dropped: Segment[] = [];
+  for (;;) {
+    const run = joinSegments(frame, segments, willSplice);
+    const gone = run.segments.filter((joined) => !hasRoom(frame, joined)).map((joined) => joined.segment);
+    if (gone.length === 0) return { ...run, dropped };
+    dropped.push(...gone);
+    segments = segments.filter((segment) => !gone.includes(segment));
+  }
+}
+
+/** Whether a piece of these ends can exist: both its lines have length. */
+const hasRoom = (frame: TrimFrame, { from, to, leftCut, rightCut }: JoinedSegment): boolean =>
+  to - from > 0 && to - from + reachOf(frame.depth, leftCut.angle) + reachOf(frame.depth, rightCut.angle) > 0;
+
+function joinSegments(
+  frame: TrimFrame,
+  segments: readonly Segment[],
+  willSplice: (segment: Segment) => boolean,
+): Omit<TrimRun, 'dropped'> {
   const { room } = frame;
-  const segments = room.walls.flatMap((_, index) => segmentsOfWall(job, frame, index));
   const met = meetings(frame, segments);
   const facing = facingOfWalls(frame, walkFromEntry(room));
   const through = new Map<number, Through>();

@@ -1,4 +1,4 @@
-import { reachOf, type EndCut, type EndJoint, type Stretch } from '../joinery/index.ts';
+import { type EndCut, type EndJoint, type Stretch } from '../joinery/index.ts';
 import type { Profile } from '../job/index.ts';
 import {
   stretchAllowance,
@@ -333,9 +333,3 @@ export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
     };
   });
 }
-
-/** Whether a drafted piece can exist: both its lines have length. Returns are triangles with no near line. */
-export const exists = (draft: Draft): boolean =>
-  draft.source === undefined ||
-  (draft.near > 0 &&
-    draft.near + reachOf(draft.depth, draft.left.angle) + reachOf(draft.depth, draft.right.angle) > 0);

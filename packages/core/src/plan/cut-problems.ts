@@ -4,7 +4,6 @@ import type { JobFile, Profile } from '../job/index.ts';
 import {
   draftOpenings,
   draftRun,
-  exists,
   stretchAllowance,
   stretchId,
   type Draft,
@@ -102,12 +101,7 @@ export function cutProblems(layout: JobLayout): ProfileProblem[] {
   const { job, rules, kerf } = layout;
   const units = unitsPer(job.unit);
   const cents = centsPer(job, rules.splicePrice);
-  const real = draftJob(layout, new Map()).filter(exists);
-  const drafts = real.filter((draft) => draft.source?.kind === 'blank');
-  // A stretch too short for its two ends is no piece, and nothing to cut.
-  const stretches = new Set(
-    real.flatMap((draft) => (draft.source?.kind === 'stretch' ? [draft.source.id] : [])),
-  );
+  const drafts = draftJob(layout, new Map()).filter((draft) => draft.source?.kind === 'blank');
   return job.profiles.flatMap((profile): ProfileProblem[] => {
     const blanks = drafts
       .filter((draft) => draft.profile.id === profile.id)
@@ -119,7 +113,7 @@ export function cutProblems(layout: JobLayout): ProfileProblem[] {
         qty: 1,
         depth: draft.depth * units,
       }));
-    const walls = spliceWalls(layout, profile.id, units, cents).filter((wall) => stretches.has(wall.id));
+    const walls = spliceWalls(layout, profile.id, units, cents);
     if (blanks.length === 0 && walls.length === 0) return [];
     const problem: CutProblem = {
       name: profile.id,

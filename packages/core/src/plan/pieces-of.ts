@@ -1,6 +1,5 @@
 import { reachOf } from '../joinery/index.ts';
 import {
-  exists,
   inHangingOrder,
   inReadingOrder,
   type Draft,
@@ -28,10 +27,10 @@ function planEnd(layout: JobLayout, draft: Draft, side: 'left' | 'right'): PlanE
 
 /**
  * The pieces of a job for given splices: numbered as one reads the room from its entry, with their place in the order of
- * installation. `firstRoom` is the number of the first room of the layout in its job. Pieces that cannot exist (no length left) are left out; the watch-outs name them.
+ * installation. `firstRoom` is the number of the first room of the layout in its job.
  */
 export function piecesOf(layout: JobLayout, choices: SpliceChoices, firstRoom = 1): Piece[] {
-  const drafts = draftJob(layout, choices).filter(exists);
+  const drafts = draftJob(layout, choices);
   const pieces: Piece[] = [];
   let hung = 0;
   layout.rooms.forEach(({ room }, roomIndex) => {

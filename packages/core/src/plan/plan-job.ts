@@ -32,7 +32,7 @@ export function planQuickly(job: JobFile, firstRoom = 1): QuickPlan {
   const layout = layOutJob(job);
   const choices = quickSplices(layout);
   const pieces = piecesOf(layout, choices, firstRoom);
-  return { layout, pieces, watchOuts: watchOutsOf(layout, choices, pieces, closuresOf(job)) };
+  return { layout, pieces, watchOuts: watchOutsOf(layout, pieces, closuresOf(job)) };
 }
 
 /** Says in the job's own words what the optimiser could not place. */
@@ -132,6 +132,6 @@ function assemblePlan(layout: JobLayout, solved: readonly SolvedProfile[]): Plan
     cost: { stock, splices: spliceCost, total: money(stock + spliceCost) },
     bounds: solved.map(bound),
     closure,
-    watchOuts: watchOutsOf(layout, choices, pieces, closure),
+    watchOuts: watchOutsOf(layout, pieces, closure),
   };
 }

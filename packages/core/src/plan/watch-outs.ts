@@ -1,10 +1,9 @@
 import { formatWithUnit } from '../measure/index.ts';
-import { exists, type JobLayout, type SpliceChoices } from '../pieces/index.ts';
+import type { JobLayout } from '../pieces/index.ts';
 import { canCut } from '../saw/index.ts';
 import type { Closure } from '../survey/index.ts';
 import { angleAt, isAssumed } from '../survey/index.ts';
 import { cosDeg, cotDeg } from '../base/index.ts';
-import { draftJob } from './cut-problems.ts';
 import type { Piece, WatchOut } from './plan-file.ts';
 
 const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
@@ -56,6 +55,13 @@ function roomWatchOuts(layout: JobLayout): WatchOut[] {
         });
     });
     for (const { run, stretches } of runs) {
+      for (const segment of run.dropped)
+        out.push({
+          code: 'no-room',
+          room: room.id,
+          wall: room.walls[segment.wallIndex]!.id,
+          text: `${room.name}, wall ${segment.wallIndex + 1}: ${formatWithUnit(segment.to - segment.from, layout.job.unit)} is too short for a piece of ${run.frame.profile.name} with its ends; none is planned there`,
+        });
       if (run.circleAt.length > 0)
         out.push({
           code: 'pin-circle',
@@ -173,11 +179,9 @@ function pieceWatchOuts(layout: JobLayout, pieces: readonly Piece[]): WatchOut[]
 /** Everything a careful lead would point out, each derived from the survey and the plan, never typed. */
 export function watchOutsOf(
   layout: JobLayout,
-  choices: SpliceChoices,
   pieces: readonly Piece[],
   closures: readonly Closure[],
 ): WatchOut[] {
-  const gone = draftJob(layout, choices).filter((draft) => !exists(draft));
   return [
     ...closures.flatMap((closure): WatchOut[] => {
       const room = layout.job.rooms.find((one) => one.id === closure.room)!;
@@ -191,12 +195,6 @@ export function watchOutsOf(
       ];
     }),
     ...roomWatchOuts(layout),
-    ...gone.map((draft): WatchOut => ({
-      code: 'no-room',
-      room: layout.job.rooms[draft.roomIndex]!.id,
-      ...(draft.wallId === undefined ? {} : { wall: draft.wallId }),
-      text: `${layout.job.rooms[draft.roomIndex]!.name}: there is no room for a piece of ${draft.profile.name} here (${Number(draft.near.toFixed(3))} left); it is not planned`,
-    })),
     ...pieceWatchOuts(layout, pieces),
   ];
 }

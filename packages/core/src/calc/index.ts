@@ -1,0 +1,1 @@
+export { calculate, describeOps } from './ops.ts';
