@@ -5,6 +5,7 @@ const CORE = [
   'base',
   'measure',
   'geometry',
+  'trade',
   'job',
   'survey',
   'saw',
@@ -14,6 +15,7 @@ const CORE = [
   'pieces',
   'plan',
   'views',
+  'calc',
   'contract',
 ];
 

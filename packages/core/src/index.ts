@@ -8,5 +8,7 @@ export * from './joinery/index.ts';
 export * from './pieces/index.ts';
 export * from './cutting/index.ts';
 export * from './plan/index.ts';
+export * as trade from './trade/index.ts';
+export * from './calc/index.ts';
 export * from './contract/index.ts';
 export * from './views/index.ts';

@@ -13,14 +13,25 @@ const vectors = readFixture('geometry-vectors.json') as Vector[];
 
 /** Every way in which an answer is not the expected one: numbers within the tolerance, strings and booleans exactly. */
 function differences(actual: unknown, expected: unknown, tolerance: number, at = ''): string[] {
-  if (typeof expected === 'number') return typeof actual === 'number' && Math.abs(actual - expected) <= tolerance ? [] : [`${at}: ${String(actual)} is not ${expected}`];
+  if (typeof expected === 'number')
+    return typeof actual === 'number' && Math.abs(actual - expected) <= tolerance
+      ? []
+      : [`${at}: ${String(actual)} is not ${expected}`];
   if (Array.isArray(expected)) {
-    if (!Array.isArray(actual) || actual.length !== expected.length) return [`${at}: not a list of ${expected.length}`];
+    if (!Array.isArray(actual) || actual.length !== expected.length)
+      return [`${at}: not a list of ${expected.length}`];
     return expected.flatMap((one, index) => differences(actual[index], one, tolerance, `${at}/${index}`));
   }
   if (expected !== null && typeof expected === 'object') {
-    const keys = new Set([...Object.keys(expected), ...Object.keys((actual ?? {}) as object)]);
-    return [...keys].flatMap((key) => differences((actual as Record<string, unknown>)?.[key], (expected as Record<string, unknown>)[key], tolerance, `${at}/${key}`));
+    const keys = new Set([...Object.keys(expected), ...Object.keys((actual ?? {}))]);
+    return [...keys].flatMap((key) =>
+      differences(
+        (actual as Record<string, unknown>)?.[key],
+        (expected as Record<string, unknown>)[key],
+        tolerance,
+        `${at}/${key}`,
+      ),
+    );
   }
   return actual === expected ? [] : [`${at}: ${String(actual)} is not ${String(expected)}`];
 }
@@ -36,6 +47,7 @@ test('every op of the published figures is listed with its fields', () => {
   const listed = new Map(describeOps().map((line) => [line.slice(0, 20).trim(), line]));
   for (const { input } of vectors) {
     const line = listed.get(input['op'] as string);
-    for (const field of Object.keys(input)) if (field !== 'op' && field !== 'units') expect(line).toContain(field);
+    for (const field of Object.keys(input))
+      if (field !== 'op' && field !== 'units') expect(line).toContain(field);
   }
 });

@@ -1,4 +1,5 @@
 import { cosDeg, cotDeg, sinDeg, tanDeg } from '../base/index.ts';
+import { bullnosePieces } from '../trade/index.ts';
 import type { CornerJoint } from './corner-joint.ts';
 import type { Stop } from './segments.ts';
 import type { TrimFrame } from './trim-frame.ts';
@@ -60,12 +61,12 @@ function miterEnd(frame: TrimFrame, joint: CornerJoint): EndCut {
 /** Bullnose: this end runs R·tan θ past the start of the curve and meets a transition piece at θ. Geometry notes, section 5. */
 function transitionEnd(frame: TrimFrame, joint: CornerJoint, radius: number, toCurve: boolean): EndCut {
   const turn = Math.abs(180 - joint.angle);
-  const cut = turn / (2 * (frame.rules.transitionPieces + 1));
+  const { cut, extend } = bullnosePieces(radius + frame.standoff, turn, frame.rules.transitionPieces, 0);
   const startOfCurve = toCurve ? 0 : radius * tanDeg(turn / 2);
   return {
     joint: 'transition',
     angle: -cut,
-    setback: startOfCurve - (radius + frame.standoff) * tanDeg(cut),
+    setback: startOfCurve - extend,
     reason: `bullnose of radius ${radius}: ${frame.rules.transitionPieces + 1} equal turns of ${deg(2 * cut)}`,
     insideCorner: false,
   };

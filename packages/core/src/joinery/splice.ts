@@ -1,6 +1,7 @@
 import { tanDeg } from '../base/index.ts';
 import { dot, subtract } from '../geometry/index.ts';
 import { pointOnWall, type RoomPath } from '../survey/index.ts';
+import { lapFor } from '../trade/index.ts';
 import { reachOf } from './end-cut.ts';
 import type { JoinedSegment, TrimRun } from './runs.ts';
 import { segmentAllowance } from './spring-fit.ts';
@@ -119,7 +120,7 @@ function placeAt(
 ): SplicePlace {
   const { frame } = context.run;
   // Viewer left of the joint: left over right, so that the line opens away from the eye. Straight in front: either.
-  const leftOver = viewed.viewer === undefined || centre >= viewed.viewer;
+  const leftOver = viewed.viewer === undefined || lapFor(centre, viewed.viewer) !== 'rightOver';
   const halfLap = (frame.depth * tanDeg(frame.rules.scarfAngle)) / 2;
   return {
     at: centre + (leftOver ? -halfLap : halfLap),

@@ -1,4 +1,3 @@
-import { cosDeg, sinDeg } from '../base/index.ts';
 import {
   insideJointFor,
   type HouseRules,
@@ -9,6 +8,7 @@ import {
   type Trim,
 } from '../job/index.ts';
 import { springOf } from '../saw/index.ts';
+import { crownSize } from '../trade/index.ts';
 
 /**
  * What every decision about one trim in one room needs: where its near line runs and how far its far line is from it.
@@ -33,9 +33,10 @@ export interface TrimFrame {
 
 /** Projection of a crown on the ceiling: entered, or width·sin(spring). */
 export const projectionOf = (profile: Profile): number =>
-  profile.projection ?? profile.width * sinDeg(springOf(profile));
+  profile.projection ?? crownSize(profile.width, springOf(profile)).projection;
 /** Drop of a crown on the wall: entered, or width·cos(spring). */
-export const dropOf = (profile: Profile): number => profile.drop ?? profile.width * cosDeg(springOf(profile));
+export const dropOf = (profile: Profile): number =>
+  profile.drop ?? crownSize(profile.width, springOf(profile)).drop;
 
 const profileById = (job: JobFile, id: string): Profile => {
   const profile = job.profiles.find((one) => one.id === id);

@@ -1,13 +1,7 @@
 import { type EndCut, type EndJoint, type Stretch } from '../joinery/index.ts';
 import type { Profile } from '../job/index.ts';
-import {
-  stretchAllowance,
-  stretchId,
-  transitionNear,
-  type JobLayout,
-  type RunLayout,
-  type SpliceChoices,
-} from './layout.ts';
+import { bullnosePieces } from '../trade/index.ts';
+import { stretchAllowance, stretchId, type JobLayout, type RunLayout, type SpliceChoices } from './layout.ts';
 
 /** One end of a drafted piece. */
 export interface DraftEnd {
@@ -264,11 +258,15 @@ function transitionDrafts(
     const form = joint.corner.form;
     if (joint.technique !== 'bullnose' || form?.kind !== 'bullnose') return [];
     const pieces = frame.rules.transitionPieces;
-    const cut = Math.abs(180 - joint.angle) / (2 * (pieces + 1));
+    const { cut, transitionBack } = bullnosePieces(
+      form.radius + frame.standoff,
+      Math.abs(180 - joint.angle),
+      pieces,
+      0,
+    );
     const before = ids[left]!.at(-1)!;
     const after = ids[right]![0]!;
     return Array.from({ length: pieces }, (_, k): Draft => {
-      const near = transitionNear(form.radius, frame.standoff, cut);
       return {
         id: transitionId(run, joint.wallIndex, k + 1),
         roomIndex,
@@ -278,7 +276,7 @@ function transitionDrafts(
         sawnAs: frame.profile.use,
         depth: frame.depth,
         role: 'transition',
-        near,
+        near: transitionBack,
         allowance: 0,
         left: {
           joint: 'transition',

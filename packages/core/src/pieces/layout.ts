@@ -1,4 +1,3 @@
-import { tanDeg } from '../base/index.ts';
 import {
   extentOf,
   joinTrim,
@@ -112,10 +111,6 @@ export function stretchAllowance(layout: RunLayout, stretch: Stretch): number {
   const whole = stretch.from === joined.from && stretch.to === joined.to;
   return whole ? segmentAllowance(layout.run.frame.rules, joined) : 0;
 }
-
-/** Near length of one bullnose transition piece. Geometry notes, section 5. */
-export const transitionNear = (radius: number, standoff: number, cutDeg: number): number =>
-  2 * (radius + standoff) * tanDeg(cutDeg);
 
 /**
  * A quick choice of splices that needs no cut plan: as few as will do, at the places with the best scores. Shown while the

@@ -1,5 +1,5 @@
-import { asinDeg, atanDeg, cosDeg, sinDeg, tanDeg } from '../base/index.ts';
 import type { HouseRules, Profile, Saw } from '../job/index.ts';
+import { crownCut, crownFromSizes } from '../trade/index.ts';
 
 export type Swing = 'left' | 'right' | 'none';
 export type PieceEnd = 'left' | 'right';
@@ -51,17 +51,9 @@ function withBlock(
   return { way, miter, bevel, swing, dial: limit + calibration, block: miter - limit };
 }
 
-/** Crown lying flat: miter and bevel from half angle and spring angle. Source: geometry notes, section 6. */
-function crownFlat(halfAngle: number, springDeg: number): { miter: number; bevel: number } {
-  return {
-    miter: atanDeg(sinDeg(springDeg) * tanDeg(Math.abs(halfAngle))),
-    bevel: asinDeg(cosDeg(springDeg) * sinDeg(Math.abs(halfAngle))),
-  };
-}
-
 /** Spring angle of a crown as entered, or from its projection and drop. */
 export const springOf = (profile: Profile): number =>
-  profile.springAngle ?? atanDeg((profile.projection ?? 1) / (profile.drop ?? 1));
+  profile.springAngle ?? crownFromSizes(profile.drop ?? 1, profile.projection ?? 1).spring;
 
 /**
  * The saw setting for one end of a piece.
@@ -83,7 +75,7 @@ export function sawSetting(
   if (profile.use === 'crown') {
     if (rules.crownCut === 'nested')
       return withBlock(saw, 'nested', size, 0, opposite(swingStanding(end, angle)));
-    const { miter, bevel } = crownFlat(size, springOf(profile));
+    const { miter, bevel } = crownCut(180 - 2 * size, springOf(profile));
     return withBlock(saw, 'flat', miter, bevel, opposite(swingStanding(end, angle)));
   }
   if (profile.use === 'casing' || profile.use === 'back-band')

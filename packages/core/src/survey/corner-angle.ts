@@ -1,5 +1,5 @@
-import { acosDeg } from '../base/index.ts';
 import type { AngleReading, Corner } from '../job/index.ts';
+import { angleBetween, convertCorner } from '../trade/index.ts';
 
 /**
  * The corner angle A inside the room, 0 < A < 360, from what was read.
@@ -15,16 +15,14 @@ export function wallAngle(reading: AngleReading): number {
     case 'wall-angle':
       return reading.degrees;
     case 'protractor':
-      return reading.side === 'inside' ? reading.degrees : 360 - reading.degrees;
+      return convertCorner('faces', reading.degrees, reading.side).wallAngle;
     case 'deflection':
-      return reading.side === 'inside' ? 180 - reading.degrees : 180 + reading.degrees;
+      return convertCorner('deflection', reading.degrees, reading.side).wallAngle;
     case 'miter':
-      return reading.side === 'inside' ? 180 - 2 * reading.degrees : 180 + 2 * reading.degrees;
-    case 'legs': {
-      const { left: p, right: q, across: d } = reading;
-      const faces = acosDeg((p * p + q * q - d * d) / (2 * p * q));
-      return reading.side === 'inside' ? faces : 360 - faces;
-    }
+      return convertCorner('saw', reading.degrees, reading.side).wallAngle;
+    case 'legs':
+      return convertCorner('faces', angleBetween(reading.left, reading.right, reading.across), reading.side)
+        .wallAngle;
   }
 }
 

@@ -1,10 +1,14 @@
 import loadHighs from 'highs';
 import {
+  calculate,
   checkJobFile,
+  describeOps,
   optimise,
   planJob,
   readCutProblem,
+  readJson,
   writeCutSolution,
+  type Issue,
   type LinearSolver,
 } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
@@ -39,9 +43,46 @@ async function cut(args: readonly string[]): Promise<void> {
   print(writeCutSolution(read.value.file, read.value.problem, solved.value));
 }
 
+function parseJson(text: string): unknown {
+  const json = readJson(text);
+  return json.ok ? json.value : refuse(json.issues);
+}
+
+/** `calc QUESTION` prints one answer; `calc --file CASES` an array of answers, a reason where there is none. */
+function calc(args: readonly string[]): Promise<void> {
+  const usage = `usage: npm run --silent calc -- '{"op": "crown.cut", "A": 90, "spring": 38}'   or   -- --file CASES.json   or   -- --help`;
+  if (args[0] === '--help') {
+    process.stdout.write(
+      `${usage}\n\nop                   fields ([optional]; every op also takes [units])\n${describeOps().join('\n')}\n`,
+    );
+    return Promise.resolve();
+  }
+  if (args[0] === '--file' && args.length === 2) {
+    const cases = readInput(args[1]!);
+    if (!Array.isArray(cases)) refuse([{ at: '', text: 'must be an array of questions' }]);
+    const text = (issue: Issue): string => (issue.at === '' ? issue.text : `${issue.at}: ${issue.text}`);
+    print(
+      cases.map((one) => {
+        const answer = calculate(one);
+        return answer.ok ? answer.value : { error: answer.issues.map(text).join('; ') };
+      }),
+    );
+    return Promise.resolve();
+  }
+  const [question, ...more] = args;
+  if (question === undefined || more.length > 0 || question.startsWith('--'))
+    refuse([{ at: 'calc', text: usage }]);
+  const asked = question === '-' ? readInput('-') : parseJson(question);
+  const answer = calculate(asked);
+  if (!answer.ok) refuse(answer.issues);
+  print(answer.value);
+  return Promise.resolve();
+}
+
 const commands: Readonly<Record<string, (args: readonly string[]) => Promise<void>>> = {
   plan,
   cut,
+  calc,
   schemas: () => Promise.resolve(writeSchemas()),
 };
 const [, , name = '', ...args] = process.argv;

@@ -1,11 +1,8 @@
-import { ActionIcon, Button, Center, Loader, Text } from '@mantine/core';
+import { Center, Loader, Text } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { IconDownload, IconMoon, IconPlus, IconSettings, IconSun } from '@tabler/icons-react';
-import { useMantineColorScheme } from '@mantine/core';
-import { useEffect } from 'react';
-import { Link, Navigate, NavLink, useNavigate, useParams } from 'react-router';
+import { useEffect, useMemo } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import type { JobRecord, Piece } from '@long-miter/core';
-import { useCreateRoomMutation } from '../../api/api.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
@@ -16,23 +13,15 @@ import { SetupDrawer } from '../setup/SetupDrawer.tsx';
 import { StockPage } from '../stock/StockPage.tsx';
 import { usePlan } from '../stock/use-plan.ts';
 import { WalkPage } from '../walk/WalkPage.tsx';
-import { SaveMark } from './SaveMark.tsx';
+import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
+import { STAGES, type Stage } from './stages.ts';
 import { useJob, useJobFile, useQuickRoom, useRoom } from './use-job.ts';
-import type { Draft } from '../walk/draft-slice.ts';
-
-const STAGES = [
-  { key: 'walk', label: 'Walk' },
-  { key: 'joints', label: 'Joints' },
-  { key: 'stock', label: 'Stock' },
-  { key: 'saw', label: 'Saw' },
-] as const;
-type Stage = (typeof STAGES)[number]['key'];
 
 /** A job in one of its stages: the frame around all of them. */
 export function JobPage() {
   const { jobId = '', stage, roomId } = useParams();
-  const { job, drafts, missing } = useJob(jobId);
+  const { job, missing } = useJob(jobId);
   if (missing && !job)
     return (
       <Center h="100%">
@@ -50,26 +39,14 @@ export function JobPage() {
     );
   if (!STAGES.some((one) => one.key === stage)) return <Navigate to={`/jobs/${jobId}/walk`} replace />;
   const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
-  return <JobFrame job={job} drafts={drafts} stage={stage as Stage} roomId={current?.id} />;
+  return <JobFrame job={job} stage={stage as Stage} roomId={current?.id} />;
 }
 
-function JobFrame({
-  job,
-  drafts,
-  stage,
-  roomId,
-}: {
-  job: JobRecord;
-  drafts: Readonly<Record<string, Draft>>;
-  stage: Stage;
-  roomId: string | undefined;
-}) {
+function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId: string | undefined }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const [setup, setupOpen] = useDisclosure(false);
   const [help, helpOpen] = useDisclosure(false);
-  const { colorScheme, toggleColorScheme } = useMantineColorScheme();
-  const [createRoom, { isLoading: making }] = useCreateRoomMutation();
   const ui = useAppSelector((state) => state.ui);
   const file = useJobFile(job);
   const room = useRoom(job, roomId ?? '');
@@ -83,13 +60,9 @@ function JobFrame({
     dispatch(piecePicked({ piece: piece.id, wall: walls.findIndex((wall) => wall.id === piece.wall) }));
     if (piece.room !== roomId) void navigate(to(stage, piece.room), { replace: true });
   };
-  const addRoom = async (): Promise<void> => {
-    const made = await createRoom({ job: job.id, name: `Room ${job.rooms.length + 1}` });
-    if ('data' in made && made.data) {
-      dispatch(wallPicked(undefined));
-      void navigate(to('walk', made.data.id));
-    }
-  };
+  const names = job.rooms.map((one) => `${one.id} ${one.name}`).join('\n');
+  // The list stays the same object until a room comes, goes or is renamed.
+  const rooms = useMemo(() => job.rooms.map(({ id, name }) => ({ id, name })), [names]); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const typing = ['INPUT', 'TEXTAREA', 'SELECT'].includes((event.target as HTMLElement).tagName);
@@ -106,101 +79,17 @@ function JobFrame({
   return (
     <>
       <div className="frame no-print">
-        <header>
-          <div className="bar">
-            <Link
-              to="/"
-              style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }}
-              title="All jobs"
-            >
-              {job.name}
-            </Link>
-            <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
-              {STAGES.map(({ key, label }) => (
-                <NavLink
-                  key={key}
-                  className="stage"
-                  to={to(key)}
-                  aria-current={key === stage ? 'page' : undefined}
-                >
-                  {label}
-                </NavLink>
-              ))}
-            </nav>
-            <span style={{ flex: 1 }} />
-            <SaveMark jobId={job.id} drafts={drafts} />
-            <Text size="sm" c="dimmed" className="hide-narrow">
-              {job.unit === 'in' ? 'inches' : 'millimetres'}
-            </Text>
-            <ActionIcon
-              size={38}
-              variant="default"
-              component="a"
-              href={`/api/jobs/${job.id}/file`}
-              aria-label="Save the job file"
-              title="Save the job file"
-            >
-              <IconDownload size={19} />
-            </ActionIcon>
-            <ActionIcon
-              size={38}
-              variant="default"
-              aria-label="Set-up"
-              title="Profiles, saw, house rules"
-              onClick={setupOpen.open}
-            >
-              <IconSettings size={19} />
-            </ActionIcon>
-            <ActionIcon
-              size={38}
-              variant="default"
-              className="hide-narrow"
-              aria-label={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
-              title={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
-              onClick={() => toggleColorScheme()}
-            >
-              {colorScheme === 'dark' ? <IconSun size={19} /> : <IconMoon size={19} />}
-            </ActionIcon>
-            <ActionIcon
-              size={38}
-              variant="default"
-              className="hide-narrow"
-              aria-label="Keys"
-              title="Keys (?)"
-              onClick={helpOpen.open}
-            >
-              ?
-            </ActionIcon>
-          </div>
-          <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
-            <nav aria-label="Rooms" style={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
-              {job.rooms.map((one) => (
-                <NavLink
-                  key={one.id}
-                  className="room-tab"
-                  to={to(stage, one.id)}
-                  aria-current={one.id === roomId ? 'page' : undefined}
-                  onClick={() => dispatch(wallPicked(undefined))}
-                >
-                  {one.name || 'unnamed'}
-                </NavLink>
-              ))}
-            </nav>
-            <Button
-              size="compact-sm"
-              variant="subtle"
-              leftSection={<IconPlus size={15} />}
-              loading={making}
-              onClick={() => void addRoom()}
-            >
-              Add room
-            </Button>
-            <span style={{ flex: 1 }} />
-            <Text size="sm" c="dimmed" className="hide-narrow">
-              {measuredText(job)}
-            </Text>
-          </div>
-        </header>
+        <JobHeader
+          jobId={job.id}
+          name={job.name}
+          unit={job.unit}
+          stage={stage}
+          roomId={roomId}
+          rooms={rooms}
+          measured={measuredText(job)}
+          onSetup={setupOpen.open}
+          onHelp={helpOpen.open}
+        />
         <StageBody
           job={job}
           stage={stage}

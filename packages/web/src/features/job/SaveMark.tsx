@@ -1,12 +1,15 @@
 import { Button, Group, Text } from '@mantine/core';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { api } from '../../api/api.ts';
-import { settled, type Draft } from '../walk/draft-slice.ts';
+import { settled } from '../walk/draft-slice.ts';
 
 /** Whether everything typed has reached the server; a conflict is settled here, with both sides kept until then. */
-export function SaveMark({ jobId, drafts }: { jobId: string; drafts: Readonly<Record<string, Draft>> }) {
+export function SaveMark({ jobId }: { jobId: string }) {
+  const all = useAppSelector(
+    (state) => Object.entries(state.drafts).filter(([, draft]) => draft.jobId === jobId),
+    (a, b) => a.length === b.length && a.every(([, draft], index) => draft === b[index]![1]),
+  );
   const dispatch = useAppDispatch();
-  const all = Object.entries(drafts);
   const conflict = all.find(([, draft]) => draft.save === 'conflict');
   const settle = async (keep: 'mine' | 'theirs'): Promise<void> => {
     const fresh = await dispatch(api.endpoints.job.initiate(jobId, { forceRefetch: true }));

@@ -17,7 +17,6 @@ import { loaded, recovered, type Draft } from '../walk/draft-slice.ts';
 /** A job as this person sees it: what the server has, with the edits that are still on their way. */
 export function useJob(jobId: string): {
   job: JobRecord | undefined;
-  drafts: Readonly<Record<string, Draft>>;
   missing: boolean;
 } {
   const { data, error } = useJobQuery(jobId);
@@ -60,7 +59,7 @@ export function useJob(jobId: string): {
       },
     [data, drafts],
   );
-  return { job, drafts, missing: error !== undefined };
+  return { job, missing: error !== undefined };
 }
 
 /** The whole job in its open format. */

@@ -84,14 +84,7 @@ export function JointsPage({ job, roomId, room, quick, pieces }: Props) {
               </span>
             </button>
             {piece.id === selectedPiece && draft && (
-              <PieceDetails
-                piece={piece}
-                room={room}
-                survey={draft.survey}
-                unit={job.unit}
-                quick={quick}
-                edit={edit}
-              />
+              <PieceDetails piece={piece} room={room} unit={job.unit} quick={quick} edit={edit} />
             )}
           </Fragment>
         ))}

@@ -1,29 +1,21 @@
 import { Group, SegmentedControl, Stack, Text } from '@mantine/core';
-import {
-  formatWithUnit,
-  type Piece,
-  type QuickPlan,
-  type Room,
-  type Survey,
-  type Unit,
-} from '@long-miter/core';
+import { formatWithUnit, type Piece, type QuickPlan, type Room, type Unit } from '@long-miter/core';
 import { Figure } from '../../shared/Figure.tsx';
 import { pinJoint } from '../walk/edits.ts';
-import type { SheetEditor } from '../walk/use-sheet.ts';
+import type { EditSurvey } from '../walk/use-sheet.ts';
 import { EndCloseUp } from './EndCloseUp.tsx';
 import { endText, sawText } from './words.ts';
 
 interface Props {
   readonly piece: Piece;
   readonly room: Room;
-  readonly survey: Survey;
   readonly unit: Unit;
   readonly quick: QuickPlan;
-  readonly edit: SheetEditor['edit'];
+  readonly edit: EditSurvey;
 }
 
 /** Everything about the selected piece: figures, both ends, the reason for each, and the choice at its corners. */
-export function PieceDetails({ piece, room, survey, unit, quick, edit }: Props) {
+export function PieceDetails({ piece, room, unit, quick, edit }: Props) {
   const far = piece.near + piece.left.reach + piece.right.reach;
   const watch = quick.watchOuts.filter(
     (one) => one.piece === piece.id || (one.wall === piece.wall && one.piece === undefined),
@@ -76,7 +68,7 @@ export function PieceDetails({ piece, room, survey, unit, quick, edit }: Props) 
           </Text>
         ))}
       </div>
-      <CornerChoice piece={piece} room={room} survey={survey} quick={quick} edit={edit} />
+      <CornerChoice piece={piece} room={room} quick={quick} edit={edit} />
       {watch.map((one) => (
         <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
           ▲ {one.text}
@@ -87,7 +79,7 @@ export function PieceDetails({ piece, room, survey, unit, quick, edit }: Props) 
 }
 
 /** At each inside corner of the piece: leave the choice to the house rules or pin it by hand. */
-function CornerChoice({ piece, room, survey, quick, edit }: Omit<Props, 'unit'>) {
+function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit'>) {
   const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   const before = (wall + room.walls.length - 1) % room.walls.length;
@@ -114,7 +106,7 @@ function CornerChoice({ piece, room, survey, quick, edit }: Omit<Props, 'unit'>)
             { value: 'miter', label: 'miter' },
           ]}
           onChange={(value) =>
-            edit(pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : value))
+            edit((survey) => pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : value))
           }
         />
       </Group>

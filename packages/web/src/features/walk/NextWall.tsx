@@ -1,30 +1,21 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { parseLength, type Survey, type Typed, type Unit } from '@long-miter/core';
+import { parseLength, type Survey, type Unit } from '@long-miter/core';
 import { addWall } from './edits.ts';
-import type { SheetEditor } from './use-sheet.ts';
+import type { EditSurvey } from './use-sheet.ts';
 
 /** The field one types in while walking: Enter puts the wall in and waits for the next one. */
-export function NextWall({
-  survey,
-  typed,
-  unit,
-  edit,
-}: {
-  survey: Survey;
-  typed: Typed;
-  unit: Unit;
-  edit: SheetEditor['edit'];
-}) {
+export function NextWall({ survey, unit, edit }: { survey: Survey; unit: Unit; edit: EditSurvey }) {
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string>();
   const number = survey.walls.length + 1;
   const add = (): void => {
     const read = parseLength(text, unit);
     if (!read.ok) return setFault(read.issues[0].text);
-    const next = addWall(survey, read.value.value);
-    const issue = edit(next.survey, {
-      typed: { ...typed, [`/walls/${next.id}/length`]: read.value.typed },
+    // The id is the one that addWall will give: the newest survey is what is on the screen.
+    const { id } = addWall(survey, read.value.value);
+    const issue = edit((now) => addWall(now, read.value.value).survey, {
+      typed: { at: `/walls/${id}/length`, text: read.value.typed },
     })[0];
     setFault(issue?.text);
     if (!issue) setText('');

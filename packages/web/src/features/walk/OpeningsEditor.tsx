@@ -4,14 +4,16 @@ import { useState } from 'react';
 import {
   parseLength,
   parsePosition,
-  type JobRecord,
   type Opening,
+  type Profile,
   type Survey,
   type Typed,
+  type Unit,
+  type Wall,
 } from '@long-miter/core';
+import type { EditSurvey } from './use-sheet.ts';
 import { addOpening, changeOpening, removeOpening, setEntry } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
-import type { SheetEditor } from './use-sheet.ts';
 
 const KINDS = [
   { value: 'door', label: 'door' },
@@ -22,17 +24,18 @@ const KINDS = [
 ];
 
 interface Props {
-  readonly job: JobRecord;
-  readonly survey: Survey;
+  readonly unit: Unit;
+  readonly profiles: readonly Profile[];
+  readonly wall: Wall;
+  readonly entry: Survey['entry'];
   readonly typed: Typed;
   readonly index: number;
-  readonly edit: SheetEditor['edit'];
+  readonly edit: EditSurvey;
 }
 
 /** Doors, windows and other openings of the selected wall, and a form for the next one. */
-export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
-  const wall = survey.walls[index]!;
-  const casings = job.settings.profiles
+export function OpeningsEditor({ unit, profiles, wall, entry, typed, index, edit }: Props) {
+  const casings = profiles
     .filter((profile) => profile.use === 'casing')
     .map((profile) => ({ value: profile.id, label: profile.name }));
   const figure = (opening: Opening, key: 'at' | 'width' | 'headHeight' | 'sillHeight', label: string) => {
@@ -41,14 +44,13 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
       <LengthField
         label={label}
         showLabel
-        unit={job.unit}
+        unit={unit}
         position={key === 'at' || key === 'sillHeight'}
         value={opening[key] ?? 0}
         typed={typed[at]}
         onLength={(value, text) =>
-          edit(changeOpening(survey, index, opening.id, { [key]: value }), {
-            typed: { ...typed, [at]: text },
-            field: at,
+          edit((survey) => changeOpening(survey, index, opening.id, { [key]: value }), {
+            typed: { at, text },
           })
         }
       />
@@ -58,9 +60,7 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
     <Stack gap={8} p="6px 8px 10px 40px">
       {(wall.openings ?? []).map((opening) => {
         const isEntry =
-          survey.entry?.wall === wall.id &&
-          survey.entry.at > opening.at &&
-          survey.entry.at < opening.at + opening.width;
+          entry?.wall === wall.id && entry.at > opening.at && entry.at < opening.at + opening.width;
         return (
           <div key={opening.id} role="group" aria-label={`Opening ${opening.id}`}>
             <Group gap={6} align="flex-end" wrap="nowrap" mb={4}>
@@ -72,7 +72,9 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
                 value={opening.kind}
                 allowDeselect={false}
                 onChange={(kind) =>
-                  edit(changeOpening(survey, index, opening.id, { kind: kind as Opening['kind'] }))
+                  edit((survey) =>
+                    changeOpening(survey, index, opening.id, { kind: kind as Opening['kind'] }),
+                  )
                 }
               />
               <Select
@@ -83,7 +85,7 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
                 clearable
                 data={casings}
                 value={opening.casing ?? null}
-                onChange={(casing) => edit(changeOpening(survey, index, opening.id, { casing }))}
+                onChange={(casing) => edit((survey) => changeOpening(survey, index, opening.id, { casing }))}
               />
               {opening.kind !== 'window' && (
                 <ActionIcon
@@ -92,7 +94,7 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
                   aria-pressed={isEntry}
                   aria-label="Come in here"
                   title={isEntry ? 'You come in here' : 'Come in here'}
-                  onClick={() => edit(setEntry(survey, index, opening))}
+                  onClick={() => edit((survey) => setEntry(survey, index, opening))}
                 >
                   <IconDoorEnter size={20} />
                 </ActionIcon>
@@ -101,7 +103,7 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
                 size={36}
                 variant="default"
                 aria-label={`Remove opening ${opening.id}`}
-                onClick={() => edit(removeOpening(survey, index, opening.id))}
+                onClick={() => edit((survey) => removeOpening(survey, index, opening.id))}
               >
                 <IconTrash size={18} />
               </ActionIcon>
@@ -115,7 +117,7 @@ export function OpeningsEditor({ job, survey, typed, index, edit }: Props) {
           </div>
         );
       })}
-      <NewOpening job={job} survey={survey} index={index} edit={edit} casing={casings[0]?.value} />
+      <NewOpening unit={unit} index={index} edit={edit} casing={casings[0]?.value} />
     </Stack>
   );
 }
@@ -124,13 +126,11 @@ const EMPTY = { at: '', width: '', head: '', sill: '' };
 
 /** Adds an opening once its figures are good; keeps what was typed until then. */
 function NewOpening({
-  job,
-  survey,
+  unit,
   index,
   edit,
   casing,
-}: Pick<Props, 'job' | 'survey' | 'index' | 'edit'> & { casing: string | undefined }) {
-  const { unit } = job;
+}: Pick<Props, 'unit' | 'index' | 'edit'> & { casing: string | undefined }) {
   const usual =
     unit === 'in' ? { width: '32', head: '80 1/2', sill: '30' } : { width: '762', head: '1981', sill: '800' };
   const [kind, setKind] = useState<Opening['kind']>('door');
@@ -148,7 +148,7 @@ function NewOpening({
     if (!head.ok) found.head = head.issues[0].text;
     if (sill && !sill.ok) found.sill = sill.issues[0].text;
     if (at.ok && width.ok && head.ok && (!sill || sill.ok)) {
-      const issue = edit(
+      const issue = edit((survey) =>
         addOpening(survey, index, {
           kind,
           at: at.value.value,

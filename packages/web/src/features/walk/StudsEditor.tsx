@@ -1,29 +1,32 @@
 import { Button, Group } from '@mantine/core';
-import type { JobRecord, Survey, Typed } from '@long-miter/core';
+import type { Typed, Unit, Wall } from '@long-miter/core';
 import { setStuds } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
-import type { SheetEditor } from './use-sheet.ts';
+import type { EditSurvey } from './use-sheet.ts';
 
 /** Studs of a wall by the first one and their spacing. */
 export function StudsEditor({
-  job,
-  survey,
+  unit,
+  wall,
   typed,
   index,
   edit,
 }: {
-  job: JobRecord;
-  survey: Survey;
+  unit: Unit;
+  wall: Wall;
   typed: Typed;
   index: number;
-  edit: SheetEditor['edit'];
+  edit: EditSurvey;
 }) {
-  const wall = survey.walls[index]!;
-  const usual = job.unit === 'in' ? { first: 8, spacing: 16 } : { first: 200, spacing: 400 };
+  const usual = unit === 'in' ? { first: 8, spacing: 16 } : { first: 200, spacing: 400 };
   if (!wall.studs || 'at' in wall.studs)
     return (
       <Group pl={40} pb={6}>
-        <Button size="compact-sm" variant="default" onClick={() => edit(setStuds(survey, index, usual))}>
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => edit((survey) => setStuds(survey, index, usual))}
+        >
           {wall.studs
             ? `${wall.studs.at.length} studs recorded one by one; record by spacing instead`
             : 'Record studs'}
@@ -37,14 +40,13 @@ export function StudsEditor({
       <LengthField
         label={label}
         showLabel
-        unit={job.unit}
+        unit={unit}
         position={key === 'first'}
         value={studs[key]}
         typed={typed[at]}
         onLength={(value, text) =>
-          edit(setStuds(survey, index, { ...studs, [key]: value }), {
-            typed: { ...typed, [at]: text },
-            field: at,
+          edit((survey) => setStuds(survey, index, { ...studs, [key]: value }), {
+            typed: { at, text },
           })
         }
       />
@@ -54,7 +56,11 @@ export function StudsEditor({
     <Group pl={40} pb={8} gap={6} align="flex-end">
       {field('first', 'first stud')}
       {field('spacing', 'then every')}
-      <Button size="sm" variant="default" onClick={() => edit(setStuds(survey, index, undefined))}>
+      <Button
+        size="sm"
+        variant="default"
+        onClick={() => edit((survey) => setStuds(survey, index, undefined))}
+      >
         Forget studs
       </Button>
     </Group>

@@ -1,7 +1,7 @@
 import { Button, Group, Switch, TextInput, Title, Text } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import { useCallback, useEffect } from 'react';
-import type { JobRecord, Room } from '@long-miter/core';
+import type { JobRecord, Room, Typed } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { wallPicked } from '../../app/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
@@ -11,6 +11,9 @@ import { NextWall } from './NextWall.tsx';
 import { RoomMenu } from './RoomMenu.tsx';
 import { useSheet } from './use-sheet.ts';
 import { WallRow } from './WallRow.tsx';
+
+/** One object for all rows that need no texts: a new one each time would have them all drawn again. */
+const NO_TEXTS: Typed = {};
 
 /** Walk: record one room. The plan draws itself while typing. */
 export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string; room: Room | undefined }) {
@@ -71,7 +74,10 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
             label="closes"
             title="The last wall meets the first one"
             checked={survey.closed}
-            onChange={(event) => edit(setClosed(survey, event.currentTarget.checked))}
+            onChange={(event) => {
+              const { checked } = event.currentTarget;
+              edit((now) => setClosed(now, checked));
+            }}
           />
           <Button
             size="compact-md"
@@ -110,16 +116,20 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
         {survey.walls.map((wall, index) => (
           <WallRow
             key={wall.id}
-            job={job}
-            survey={survey}
-            typed={typed}
+            unit={job.unit}
+            profiles={job.settings.profiles}
+            wall={wall}
+            entry={selected === index ? survey.entry : undefined}
             index={index}
             selected={selected === index}
+            lengthText={typed[`/walls/${wall.id}/length`]}
+            cornerText={typed[`/walls/${wall.id}/corner`]}
+            typed={selected === index ? typed : NO_TEXTS}
             edit={edit}
             onSelect={select}
           />
         ))}
-        <NextWall survey={survey} typed={typed} unit={job.unit} edit={edit} />
+        <NextWall survey={survey} unit={job.unit} edit={edit} />
       </section>
     </main>
   );

@@ -1,27 +1,36 @@
 import { ActionIcon, Text } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { memo } from 'react';
-import type { JobRecord, Survey, Typed } from '@long-miter/core';
+import type { Profile, Survey, Typed, Unit, Wall } from '@long-miter/core';
 import { CornerField } from './CornerField.tsx';
 import { removeWall, setLength, setReading } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
 import { OpeningsEditor } from './OpeningsEditor.tsx';
 import { StudsEditor } from './StudsEditor.tsx';
-import type { SheetEditor } from './use-sheet.ts';
+import type { EditSurvey } from './use-sheet.ts';
 
 interface Props {
-  readonly job: JobRecord;
-  readonly survey: Survey;
-  readonly typed: Typed;
+  readonly unit: Unit;
+  readonly profiles: readonly Profile[];
+  readonly wall: Wall;
+  readonly entry: Survey['entry'];
   readonly index: number;
   readonly selected: boolean;
-  readonly edit: SheetEditor['edit'];
+  readonly lengthText: string | undefined;
+  readonly cornerText: string | undefined;
+  /** Texts of openings and studs; needed by the selected row alone. */
+  readonly typed: Typed;
+  readonly edit: EditSurvey;
   readonly onSelect: (index: number) => void;
 }
 
-/** One wall on the walk sheet: its length, the corner after it, and when selected its openings and studs. */
-export const WallRow = memo(function WallRow({ job, survey, typed, index, selected, edit, onSelect }: Props) {
-  const wall = survey.walls[index]!;
+/**
+ * One wall on the walk sheet: its length, the corner after it, and when selected its openings and studs. Gets only what is
+ * its own, so that typing in one row draws no other.
+ */
+export const WallRow = memo(function WallRow(props: Props) {
+  const { unit, profiles, wall, entry, index, selected, lengthText, cornerText, typed, edit, onSelect } =
+    props;
   const number = index + 1;
   const lengthAt = `/walls/${wall.id}/length`;
   const cornerAt = `/walls/${wall.id}/corner`;
@@ -34,27 +43,24 @@ export const WallRow = memo(function WallRow({ job, survey, typed, index, select
         </Text>
         <LengthField
           label={`Length of wall ${number}`}
-          unit={job.unit}
+          unit={unit}
           value={wall.length}
-          typed={typed[lengthAt]}
+          typed={lengthText}
           walk
           onFocus={select}
           onLength={(value, text) =>
-            edit(setLength(survey, index, value), { typed: { ...typed, [lengthAt]: text }, field: lengthAt })
+            edit((survey) => setLength(survey, index, value), { typed: { at: lengthAt, text } })
           }
         />
         {wall.corner ? (
           <CornerField
             number={number}
-            unit={job.unit}
+            unit={unit}
             corner={wall.corner}
-            typed={typed[cornerAt]}
+            typed={cornerText}
             onFocus={select}
             onReading={(reading, text) =>
-              edit(setReading(survey, index, reading), {
-                typed: { ...typed, [cornerAt]: text },
-                field: cornerAt,
-              })
+              edit((survey) => setReading(survey, index, reading), { typed: { at: cornerAt, text } })
             }
           />
         ) : (
@@ -66,15 +72,23 @@ export const WallRow = memo(function WallRow({ job, survey, typed, index, select
           variant="subtle"
           color="gray"
           aria-label={`Remove wall ${number}`}
-          onClick={() => edit(removeWall(survey, index))}
+          onClick={() => edit((survey) => removeWall(survey, index))}
         >
           <IconTrash size={17} />
         </ActionIcon>
       </div>
       {selected && (
         <>
-          <OpeningsEditor job={job} survey={survey} typed={typed} index={index} edit={edit} />
-          <StudsEditor job={job} survey={survey} typed={typed} index={index} edit={edit} />
+          <OpeningsEditor
+            unit={unit}
+            profiles={profiles}
+            wall={wall}
+            entry={entry}
+            typed={typed}
+            index={index}
+            edit={edit}
+          />
+          <StudsEditor unit={unit} wall={wall} typed={typed} index={index} edit={edit} />
         </>
       )}
     </div>

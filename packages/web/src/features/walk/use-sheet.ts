@@ -1,18 +1,24 @@
 import { useCallback } from 'react';
-import { checkSurvey, type Issue, type JobRecord, type Survey, type Typed } from '@long-miter/core';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useStore } from 'react-redux';
+import { checkSurvey, type Issue, type JobRecord, type Survey } from '@long-miter/core';
+import { useAppDispatch, useAppSelector, type State } from '../../app/store.ts';
 import { edited, redone, undone, type Draft } from './draft-slice.ts';
+
+/** A change of the survey, with the text that was typed for it, if any. */
+export interface EditOptions {
+  /** The figure that was typed: its path and its text. Typing on in one figure is one step of undo. */
+  readonly typed?: { readonly at: string; readonly text: string };
+}
+
+/**
+ * Keeps a changed survey if it is one a room can have, else answers why not and changes nothing. Takes the change as a
+ * function of the newest survey, so that it stays the same function while one types and rows need not be drawn again.
+ */
+export type EditSurvey = (change: (survey: Survey) => Survey, options?: EditOptions) => readonly Issue[];
 
 export interface SheetEditor {
   readonly draft: Draft | undefined;
-  /**
-   * Keeps a changed survey if it is one a room can have, else answers why not and changes nothing.
-   * `field` names the figure being typed, so that typing on is one step of undo.
-   */
-  readonly edit: (
-    survey: Survey,
-    options?: { readonly typed?: Typed; readonly field?: string },
-  ) => readonly Issue[];
+  readonly edit: EditSurvey;
   readonly rename: (name: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -21,22 +27,28 @@ export interface SheetEditor {
 /** Reading and changing one room's sheet. */
 export function useSheet(job: JobRecord, roomId: string): SheetEditor {
   const dispatch = useAppDispatch();
+  const store = useStore<State>();
   const draft = useAppSelector((state) => state.drafts[roomId]);
   const { unit, settings } = job;
-  const edit = useCallback<SheetEditor['edit']>(
-    (survey, options = {}) => {
+  const edit = useCallback<EditSurvey>(
+    (change, { typed } = {}) => {
+      const now = store.getState().drafts[roomId];
+      if (!now) return [];
+      const survey = change(now.survey);
       const checked = checkSurvey(survey, unit, settings);
       if (!checked.ok) return checked.issues;
+      const texts = typed ? { typed: { ...now.typed, [typed.at]: typed.text } } : {};
       dispatch(
         edited({
           id: roomId,
-          sheet: { survey, ...(options.typed ? { typed: options.typed } : {}) },
-          ...(options.field === undefined ? {} : { field: options.field }),
+          // The survey itself, not the checked copy: untouched walls must stay the same objects.
+          sheet: { survey, ...texts },
+          ...(typed ? { field: typed.at } : {}),
         }),
       );
       return [];
     },
-    [dispatch, roomId, unit, settings],
+    [dispatch, store, roomId, unit, settings],
   );
   return {
     draft,

@@ -1,0 +1,133 @@
+import { ActionIcon, Button, Text, useMantineColorScheme } from '@mantine/core';
+import { IconDownload, IconMoon, IconPlus, IconSettings, IconSun } from '@tabler/icons-react';
+import { memo } from 'react';
+import { Link, NavLink, useNavigate } from 'react-router';
+import type { Unit } from '@long-miter/core';
+import { useCreateRoomMutation } from '../../api/api.ts';
+import { useAppDispatch } from '../../app/store.ts';
+import { wallPicked } from '../../app/ui-slice.ts';
+import { SaveMark } from './SaveMark.tsx';
+import { STAGES, type Stage } from './stages.ts';
+
+interface Props {
+  readonly jobId: string;
+  readonly name: string;
+  readonly unit: Unit;
+  readonly stage: Stage;
+  readonly roomId: string | undefined;
+  readonly rooms: readonly { readonly id: string; readonly name: string }[];
+  /** How many corners are measured, in words. */
+  readonly measured: string;
+  readonly onSetup: () => void;
+  readonly onHelp: () => void;
+}
+
+/** The job, its stages and its rooms on two slim lines. Drawn anew only when one of them changes, not while one types. */
+export const JobHeader = memo(function JobHeader(props: Props) {
+  const { jobId, name, unit, stage, roomId, rooms, measured, onSetup, onHelp } = props;
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const { colorScheme, toggleColorScheme } = useMantineColorScheme();
+  const [createRoom, { isLoading: making }] = useCreateRoomMutation();
+  const to = (next: string, target = roomId): string => `/jobs/${jobId}/${next}${target ? `/${target}` : ''}`;
+  const addRoom = async (): Promise<void> => {
+    const made = await createRoom({ job: jobId, name: `Room ${rooms.length + 1}` });
+    if ('data' in made && made.data) {
+      dispatch(wallPicked(undefined));
+      void navigate(to('walk', made.data.id));
+    }
+  };
+  return (
+    <header>
+      <div className="bar">
+        <Link to="/" style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }} title="All jobs">
+          {name}
+        </Link>
+        <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
+          {STAGES.map(({ key, label }) => (
+            <NavLink
+              key={key}
+              className="stage"
+              to={to(key)}
+              aria-current={key === stage ? 'page' : undefined}
+            >
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+        <span style={{ flex: 1 }} />
+        <SaveMark jobId={jobId} />
+        <Text size="sm" c="dimmed" className="hide-narrow">
+          {unit === 'in' ? 'inches' : 'millimetres'}
+        </Text>
+        <ActionIcon
+          size={38}
+          variant="default"
+          component="a"
+          href={`/api/jobs/${jobId}/file`}
+          aria-label="Save the job file"
+          title="Save the job file"
+        >
+          <IconDownload size={19} />
+        </ActionIcon>
+        <ActionIcon
+          size={38}
+          variant="default"
+          aria-label="Set-up"
+          title="Profiles, saw, house rules"
+          onClick={onSetup}
+        >
+          <IconSettings size={19} />
+        </ActionIcon>
+        <ActionIcon
+          size={38}
+          variant="default"
+          className="hide-narrow"
+          aria-label={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
+          title={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
+          onClick={() => toggleColorScheme()}
+        >
+          {colorScheme === 'dark' ? <IconSun size={19} /> : <IconMoon size={19} />}
+        </ActionIcon>
+        <ActionIcon
+          size={38}
+          variant="default"
+          className="hide-narrow"
+          aria-label="Keys"
+          title="Keys (?)"
+          onClick={onHelp}
+        >
+          ?
+        </ActionIcon>
+      </div>
+      <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
+        <nav aria-label="Rooms" style={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
+          {rooms.map((one) => (
+            <NavLink
+              key={one.id}
+              className="room-tab"
+              to={to(stage, one.id)}
+              aria-current={one.id === roomId ? 'page' : undefined}
+              onClick={() => dispatch(wallPicked(undefined))}
+            >
+              {one.name || 'unnamed'}
+            </NavLink>
+          ))}
+        </nav>
+        <Button
+          size="compact-sm"
+          variant="subtle"
+          leftSection={<IconPlus size={15} />}
+          loading={making}
+          onClick={() => void addRoom()}
+        >
+          Add room
+        </Button>
+        <span style={{ flex: 1 }} />
+        <Text size="sm" c="dimmed" className="hide-narrow">
+          {measured}
+        </Text>
+      </div>
+    </header>
+  );
+});

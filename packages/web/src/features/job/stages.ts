@@ -1,0 +1,9 @@
+/** The stages of a job, in the order the work is done. */
+export const STAGES = [
+  { key: 'walk', label: 'Walk' },
+  { key: 'joints', label: 'Joints' },
+  { key: 'stock', label: 'Stock' },
+  { key: 'saw', label: 'Saw' },
+] as const;
+
+export type Stage = (typeof STAGES)[number]['key'];
