@@ -23,7 +23,7 @@ function differences(actual: unknown, expected: unknown, tolerance: number, at =
     return expected.flatMap((one, index) => differences(actual[index], one, tolerance, `${at}/${index}`));
   }
   if (expected !== null && typeof expected === 'object') {
-    const keys = new Set([...Object.keys(expected), ...Object.keys((actual ?? {}))]);
+    const keys = new Set([...Object.keys(expected), ...Object.keys(actual ?? {})]);
     return [...keys].flatMap((key) =>
       differences(
         (actual as Record<string, unknown>)?.[key],
