@@ -23,7 +23,7 @@ export function attainableCosts(model: CutModel): Attainable {
   const [penalty] = penalties;
   if (penalties.size !== 1 || penalty === undefined) {
     const step = [...penalties].reduce((all, one) => gcd(all, Math.round(one)), stickStep);
-    return { atLeast: (bound) => Math.ceil((bound - BOUND_NOISE) / step) * step };
+    return { atLeast: (bound) => Math.max(0, Math.ceil((bound - BOUND_NOISE) / step) * step) };
   }
   const least = model.walls.reduce((sum, net) => sum + fewestArcs(net) - 1, 0);
   const most = model.walls.reduce((sum, net) => sum + net.wall.max, 0);

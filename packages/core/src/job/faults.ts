@@ -7,10 +7,9 @@ function describe(issue: ZodIssue): string {
   switch (issue.code) {
     case 'invalid_type': {
       const missing = issue.input === undefined;
-      const article = /^[aeiou]/.test(issue.expected) ? 'an' : 'a';
-      return missing
-        ? `is missing: ${article} ${issue.expected} is needed`
-        : `must be ${article} ${issue.expected}`;
+      const expected = issue.expected === 'int' ? 'whole number' : issue.expected;
+      const article = /^[aeiou]/.test(expected) ? 'an' : 'a';
+      return missing ? `is missing: ${article} ${expected} is needed` : `must be ${article} ${expected}`;
     }
     case 'invalid_value':
       return issue.message.startsWith('Invalid')
