@@ -1,0 +1,186 @@
+/** @jest-environment jest-fixed-jsdom */
+import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import {
+  cutSteps,
+  planJob,
+  planQuickly,
+  roomOf,
+  starterSettings,
+  type JobFile,
+  type PlanFile,
+} from '@long-miter/core';
+import { PlanDrawing } from '../src/drawing/PlanDrawing.tsx';
+import { Ribbon } from '../src/drawing/Ribbon.tsx';
+import { CutCard } from '../src/features/saw/CutCard.tsx';
+import { PrintedList } from '../src/features/saw/PrintedList.tsx';
+import { Sticks } from '../src/features/stock/Sticks.tsx';
+import { fractionRuns } from '../src/shared/Figure.tsx';
+import { show, stubBrowser } from './support/browser.tsx';
+
+beforeAll(stubBrowser);
+afterEach(cleanup);
+
+/** A square room of 120 by 96 with a door in wall 1; the fourth corner is only assumed. */
+const settings = starterSettings('in');
+const corner = { reading: { as: 'wall-angle' as const, degrees: 90 } };
+const room = roomOf({
+  id: 'r',
+  name: 'Study',
+  survey: {
+    closed: true,
+    entry: { wall: 'w1', at: 56 },
+    walls: [
+      {
+        id: 'w1',
+        length: 120,
+        corner,
+        openings: [{ id: 'd1', kind: 'door', at: 40, width: 32, headHeight: 80.5, casing: 'casing' }],
+      },
+      { id: 'w2', length: 96.5, corner },
+      { id: 'w3', length: 120, corner },
+      { id: 'w4', length: 96.5, corner: { reading: { as: 'assumed' } } },
+    ],
+    trims: [{ id: 'base', profile: 'base', on: 'walls' }],
+  },
+})!;
+const file: JobFile = {
+  format: 'longmiter-job',
+  version: 1,
+  name: 'Test',
+  unit: 'in',
+  ...settings,
+  rooms: [room],
+};
+const planOf = (job: JobFile): PlanFile => {
+  const planned = planJob(job, { solver: undefined, seconds: 1, clock: () => 0 });
+  if (!planned.ok) throw new Error('no plan');
+  return planned.value;
+};
+const plan = planOf(file);
+const { pieces } = planQuickly(file);
+const nothing = (): void => undefined;
+const text = (element: Element): string => element.textContent.replaceAll('\u2009', ' ');
+
+describe('the plan of the room', () => {
+  test('names lengths and angles, and says which corner is not measured', () => {
+    const { container } = show(
+      <PlanDrawing
+        room={room}
+        unit="in"
+        pieces={[]}
+        selectedWall={undefined}
+        selectedPiece={undefined}
+        onWall={nothing}
+      />,
+    );
+    const texts = [...container.querySelectorAll('text')].map(text);
+    expect(texts.filter((one) => one === '120' || one === '96 1/2')).toHaveLength(4);
+    expect(texts.filter((one) => one === '90°')).toHaveLength(3);
+    expect(texts).toContain('90° ?');
+  });
+  test('a gap is drawn where the readings leave it', () => {
+    const open = { ...room, walls: room.walls.map((wall, k) => (k === 2 ? { ...wall, length: 130 } : wall)) };
+    const { container } = show(
+      <PlanDrawing
+        room={open}
+        unit="in"
+        pieces={[]}
+        selectedWall={undefined}
+        selectedPiece={undefined}
+        onWall={nothing}
+      />,
+    );
+    expect([...container.querySelectorAll('text')].map(text).some((one) => one.includes('gap 10 in'))).toBe(
+      true,
+    );
+  });
+});
+
+describe('the ribbon', () => {
+  const ribbon = (layer: 'measures' | 'pieces', picked: string[]) => (
+    <Ribbon
+      room={room}
+      unit="in"
+      layer={layer}
+      pieces={pieces}
+      selectedWall={undefined}
+      selectedPiece={undefined}
+      onWall={(wall) => picked.push(`wall ${wall + 1}`)}
+      onPiece={(piece) => picked.push(piece.label)}
+    />
+  );
+  test('shows measures while walking and every piece afterwards; what is picked is told', () => {
+    const picked: string[] = [];
+    const view = show(ribbon('measures', picked));
+    expect([...view.container.querySelectorAll('[data-wall]')]).toHaveLength(4);
+    expect(view.container.querySelectorAll('[data-piece]')).toHaveLength(0);
+    fireEvent.click(view.container.querySelector('[data-wall="3"]')!);
+    view.again(ribbon('pieces', picked));
+    expect(
+      [...view.container.querySelectorAll('[data-piece]')]
+        .map((one) => one.getAttribute('data-piece'))
+        .sort(),
+    ).toEqual(['1-01', '1-02', '1-03', '1-04', '1-05']);
+    fireEvent.click(view.container.querySelector('[data-piece="1-02"]')!);
+    expect(picked).toEqual(['wall 3', '1-02']);
+  });
+});
+
+describe('the sticks', () => {
+  test('each with its length, its pieces and what is left', () => {
+    const { container } = show(
+      <Sticks
+        plan={plan}
+        profiles={settings.profiles}
+        unit="in"
+        selectedPiece={undefined}
+        onPiece={nothing}
+      />,
+    );
+    expect(container.querySelectorAll('svg')).toHaveLength(plan.sticks.length);
+    expect(container.querySelectorAll('[data-piece]')).toHaveLength(5);
+    expect(text(container)).toContain('left over');
+  });
+});
+
+describe('the cut at hand', () => {
+  const steps = cutSteps(file, plan);
+  test('names the mark, from which point, the swing and the side to keep', () => {
+    const at = steps.findIndex((step) => step.end === 'right' && step.piece.right.joint === 'cope');
+    show(<CutCard steps={steps} at={at} unit="in" onStep={nothing} />);
+    const step = steps[at]!;
+    expect(text(screen.getByTestId('mark'))).toBe(step.mark.text);
+    expect(screen.getByTestId('dial').textContent).toBe('45°');
+    expect(screen.getByText('swing left, dial')).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Swing left, keep the left side' })).toBeTruthy();
+    expect(screen.getByText(/Then cope along the profile/)).toBeTruthy();
+  });
+  test('the first and the last cut have nothing before and after them', () => {
+    const view = show(<CutCard steps={steps} at={0} unit="in" onStep={nothing} />);
+    expect((screen.getByRole('button', { name: 'Back' }) as HTMLButtonElement).disabled).toBe(true);
+    view.again(<CutCard steps={steps} at={steps.length - 1} unit="in" onStep={nothing} />);
+    expect((screen.getByRole('button', { name: 'Next cut' }) as HTMLButtonElement).disabled).toBe(true);
+  });
+});
+
+test('the printed list has a line a piece, a box to tick and the stick it comes from', () => {
+  const { container } = show(<PrintedList file={file} plan={plan} />);
+  const rows = [...container.querySelectorAll('tbody tr')].map((row) =>
+    [...row.querySelectorAll('td')].map(text),
+  );
+  expect(rows).toHaveLength(5);
+  for (const row of rows) expect(row[0]).toBe('☐');
+  // Door casing from 40 − 2 7/16 to 72 + 2 7/16: 45 9/16 are left to the right of it.
+  expect(rows[0]!.slice(1, 5)).toEqual(['1-01', 'Study, wall 1', '45 9/16', 'square → long, cope']);
+  expect(rows[0]![7]).toMatch(/^\d+ \(\d+ in\)$/);
+});
+
+test('fractions are set as fractions, with thin space before them', () => {
+  expect(fractionRuns('142 3/8 −')).toEqual([
+    { text: '142\u2009', frac: false },
+    { text: '3/8', frac: true },
+    { text: ' −', frac: false },
+  ]);
+  expect(fractionRuns('96')).toEqual([{ text: '96', frac: false }]);
+});

@@ -1,0 +1,146 @@
+/** @jest-environment jest-fixed-jsdom */
+import { beforeAll, describe, expect, jest, test } from '@jest/globals';
+import { cleanup, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { emptySurvey, starterSettings, type Issue, type Survey } from '@long-miter/core';
+import { CornerField } from '../src/features/walk/CornerField.tsx';
+import { addWall } from '../src/features/walk/edits.ts';
+import { LengthField } from '../src/features/walk/LengthField.tsx';
+import { NextWall } from '../src/features/walk/NextWall.tsx';
+import type { EditSurvey } from '../src/features/walk/use-sheet.ts';
+import { show, stubBrowser } from './support/browser.tsx';
+
+beforeAll(stubBrowser);
+
+const input = (label: string): HTMLInputElement => screen.getByLabelText(label);
+
+describe('a field for a length', () => {
+  const field = (kept: (value: number, typed: string) => readonly Issue[], value = 120, typed?: string) => (
+    <LengthField label="Length" unit="in" value={value} typed={typed} onLength={kept} />
+  );
+
+  test('shows what was typed, else the figure', () => {
+    const view = show(field(() => [], 142.375));
+    expect(input('Length').value).toBe('142 3/8');
+    view.again(field(() => [], 142.4015748, '3617 mm'));
+    expect(input('Length').value).toBe('3617 mm');
+    cleanup();
+  });
+
+  test('keeps every good figure while typing and no bad one', async () => {
+    const kept: [number, string][] = [];
+    show(field((value, typed) => (kept.push([value, typed]), [])));
+    await userEvent.clear(input('Length'));
+    await userEvent.type(input('Length'), '96 1/2');
+    // "96 1" and "96 1/" are no lengths; "96", "9" and "96 1/2" are.
+    expect(kept).toEqual([
+      [9, '9'],
+      [96, '96'],
+      [96, '96'],
+      [96.5, '96 1/2'],
+    ]);
+    cleanup();
+  });
+
+  test('keeps a bad text and says why, once it is left', async () => {
+    const kept = jest.fn<(value: number, typed: string) => readonly Issue[]>(() => []);
+    show(field(kept));
+    await userEvent.clear(input('Length'));
+    kept.mockClear();
+    await userEvent.type(input('Length'), 'twelve');
+    await userEvent.tab();
+    expect(input('Length').value).toBe('twelve');
+    expect(screen.getByText(/is not a length/)).toBeTruthy();
+    expect(kept).not.toHaveBeenCalled();
+    cleanup();
+  });
+
+  test('says what the room has against a good figure', async () => {
+    show(field(() => [{ at: '/walls/0/openings/0/at', text: 'the door no longer fits' }]));
+    await userEvent.clear(input('Length'));
+    await userEvent.type(input('Length'), '9{Enter}');
+    expect(screen.getByText('the door no longer fits')).toBeTruthy();
+    expect(input('Length').value).toBe('9');
+    cleanup();
+  });
+
+  test('a figure changed elsewhere shows, but never under the typing hand', async () => {
+    const view = show(field(() => [], 120));
+    await userEvent.type(input('Length'), '5');
+    view.again(field(() => [], 50));
+    expect(input('Length').value).toBe('5');
+    await userEvent.tab();
+    view.again(field(() => [], 60));
+    expect(input('Length').value).toBe('60');
+    cleanup();
+  });
+});
+
+describe('the next wall', () => {
+  test('Enter puts it in, empties the field and stays there', async () => {
+    let survey: Survey = emptySurvey(starterSettings('in'));
+    const texts: string[] = [];
+    const edit: EditSurvey = (change, options) => {
+      survey = change(survey);
+      texts.push(`${options!.typed!.at} ${options!.typed!.text}`);
+      return [];
+    };
+    const row = () => <NextWall survey={survey} unit="in" edit={edit} />;
+    const view = show(row());
+    await userEvent.type(input('Length of wall 1, the next one'), "12' 3{Enter}");
+    view.again(row());
+    await userEvent.type(input('Length of wall 2, the next one'), '8 ft{Enter}');
+    expect(survey.walls.map((wall) => wall.length)).toEqual([147, 96]);
+    expect(texts).toEqual(["/walls/w1/length 12' 3", '/walls/w2/length 8 ft']);
+    expect(document.activeElement).toBe(input('Length of wall 2, the next one'));
+    cleanup();
+  });
+
+  test('a bad figure stays with its reason', async () => {
+    const survey = addWall(emptySurvey(starterSettings('in')), 100).survey;
+    show(<NextWall survey={survey} unit="in" edit={() => []} />);
+    await userEvent.type(input('Length of wall 2, the next one'), '0{Enter}');
+    expect(screen.getByText(/must be greater than 0/)).toBeTruthy();
+    expect(input('Length of wall 2, the next one').value).toBe('0');
+    cleanup();
+  });
+});
+
+describe('a corner', () => {
+  const kept: object[] = [];
+  const corner = (reading: Parameters<typeof CornerField>[0]['corner']['reading']) => (
+    <CornerField
+      number={3}
+      unit="in"
+      corner={{ reading }}
+      typed={undefined}
+      onFocus={() => undefined}
+      onReading={(next) => (kept.push(next), [])}
+    />
+  );
+
+  test('assumed is shown as such and becomes a wall angle with its first figure', async () => {
+    kept.length = 0;
+    show(corner({ as: 'assumed' }));
+    expect(screen.getByText('90° assumed, not measured')).toBeTruthy();
+    await userEvent.type(input('Corner after wall 3'), '88½');
+    expect(kept.at(-1)).toEqual({ as: 'wall-angle', degrees: 88.5 });
+    cleanup();
+  });
+
+  test('the wall angle it comes to stands beside what was read', () => {
+    const view = show(corner({ as: 'protractor', degrees: 92, side: 'outside' }));
+    expect(screen.getByText('268° outside')).toBeTruthy();
+    view.again(corner({ as: 'miter', degrees: 22.5, side: 'inside' }));
+    expect(screen.getByText('135° inside')).toBeTruthy();
+    cleanup();
+  });
+
+  test('emptied, it is assumed again', async () => {
+    kept.length = 0;
+    show(corner({ as: 'wall-angle', degrees: 91 }));
+    await userEvent.clear(input('Corner after wall 3'));
+    expect(kept.at(-1)).toEqual({ as: 'assumed' });
+    cleanup();
+  });
+});
