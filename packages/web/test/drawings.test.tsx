@@ -148,7 +148,7 @@ describe('the cut at hand', () => {
   const steps = cutSteps(file, plan);
   test('names the mark, from which point, the swing and the side to keep', () => {
     const at = steps.findIndex((step) => step.end === 'right' && step.piece.right.joint === 'cope');
-    show(<CutCard steps={steps} at={at} unit="in" onStep={nothing} />);
+    show(<CutCard steps={steps} at={at} unit="in" warnings={[]} onStep={nothing} />);
     const step = steps[at]!;
     expect(text(screen.getByTestId('mark'))).toBe(step.mark.text);
     expect(screen.getByTestId('dial').textContent).toBe('45°');
@@ -157,10 +157,13 @@ describe('the cut at hand', () => {
     expect(screen.getByText(/Then cope along the profile/)).toBeTruthy();
   });
   test('the first and the last cut have nothing before and after them', () => {
-    const view = show(<CutCard steps={steps} at={0} unit="in" onStep={nothing} />);
-    expect((screen.getByRole('button', { name: 'Back' }) as HTMLButtonElement).disabled).toBe(true);
-    view.again(<CutCard steps={steps} at={steps.length - 1} unit="in" onStep={nothing} />);
-    expect((screen.getByRole('button', { name: 'Next cut' }) as HTMLButtonElement).disabled).toBe(true);
+    const view = show(
+      <CutCard steps={steps} at={0} unit="in" warnings={['too short to hold']} onStep={nothing} />,
+    );
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Back' }).disabled).toBe(true);
+    expect(screen.getByRole('note').textContent).toContain('too short to hold');
+    view.again(<CutCard steps={steps} at={steps.length - 1} unit="in" warnings={[]} onStep={nothing} />);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Next cut' }).disabled).toBe(true);
   });
 });
 

@@ -2,6 +2,9 @@ import { pointer, SAME_LENGTH, type Issue } from '../base/index.ts';
 import { maxLength, type Unit } from '../measure/index.ts';
 import type { Corner, Room, Wall } from './schema.ts';
 
+/** More studs in one wall are a slip of the thumb, not a wall. */
+const MOST_STUDS = 1000;
+
 const span = (item: { at: number; width: number }): [number, number] => [item.at, item.at + item.width];
 
 /** Faults of a repeated id in one list; the second and later ones are named. */
@@ -89,6 +92,11 @@ export function checkWall(wall: Wall, unit: Unit, at: string): Issue[] {
     issues.push({
       at: `${at}/length`,
       text: `must be at most ${maxLength(unit)} ${unit}: check the figure and its unit`,
+    });
+  if (wall.studs && 'spacing' in wall.studs && wall.length / wall.studs.spacing > MOST_STUDS)
+    issues.push({
+      at: `${at}/studs/spacing`,
+      text: `gives more than ${MOST_STUDS} studs in this wall: check the figure and its unit`,
     });
   if (wall.corner) issues.push(...checkReading(wall.corner, `${at}/corner`));
   (wall.points ?? []).forEach((point, index) => {

@@ -134,6 +134,11 @@ describe('each fault is named by its place', () => {
       /^\/profiles\/0\/springAngle: is missing/,
     ],
     [
+      'studs closer than any wall has',
+      (job) => void (job.rooms[0]!.walls[0]!.studs = { first: 0, spacing: 1e-6 }),
+      /\/walls\/0\/studs\/spacing: gives more than 1000 studs/,
+    ],
+    [
       'trims in a circle',
       (job) =>
         void (job.rooms[0]!.trims = [

@@ -23,10 +23,7 @@ export function stubBrowser(): void {
       this.report = report;
     }
     observe(target: Element): void {
-      this.report(
-        [{ target, contentRect: box } as unknown as ResizeObserverEntry],
-        this,
-      );
+      this.report([{ target, contentRect: box } as unknown as ResizeObserverEntry], this);
     }
     unobserve(): void {}
     disconnect(): void {}

@@ -3,7 +3,7 @@ import { endWord, formatAngle, type Piece, type PlanEnd } from '@long-miter/core
 /** What an end is, in the trade's words. */
 export const JOINT_WORDS: Readonly<Record<PlanEnd['joint'], string>> = {
   cope: 'coped',
-  through: 'runs through',
+  through: 'through',
   miter: 'mitered',
   butt: 'butted',
   square: 'square',

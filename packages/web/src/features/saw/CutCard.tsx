@@ -8,6 +8,8 @@ interface Props {
   readonly steps: readonly CutStep[];
   readonly at: number;
   readonly unit: Unit;
+  /** What a careful lead would point out about this piece. */
+  readonly warnings: readonly string[];
   readonly onStep: (step: number) => void;
 }
 
@@ -18,7 +20,7 @@ const WAYS = {
 } as const;
 
 /** One cut in figures that can be read from two metres. */
-export function CutCard({ steps, at, unit, onStep }: Props) {
+export function CutCard({ steps, at, unit, warnings, onStep }: Props) {
   const step = steps[at]!;
   const { saw } = step;
   const swing = saw.swing === 'none' ? 'straight' : saw.swing;
@@ -89,6 +91,11 @@ export function CutCard({ steps, at, unit, onStep }: Props) {
             : ''}{' '}
         Write {step.piece.label} on its back.
       </Text>
+      {warnings.map((text) => (
+        <Text key={text} size="sm" fw={600} role="note" style={{ color: 'var(--lm-bad)' }}>
+          ▲ {text}
+        </Text>
+      ))}
       <Group grow gap="sm" className="no-print">
         <Button
           size="lg"

@@ -43,7 +43,15 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
     <main className="work no-print">
       {steps.length > 0 && (
         <div className="scroll" ref={card}>
-          <CutCard steps={steps} at={at} unit={job.unit} onStep={go} />
+          <CutCard
+            steps={steps}
+            at={at}
+            unit={job.unit}
+            warnings={plan.watchOuts
+              .filter((one) => one.piece === steps[at]!.piece.id)
+              .map((one) => one.text)}
+            onStep={go}
+          />
         </div>
       )}
       <section className="panel scroll" aria-label="Cut list" style={{ padding: 8 }}>
