@@ -18,6 +18,8 @@ export interface SplicePlace {
   /** The left piece lies over: its far line is the long one and the line opens away from a viewer on the left. */
   readonly leftOver: boolean;
   readonly onStud: boolean;
+  /** How far along the wall it is from the viewer at the entry; 0 without one. */
+  readonly fromViewer: number;
   /** 100 is a joint nobody will find; shown with its notes, so that the lead can judge. */
   readonly score: number;
   readonly notes: readonly string[];
@@ -127,6 +129,7 @@ function placeAt(
     centre,
     leftOver,
     onStud,
+    fromViewer: viewed.viewer === undefined ? 0 : Math.abs(centre - viewed.viewer),
     ...scorePlace(frame, context.path, joined, centre, onStud, viewed),
   };
 }

@@ -94,9 +94,9 @@ describe('splices', () => {
     const [left, right] = planned.value.pieces;
     expect(planned.value.cost).toEqual({ stock: 33.6, splices: 3, total: 36.6 });
     expect([left!.right.over, right!.left.over]).toEqual([true, false]);
-    const centre = left!.near + 0.625 / 2;
-    expect((centre - 15.25) % 16).toBeCloseTo(0, 9);
-    expect([143.25, 191.25]).toContain(Number(centre.toFixed(4)));
+    // Of the two cheapest places the one farther from the entrance: 190 15/16 and 137 9/16, on 16 and 12 ft.
+    expect([left!.near, right!.near]).toEqual([190.9375, 137.5625]);
+    expect(planned.value.sticks.map((stick) => stick.length).sort((a, b) => a - b)).toEqual([144, 192]);
   });
 
   test('a wall that fits the longest stick is never spliced', () =>

@@ -5,6 +5,7 @@ import { layOutJob, quickSplices, type JobLayout } from '../pieces/index.ts';
 import { closeRoom, type Closure } from '../survey/index.ts';
 import { centsPer, choicesOf, cutProblems, type ProfileProblem } from './cut-problems.ts';
 import { piecesOf } from './pieces-of.ts';
+import { preferSplices } from './prefer-splices.ts';
 import type { Piece, PlanFile, WatchOut } from './plan-file.ts';
 import { buyList, sticksOf, type SolvedProfile } from './sticks-of.ts';
 import { watchOutsOf } from './watch-outs.ts';
@@ -72,7 +73,7 @@ function solve(layout: JobLayout, options: PlanOptions): Result<SolvedProfile[]>
       clock: options.clock,
       onProgress: (progress) => options.onProgress?.(item.profile.id, progress),
     });
-    if (answer.ok) solved.push({ ...item, solution: answer.value });
+    if (answer.ok) solved.push({ ...item, solution: preferSplices(layout, item.problem, answer.value) });
     else issues.push(...explain(layout.job, item, answer.issues));
   }
   const [first, ...rest] = issues;

@@ -1,0 +1,131 @@
+import {
+  layOnStick,
+  type CutProblem,
+  type CutSolution,
+  type CutStick,
+  type LooseBlank,
+  type Placed,
+  type SpliceWall,
+} from '../cutting/index.ts';
+import type { SplicePlace, Stretch } from '../joinery/index.ts';
+import { stretchId, type JobLayout } from '../pieces/index.ts';
+
+/** Most blanks on a stick for which the order is worked out anew; longer sticks stay as they are. */
+const FEW = 9;
+
+type WallPart = Extract<Placed, { kind: 'wall' }>;
+
+/** Places from the one the crew would like best: by score, then farthest from where one comes in. */
+function byPreference(places: readonly SplicePlace[]): number[] {
+  return places
+    .map((_, index) => index)
+    .sort(
+      (a, b) => places[b]!.score - places[a]!.score || places[b]!.fromViewer - places[a]!.fromViewer || a - b,
+    );
+}
+
+const depthOf = (problem: CutProblem, id: string): number =>
+  problem.blanks.find((blank) => blank.id === id)?.depth ?? problem.depth;
+
+/** A placed blank by its figures. */
+function loose(problem: CutProblem, walls: ReadonlyMap<string, SpliceWall>, placed: Placed): LooseBlank {
+  if (placed.kind === 'blank') {
+    const blank = problem.blanks.find((one) => one.id === placed.id)!;
+    return { near: blank.near, left: blank.left, right: blank.right, depth: depthOf(problem, placed.id) };
+  }
+  const wall = walls.get(placed.id)!;
+  const last = wall.points.length + 1;
+  const at = [0, ...wall.points.map((point) => point.at), wall.near];
+  const over = (point: number): boolean => wall.points[point - 1]!.leftOver;
+  const whole = placed.fromPoint === 0 && placed.toPoint === last;
+  return {
+    near: at[placed.toPoint]! - at[placed.fromPoint]! + (whole ? (wall.wholeExtra ?? 0) : 0),
+    left: placed.fromPoint === 0 ? wall.left : over(placed.fromPoint) ? wall.angle : -wall.angle,
+    right: placed.toPoint === last ? wall.right : over(placed.toPoint) ? -wall.angle : wall.angle,
+    depth: problem.depth,
+  };
+}
+
+/** The stick with one part exchanged for another, laid out anew; undefined when that does not fit. */
+function exchange(
+  problem: CutProblem,
+  walls: ReadonlyMap<string, SpliceWall>,
+  stick: CutStick,
+  out: Placed,
+  into: WallPart,
+): CutStick | undefined {
+  const length = problem.sticks.find((kind) => kind.id === stick.stick)!.length;
+  const parts = stick.placed.map((one) => (one === out ? into : one));
+  if (parts.length > FEW) return undefined;
+  const laid = layOnStick(
+    problem,
+    length,
+    parts.map((part) => loose(problem, walls, part)),
+  );
+  return laid && { ...stick, placed: laid.map(({ blank, start }) => ({ ...parts[blank]!, start })) };
+}
+
+/** Moves the one splice of a wall to the best place that the same sticks allow. */
+function moveSplice(
+  problem: CutProblem,
+  walls: ReadonlyMap<string, SpliceWall>,
+  sticks: CutStick[],
+  id: string,
+  stretch: Stretch,
+): void {
+  const wall = walls.get(id)!;
+  const last = wall.points.length + 1;
+  const find = (fromPoint: number): [number, WallPart] | undefined => {
+    for (const [index, stick] of sticks.entries()) {
+      const part = stick.placed.find(
+        (one): one is WallPart => one.kind === 'wall' && one.id === id && one.fromPoint === fromPoint,
+      );
+      if (part) return [index, part];
+    }
+    return undefined;
+  };
+  const left = find(0);
+  if (!left || left[1].toPoint === last) return;
+  const used = left[1].toPoint;
+  const right = find(used);
+  // Two parts on two sticks; more splices or both parts on one stick stay as the optimiser chose them.
+  if (!right || right[1].toPoint !== last || right[0] === left[0]) return;
+  for (const place of byPreference(stretch.places)) {
+    const point = place + 1;
+    if (point === used) return;
+    const near = wall.points[place]!.at;
+    if (near < wall.minPiece || wall.near - near < wall.minPiece) continue;
+    const newLeft: WallPart = { ...left[1], fromPoint: 0, toPoint: point };
+    const newRight: WallPart = { ...right[1], fromPoint: point, toPoint: last };
+    for (const [onLeft, onRight] of [
+      [newLeft, newRight],
+      [newRight, newLeft],
+    ] as const) {
+      const a = exchange(problem, walls, sticks[left[0]]!, left[1], onLeft);
+      const b = a && exchange(problem, walls, sticks[right[0]]!, right[1], onRight);
+      if (!a || !b) continue;
+      sticks[left[0]] = a;
+      sticks[right[0]] = b;
+      return;
+    }
+  }
+}
+
+/**
+ * Of all cut plans with the same sticks, one whose splices lie where the crew would like them best: cost and sticks stay,
+ * only the places of single splices move.
+ * Source: joinery rules, section 4 "Splice": every candidate is scored.
+ */
+export function preferSplices(layout: JobLayout, problem: CutProblem, solution: CutSolution): CutSolution {
+  const walls = new Map(problem.walls.map((wall) => [wall.id, wall]));
+  const sticks = [...solution.sticks];
+  layout.rooms.forEach((room, roomIndex) =>
+    room.runs.forEach((run, runIndex) =>
+      run.stretches.forEach((stretch, index) => {
+        const id = stretchId(roomIndex, runIndex, index);
+        if (walls.has(id) && stretch.places.length > 1) moveSplice(problem, walls, sticks, id, stretch);
+      }),
+    ),
+  );
+  return { ...solution, sticks };
+}
