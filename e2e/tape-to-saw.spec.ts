@@ -231,16 +231,15 @@ test('typing in a room of thirty walls keeps to a few frames', async ({ page }) 
   );
   await page.getByLabel('Length of wall 15', { exact: true }).focus();
   // Long tasks block the page's own thread; typing must make none worth noticing.
-  const longest = await page.evaluate(async () => {
+  await page.evaluate(() => {
     const tasks: number[] = [];
     new PerformanceObserver((list) =>
       tasks.push(...list.getEntries().map((entry) => entry.duration)),
-    ).observe({ entryTypes: ['longtask'] });
+    ).observe({
+      entryTypes: ['longtask'],
+    });
     (window as unknown as { tasks: number[] }).tasks = tasks;
-    await new Promise((done) => setTimeout(done, 50));
-    return 0;
   });
-  expect(longest).toBe(0);
   await page.keyboard.type('123 7/8', { delay: 60 });
   await expect(page.getByLabel('Length of wall 15', { exact: true })).toHaveValue('123 7/8');
   const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
