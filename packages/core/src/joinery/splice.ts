@@ -1,6 +1,6 @@
 import { tanDeg } from '../base/index.ts';
 import { dot, subtract } from '../geometry/index.ts';
-import { pointOnWall, type RoomPath } from '../survey/index.ts';
+import { pointOnWall, studPositions, type RoomPath } from '../survey/index.ts';
 import { lapFor } from '../trade/index.ts';
 import { reachOf } from './end-cut.ts';
 import type { JoinedSegment, TrimRun } from './runs.ts';
@@ -134,23 +134,6 @@ function placeAt(
   };
 }
 
-/** Stud centres of a wall inside a stretch, or undefined when none were recorded. */
-function studsWithin(frame: TrimFrame, wallIndex: number, from: number, to: number): number[] | undefined {
-  const { studs } = frame.room.walls[wallIndex]!;
-  if (!studs) return undefined;
-  if ('at' in studs) return studs.at.filter((x) => x > from && x < to).sort((a, b) => a - b);
-  const found: number[] = [];
-  for (
-    let k = Math.max(0, Math.ceil((from - studs.first) / studs.spacing));
-    studs.first + k * studs.spacing < to;
-    k++
-  ) {
-    const x = studs.first + k * studs.spacing;
-    if (x > from) found.push(x);
-  }
-  return found;
-}
-
 /** Any place will do: an even grid, and the places that use a whole stick from either end. */
 function freePlaces(context: SpliceContext, from: number, to: number): number[] {
   const steps = Math.min(48, Math.max(8, Math.ceil(((to - from) / Math.max(1, context.longestUsable)) * 12)));
@@ -208,7 +191,7 @@ function planStretch(
   const worthwhile =
     frame.rules.splices === 'saving' && base.to - base.from > 2 * Math.max(distance, frame.rules.minPiece);
   if (!needed && !worthwhile) return none;
-  const studs = studsWithin(frame, joined.segment.wallIndex, base.from, base.to);
+  const studs = studPositions(frame.room.walls[joined.segment.wallIndex]!, base.from, base.to);
   // Distances count to corners and openings, which are the ends of the segment, and to pinned splices, the ends of the stretch.
   const keeps = (x: number): boolean =>
     x - joined.segment.from >= distance - 1e-6 &&
@@ -252,7 +235,7 @@ export function planSplices(context: SpliceContext): Stretch[] {
   return run.segments.flatMap((joined, segment) => {
     const { wallIndex } = joined.segment;
     const viewed: Viewed = { viewer: viewerAlong(frame, path, wallIndex), facing: facing[wallIndex]! };
-    const studs = studsWithin(frame, wallIndex, joined.from, joined.to) ?? [];
+    const studs = studPositions(frame.room.walls[wallIndex]!, joined.from, joined.to) ?? [];
     const pins = (frame.trim.splices ?? [])
       .filter(
         (pin) => pin.wall === frame.room.walls[wallIndex]!.id && pin.at > joined.from && pin.at < joined.to,

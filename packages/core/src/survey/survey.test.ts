@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFixture } from '../../test/helpers/jobs.ts';
 import type { AngleReading, Room } from '../job/index.ts';
-import { closeRoom, halfAngle, walkRoom, wallAngle } from './index.ts';
+import { closeRoom, halfAngle, studPositions, walkRoom, wallAngle } from './index.ts';
 
 interface Vector {
   readonly id: string;
@@ -91,4 +91,12 @@ describe('closing a room', () => {
     });
     expect(closeRoom({ ...roomOf([120, 96], [90, 90]), closed: false })).toBeUndefined();
   });
+});
+
+test('studs by spacing or one by one, within a stretch or the whole wall', () => {
+  const spaced = { length: 50, studs: { first: 8, spacing: 16 } };
+  expect(studPositions(spaced)).toEqual([8, 24, 40]);
+  expect(studPositions(spaced, 8, 40)).toEqual([24]);
+  expect(studPositions({ length: 50, studs: { at: [40, 7] } }, 5, 45)).toEqual([7, 40]);
+  expect(studPositions({ length: 50 })).toBeUndefined();
 });

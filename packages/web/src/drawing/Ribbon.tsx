@@ -4,6 +4,7 @@ import {
   layOutRibbon,
   pieceOutline,
   ribbonX,
+  studPositions,
   type Piece,
   type Point,
   type RibbonLayout,
@@ -95,7 +96,7 @@ function WallBands({ room, layout, selectedWall, onWall }: Layered) {
             {wall.width > 84 ? `wall ${wall.index + 1}` : wall.index + 1}
           </text>
         )}
-        {studsOf(full).map((at) => (
+        {(studPositions(full) ?? []).map((at) => (
           <line
             key={at}
             x1={ribbonX(layout, wall.index, at)}
@@ -138,16 +139,6 @@ function WallBands({ room, layout, selectedWall, onWall }: Layered) {
       </g>
     );
   });
-}
-
-function studsOf(wall: Room['walls'][number]): number[] {
-  if (!wall.studs) return [];
-  if ('at' in wall.studs) return wall.studs.at;
-  const { first, spacing } = wall.studs;
-  return Array.from(
-    { length: Math.max(0, Math.ceil((wall.length - first) / spacing)) },
-    (_, k) => first + k * spacing,
-  );
 }
 
 function Measures({ room, layout, unit }: Layered) {

@@ -1,5 +1,5 @@
 import { Select, Text } from '@mantine/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Corner, Issue, Unit } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { derivedText, kindOf, READING_KINDS, readReading, textOf, type ReadingKind } from './readings.ts';
@@ -14,7 +14,14 @@ interface Props {
 }
 
 /** The corner after a wall: what was read, how, and the wall angle it comes to. */
-export function CornerField({ number, unit, corner, typed, onReading, onFocus }: Props) {
+export const CornerField = memo(function CornerField({
+  number,
+  unit,
+  corner,
+  typed,
+  onReading,
+  onFocus,
+}: Props) {
   const stored = kindOf(corner.reading);
   // A kind chosen before its figure is typed; the stored reading stays until there is a good one.
   const [chosen, setChosen] = useState<ReadingKind>();
@@ -64,4 +71,4 @@ export function CornerField({ number, unit, corner, typed, onReading, onFocus }:
       </div>
     </>
   );
-}
+});

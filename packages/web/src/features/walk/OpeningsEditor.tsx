@@ -1,6 +1,6 @@
 import { ActionIcon, Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
 import { IconDoorEnter, IconTrash } from '@tabler/icons-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import {
   parseLength,
   parsePosition,
@@ -125,7 +125,7 @@ export function OpeningsEditor({ unit, profiles, wall, entry, typed, index, edit
 const EMPTY = { at: '', width: '', head: '', sill: '' };
 
 /** Adds an opening once its figures are good; keeps what was typed until then. */
-function NewOpening({
+const NewOpening = memo(function NewOpening({
   unit,
   index,
   edit,
@@ -210,4 +210,4 @@ function NewOpening({
       </Group>
     </div>
   );
-}
+});

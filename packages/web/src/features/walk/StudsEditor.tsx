@@ -1,25 +1,30 @@
 import { Button, Group } from '@mantine/core';
-import type { Typed, Unit, Wall } from '@long-miter/core';
+import { memo } from 'react';
+import type { Unit, Wall } from '@long-miter/core';
 import { setStuds } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
 import type { EditSurvey } from './use-sheet.ts';
 
 /** Studs of a wall by the first one and their spacing. */
-export function StudsEditor({
+export const StudsEditor = memo(function StudsEditor({
   unit,
-  wall,
-  typed,
+  wallId,
+  studs,
+  firstText,
+  spacingText,
   index,
   edit,
 }: {
   unit: Unit;
-  wall: Wall;
-  typed: Typed;
+  wallId: string;
+  studs: Wall['studs'];
+  firstText: string | undefined;
+  spacingText: string | undefined;
   index: number;
   edit: EditSurvey;
 }) {
   const usual = unit === 'in' ? { first: 8, spacing: 16 } : { first: 200, spacing: 400 };
-  if (!wall.studs || 'at' in wall.studs)
+  if (!studs || 'at' in studs)
     return (
       <Group pl={40} pb={6}>
         <Button
@@ -27,15 +32,12 @@ export function StudsEditor({
           variant="default"
           onClick={() => edit((survey) => setStuds(survey, index, usual))}
         >
-          {wall.studs
-            ? `${wall.studs.at.length} studs recorded one by one; record by spacing instead`
-            : 'Record studs'}
+          {studs ? `${studs.at.length} studs recorded one by one; record by spacing instead` : 'Record studs'}
         </Button>
       </Group>
     );
-  const { studs } = wall;
   const field = (key: 'first' | 'spacing', label: string) => {
-    const at = `/walls/${wall.id}/studs/${key}`;
+    const at = `/walls/${wallId}/studs/${key}`;
     return (
       <LengthField
         label={label}
@@ -43,7 +45,7 @@ export function StudsEditor({
         unit={unit}
         position={key === 'first'}
         value={studs[key]}
-        typed={typed[at]}
+        typed={key === 'first' ? firstText : spacingText}
         onLength={(value, text) =>
           edit((survey) => setStuds(survey, index, { ...studs, [key]: value }), {
             typed: { at, text },
@@ -65,4 +67,4 @@ export function StudsEditor({
       </Button>
     </Group>
   );
-}
+});

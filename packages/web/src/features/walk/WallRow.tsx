@@ -1,7 +1,7 @@
 import { ActionIcon, Text } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
-import { memo } from 'react';
-import type { Profile, Survey, Typed, Unit, Wall } from '@long-miter/core';
+import { memo, useCallback } from 'react';
+import type { Corner, Profile, Survey, Typed, Unit, Wall } from '@long-miter/core';
 import { CornerField } from './CornerField.tsx';
 import { removeWall, setLength, setReading } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
@@ -34,7 +34,13 @@ export const WallRow = memo(function WallRow(props: Props) {
   const number = index + 1;
   const lengthAt = `/walls/${wall.id}/length`;
   const cornerAt = `/walls/${wall.id}/corner`;
-  const select = (): void => onSelect(index);
+  // The same functions each time: typing a length draws neither the corner nor the studs again.
+  const select = useCallback((): void => onSelect(index), [onSelect, index]);
+  const keepReading = useCallback(
+    (reading: Corner['reading'], text: string) =>
+      edit((survey) => setReading(survey, index, reading), { typed: { at: cornerAt, text } }),
+    [edit, index, cornerAt],
+  );
   return (
     <div role="group" aria-label={`Wall ${number}`}>
       <div className="wall-row" data-selected={selected || undefined}>
@@ -59,9 +65,7 @@ export const WallRow = memo(function WallRow(props: Props) {
             corner={wall.corner}
             typed={cornerText}
             onFocus={select}
-            onReading={(reading, text) =>
-              edit((survey) => setReading(survey, index, reading), { typed: { at: cornerAt, text } })
-            }
+            onReading={keepReading}
           />
         ) : (
           <span />
@@ -88,7 +92,15 @@ export const WallRow = memo(function WallRow(props: Props) {
             index={index}
             edit={edit}
           />
-          <StudsEditor unit={unit} wall={wall} typed={typed} index={index} edit={edit} />
+          <StudsEditor
+            unit={unit}
+            wallId={wall.id}
+            studs={wall.studs}
+            firstText={typed[`/walls/${wall.id}/studs/first`]}
+            spacingText={typed[`/walls/${wall.id}/studs/spacing`]}
+            index={index}
+            edit={edit}
+          />
         </>
       )}
     </div>
