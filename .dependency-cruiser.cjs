@@ -16,6 +16,7 @@ const CORE = [
   'plan',
   'views',
   'calc',
+  'bench',
   'contract',
 ];
 

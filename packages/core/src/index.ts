@@ -10,5 +10,6 @@ export * from './cutting/index.ts';
 export * from './plan/index.ts';
 export * as trade from './trade/index.ts';
 export * from './calc/index.ts';
+export * from './bench/index.ts';
 export * from './contract/index.ts';
 export * from './views/index.ts';

@@ -19,6 +19,11 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('./features/job/JobPage.tsx')).JobPage }),
     hydrateFallbackElement: <></>,
   },
+  {
+    path: '/bench/:sheetKey?',
+    lazy: async () => ({ Component: (await import('./features/bench/BenchPage.tsx')).BenchPage }),
+    hydrateFallbackElement: <></>,
+  },
   { path: '*', element: <JobsPage /> },
 ]);
 

@@ -1,4 +1,4 @@
-import { acosDeg, asinDeg, cosDeg, sinDeg } from '../base/index.ts';
+import { acosDeg, asinDeg, atanDeg, cosDeg, sinDeg } from '../base/index.ts';
 
 export type Side = 'inside' | 'outside';
 
@@ -80,3 +80,36 @@ export function tapeError(
   const linearDeg = (dd / (leg * cosDeg(angle / 2))) * (180 / Math.PI);
   return { across, linearDeg, exactDeg: 2 * asinDeg((across + dd) / (2 * leg)) - angle };
 }
+
+/**
+ * How sure a taped angle is when each of the three tape readings may be off by e.
+ * @returns degrees: all three off the worst way together, and off independently (root of the sum of squares)
+ * Source: derivatives of cos P = (p² + q² − d²) / 2pq; with equal legs the rule of geometry notes, section 1.
+ * @example tapeUncertainty(24, 24, Math.hypot(24, 24), 1 / 16).independent // 0.298
+ */
+export function tapeUncertainty(
+  p: number,
+  q: number,
+  d: number,
+  e: number,
+): { worst: number; independent: number } {
+  const sinP = sinDeg(angleBetween(p, q, d));
+  const parts = [
+    d / (p * q * sinP),
+    (p * p - q * q + d * d) / (2 * p * p * q * sinP),
+    (q * q - p * p + d * d) / (2 * q * q * p * sinP),
+  ].map((part) => Math.abs(part) * e * (180 / Math.PI));
+  return {
+    worst: parts.reduce((sum, part) => sum + part, 0),
+    independent: Math.hypot(...parts),
+  };
+}
+
+/**
+ * A corner tried with a square: one leg lies on one wall, the other stands off the other wall by x at y from the corner.
+ * @param at 'tip' when the gap is at the end of the square's leg (corner wider than 90), 'corner' when it is at the corner
+ * @example squareGap(0.25, 24, 'tip') // 90.597
+ */
+export const squareGap = (x: number, y: number, at: 'tip' | 'corner'): { wallAngle: number } => ({
+  wallAngle: 90 + (at === 'tip' ? 1 : -1) * atanDeg(x / y),
+});

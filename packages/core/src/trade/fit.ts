@@ -1,4 +1,4 @@
-import { atanDeg, cosDeg, cotDeg, tanDeg } from '../base/index.ts';
+import { atanDeg, cosDeg, cotDeg, sinDeg, tanDeg } from '../base/index.ts';
 
 /** How a corner joint fits as cut. Source: geometry notes, section 8. */
 
@@ -64,3 +64,50 @@ export function bevelShift(
   const shift = (kind === 'hollow' ? 1 : -1) * atanDeg(d / l);
   return { shift, reading: A + shift };
 }
+
+/** How an end that meets the face of a through piece fits: which edge lands first, and what stays open at each. */
+export interface FaceFit {
+  readonly touch: 'face' | 'back' | 'both';
+  /** What one looks into, square to the through piece's face. */
+  readonly faceGap: number;
+  /** What stays hidden behind. */
+  readonly backGap: number;
+}
+
+const faceFit = (longer: number, A: number): FaceFit => ({
+  touch: Math.abs(longer) < MEETS ? 'both' : longer > 0 ? 'face' : 'back',
+  faceGap: Math.max(0, -longer) * sinDeg(A),
+  backGap: Math.max(0, longer) * sinDeg(A),
+});
+
+/**
+ * A cope over a through piece of the same profile. The end leans off square by the undercut, its back relieved; the line
+ * of the profile was revealed by a miter cut, which is right only at (180 − A) / 2: thick and thin parts of a profile
+ * then want different setbacks, t·tan of the cut where t·cot(A/2) would meet.
+ * @param A        corner angle, 0 < A < 180
+ * @param undercut degrees off square, 0 or more
+ * @param reveal   miter the line was revealed at
+ * @param relief   how far the thickest and the thinnest part of the profile differ
+ * Source: geometry notes, section 2 "Cope" (contact line 90 − A off square, face setback t·cot(A/2)).
+ * @example copeFit(95, 0.75, 5, 42.5, 0.5).faceGap // 0
+ */
+export function copeFit(
+  A: number,
+  t: number,
+  undercut: number,
+  reveal: number,
+  relief: number,
+): FaceFit & { readonly profileGap: number } {
+  const end = faceFit(t * (tanDeg(undercut) + cotDeg(A)), A);
+  const profileGap = relief * Math.abs(tanDeg(reveal) - cotDeg(A / 2)) * sinDeg(A);
+  return { ...end, profileGap, faceGap: end.faceGap + profileGap };
+}
+
+/**
+ * A plain end run against a wall or the face of a through piece.
+ * @param A   corner angle, 0 < A < 180
+ * @param cut degrees off square, positive with the back long; 90 − A lies flat
+ * Source: geometry notes, section 2, row "buttFitted".
+ */
+export const buttFit = (A: number, t: number, cut: number): FaceFit =>
+  faceFit(t * (cotDeg(A) - tanDeg(cut)), A);

@@ -1,4 +1,4 @@
-import { cosDeg, tanDeg } from '../base/index.ts';
+import { cosDeg, sinDeg, tanDeg } from '../base/index.ts';
 import { crownCut, crownSize } from './crown.ts';
 
 /** Rounded corners. Source: geometry notes, section 5. */
@@ -49,4 +49,19 @@ export function bullnoseCrown(R: number, turn: number, N: number, w: number, spr
     miter,
     bevel,
   };
+}
+
+/**
+ * A curved wall trimmed in n straight pieces, each with its back on the curve at both ends (inside a hollow curve) or at
+ * its middle (round a bulging one). Chord of an arc: 2R sin; tangent polygon: 2R tan.
+ * @param R    radius of the wall's face
+ * @param turn what the wall turns through, degrees
+ * @returns cut at every joint between pieces, back length of each, and how far the wall leaves the back in between
+ * @example curvedWall(60, 90, 6, 'hollow').cut // 7.5
+ */
+export function curvedWall(R: number, turn: number, n: number, kind: 'hollow' | 'bulge') {
+  const half = turn / (2 * n);
+  return kind === 'hollow'
+    ? { cut: half, back: 2 * R * sinDeg(half), off: R * (1 - cosDeg(half)) }
+    : { cut: half, back: 2 * R * tanDeg(half), off: R * (1 / cosDeg(half) - 1) };
 }

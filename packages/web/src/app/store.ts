@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api.ts';
+import { benchSlice } from '../features/bench/bench-slice.ts';
 import { planSlice } from '../features/stock/plan-slice.ts';
 import { autosave } from '../features/walk/autosave.ts';
 import { draftSlice } from '../features/walk/draft-slice.ts';
@@ -13,6 +14,7 @@ export const makeStore = () =>
       drafts: draftSlice.reducer,
       ui: uiSlice.reducer,
       plan: planSlice.reducer,
+      bench: benchSlice.reducer,
     },
     // A plan of a large job is megabytes of plain data made by core; walking it on every action would cost frames.
     middleware: (defaults) =>

@@ -1,15 +1,15 @@
 import { formatLength, formatWithUnit, type Unit } from '@long-miter/core';
 
-/** Splits a formatted length into runs that are set plain and the fraction, which is set as one. */
+/** Splits a text into runs that are set plain and its fractions, each of which is set as one. */
 export function fractionRuns(text: string): { readonly text: string; readonly frac: boolean }[] {
-  const match = /^(.*?)(\d+\/\d+)(.*)$/.exec(text);
-  if (!match) return [{ text, frac: false }];
-  const [, before = '', fraction = '', after = ''] = match;
-  return [
-    { text: before.replace(/ $/, '\u2009'), frac: false },
-    { text: fraction, frac: true },
-    { text: after, frac: false },
-  ].filter((run) => run.text !== '');
+  return text
+    .split(/(\d+\/\d+)/)
+    .map((part, index) =>
+      index % 2 === 1
+        ? { text: part, frac: true }
+        : { text: part.replace(/(\d) $/, '$1\u2009'), frac: false },
+    )
+    .filter((run) => run.text !== '');
 }
 
 /** A length with a real typeset fraction. */
@@ -22,7 +22,7 @@ export function Figure({ value, unit, withUnit = false }: { value: number; unit:
   );
 }
 
-/** Any text with its first fraction typeset. */
+/** Any text with its fractions typeset. */
 export function Typeset({ text }: { text: string }) {
   return fractionRuns(text).map((run, index) =>
     run.frac ? (
@@ -36,8 +36,13 @@ export function Typeset({ text }: { text: string }) {
 }
 
 /** The same inside an SVG text element. */
-export const SvgFigure = ({ value, unit }: { value: number; unit: Unit }) =>
-  fractionRuns(formatLength(value, unit)).map((run, index) => (
+export const SvgFigure = ({ value, unit }: { value: number; unit: Unit }) => (
+  <SvgTypeset text={formatLength(value, unit)} />
+);
+
+/** Any text inside an SVG text element, its fractions typeset. */
+export const SvgTypeset = ({ text }: { text: string }) =>
+  fractionRuns(text).map((run, index) => (
     <tspan key={index} style={run.frac ? { fontFeatureSettings: "'frac' 1" } : undefined}>
       {run.text}
     </tspan>

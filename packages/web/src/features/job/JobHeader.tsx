@@ -1,10 +1,11 @@
-import { ActionIcon, Button, Text, useMantineColorScheme } from '@mantine/core';
-import { IconDownload, IconMoon, IconPlus, IconSettings, IconSun } from '@tabler/icons-react';
+import { ActionIcon, Button, Text } from '@mantine/core';
+import { IconDownload, IconPlus, IconSettings } from '@tabler/icons-react';
 import { memo } from 'react';
-import { Link, NavLink, useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Unit } from '@long-miter/core';
 import { useCreateRoomMutation } from '../../api/api.ts';
-import { useAppDispatch } from '../../app/store.ts';
+import { SchemeButton } from '../../shared/SchemeButton.tsx';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { wallPicked } from '../../app/ui-slice.ts';
 import { SaveMark } from './SaveMark.tsx';
 import { STAGES, type Stage } from './stages.ts';
@@ -22,12 +23,26 @@ interface Props {
   readonly onHelp: () => void;
 }
 
+/** To the Bench and back: what is selected goes along, so that a figure can be sent to it. */
+function BenchLink({ jobId, roomId }: { jobId: string; roomId: string | undefined }) {
+  const wall = useAppSelector((state) => state.ui.wall);
+  const query = new URLSearchParams({
+    job: jobId,
+    ...(roomId ? { room: roomId } : {}),
+    ...(wall !== undefined && wall >= 0 ? { wall: String(wall) } : {}),
+  });
+  return (
+    <Link className="stage bench-link" to={`/bench?${query.toString()}`}>
+      Bench
+    </Link>
+  );
+}
+
 /** The job, its stages and its rooms on two slim lines. Drawn anew only when one of them changes, not while one types. */
 export const JobHeader = memo(function JobHeader(props: Props) {
   const { jobId, name, unit, stage, roomId, rooms, measured, onSetup, onHelp } = props;
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const { colorScheme, toggleColorScheme } = useMantineColorScheme();
   const [createRoom, { isLoading: making }] = useCreateRoomMutation();
   const to = (next: string, target = roomId): string => `/jobs/${jobId}/${next}${target ? `/${target}` : ''}`;
   const addRoom = async (): Promise<void> => {
@@ -45,16 +60,12 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         </Link>
         <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
           {STAGES.map(({ key, label }) => (
-            <NavLink
-              key={key}
-              className="stage"
-              to={to(key)}
-              aria-current={key === stage ? 'page' : undefined}
-            >
+            <Link key={key} className="stage" to={to(key)} aria-current={key === stage ? 'page' : undefined}>
               {label}
-            </NavLink>
+            </Link>
           ))}
         </nav>
+        <BenchLink jobId={jobId} roomId={roomId} />
         <span style={{ flex: 1 }} />
         <SaveMark jobId={jobId} />
         <Text size="sm" c="dimmed" className="hide-narrow">
@@ -79,16 +90,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         >
           <IconSettings size={19} />
         </ActionIcon>
-        <ActionIcon
-          size={38}
-          variant="default"
-          className="hide-narrow"
-          aria-label={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
-          title={colorScheme === 'dark' ? 'Day colours' : 'Garage colours'}
-          onClick={() => toggleColorScheme()}
-        >
-          {colorScheme === 'dark' ? <IconSun size={19} /> : <IconMoon size={19} />}
-        </ActionIcon>
+        <SchemeButton />
         <ActionIcon
           size={38}
           variant="default"
@@ -103,7 +105,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
       <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
         <nav aria-label="Rooms" style={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
           {rooms.map((one) => (
-            <NavLink
+            <Link
               key={one.id}
               className="room-tab"
               to={to(stage, one.id)}
@@ -111,7 +113,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
               onClick={() => dispatch(wallPicked(undefined))}
             >
               {one.name || 'unnamed'}
-            </NavLink>
+            </Link>
           ))}
         </nav>
         <Button

@@ -54,8 +54,9 @@ export const draftSlice = createSlice({
         } as never;
       }
     },
-    /** Edits kept in the browser from before a reload. */
+    /** Edits kept in the browser from before a reload. What this page has edited itself is newer, and can be undone. */
     recovered(state, { payload }: PayloadAction<{ id: string; draft: Draft }>) {
+      if ((state[payload.id]?.edits ?? 0) > 0) return;
       state[payload.id] = { ...payload.draft, inFlight: false, save: 'waiting' } as never;
     },
     edited(state, { payload }: PayloadAction<{ id: string; sheet: Partial<Sheet>; field?: string }>) {

@@ -1,4 +1,4 @@
-import type { AngleReading, Opening, Survey, Wall } from '@long-miter/core';
+import type { AngleReading, Corner, Opening, Survey, Wall } from '@long-miter/core';
 
 /** Changes to a survey, as plain functions from one survey to the next. What they make is checked before it is kept. */
 
@@ -50,6 +50,29 @@ export const setLength = (survey: Survey, index: number, length: number): Survey
 
 export const setReading = (survey: Survey, index: number, reading: AngleReading): Survey =>
   withWall(survey, index, (wall) => ({ ...wall, corner: { ...wall.corner, reading } }));
+
+/** How the corner is made: crisp, bullnose, filled round. */
+export const setForm = (survey: Survey, index: number, form: Corner['form']): Survey =>
+  withWall(survey, index, (wall) =>
+    wall.corner ? { ...wall, corner: withKey(wall.corner, 'form', form) } : wall,
+  );
+
+/** How far the walls at a corner are off plumb; 0 forgets it. */
+export const setLean = (survey: Survey, index: number, lean: number): Survey =>
+  withWall(survey, index, (wall) =>
+    wall.corner ? { ...wall, corner: withKey(wall.corner, 'lean', lean === 0 ? undefined : lean) } : wall,
+  );
+
+/** Pins a splice of a trim at a place on a wall. */
+export const addSplice = (survey: Survey, index: number, trim: string, at: number): Survey => {
+  const wall = survey.walls[index]!.id;
+  return {
+    ...survey,
+    trims: survey.trims.map((one) =>
+      one.id === trim ? { ...one, splices: [...(one.splices ?? []), { wall, at }] } : one,
+    ),
+  };
+};
 
 /** Pins which piece runs through at a corner, or releases it. */
 export const pinJoint = (

@@ -1,0 +1,36 @@
+import { corners } from './corners.ts';
+import { crowns } from './crown.ts';
+import { fits } from './fit.ts';
+import { lengths } from './lengths.ts';
+import { openings } from './openings.ts';
+import { rounds } from './round.ts';
+import { saws } from './saw.ts';
+import type { Sheet } from './sheet.ts';
+import { slopes } from './slopes.ts';
+import { tapes } from './tape.ts';
+
+/** Every calculator of the Bench, in the order its groups are shown. */
+export const benchSheets: readonly Sheet[] = [
+  ...corners,
+  ...fits,
+  ...saws,
+  ...lengths,
+  ...rounds,
+  ...crowns,
+  ...openings,
+  ...slopes,
+  ...tapes,
+];
+
+export { fieldsAsked, formatGap, startTexts, workSheet } from './sheet.ts';
+export type { Answer, Field, Outcome, Send, Sheet, Slide, Thumb } from './sheet.ts';
+export type { Drawing, Role, Shape } from './shapes.ts';
+export {
+  judgePractice,
+  practiceRound,
+  PRACTICE_KINDS,
+  type PracticeKind,
+  type PracticeResult,
+  type PracticeRound,
+} from './practice.ts';
+export { jointSeen, type JointCut, type JointSeen } from './fit.ts';

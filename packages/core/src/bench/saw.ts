@@ -1,0 +1,236 @@
+import { sinDeg, cosDeg } from '../base/index.ts';
+import { add, fromHeading, scale, vec } from '../geometry/index.ts';
+import * as trade from '../trade/index.ts';
+import { CORNER } from './corners.ts';
+import { deg, type Outcome, type Sheet } from './sheet.ts';
+import { area, box, label, sawStock, sawTop, type Drawing } from './shapes.ts';
+
+/** "The saw stops at 50." */
+
+const GROUP = 'The saw won’t go there';
+const REACH = 10;
+
+/** The stock on the saw from above, turned by a wedge between it and the fence; a positive wedge is thick at the right. */
+function wedged(setting: number, wedge: number, words: string): Drawing {
+  const sign = wedge < 0 ? -1 : 1;
+  const long = REACH * 0.8;
+  const along = fromHeading(-wedge);
+  const down = fromHeading(-wedge - 90);
+  const pivot = scale(vec(-sign, 0), long);
+  const board = (x: number, y: number) => add(pivot, add(scale(along, sign * x), scale(down, y)));
+  return {
+    title: 'the saw from above',
+    shapes: [
+      ...sawTop(setting, REACH),
+      ...(wedge === 0
+        ? []
+        : [area('ghost', pivot, vec(sign * long * 0.2, 0), board(long * 1.2 * cosDeg(Math.abs(wedge)), 0))]),
+      area(
+        'wood',
+        board(0, 0),
+        board(long * 1.5, 0),
+        board(long * 1.5, REACH * 0.13),
+        board(0, REACH * 0.13),
+      ),
+      label(vec(REACH * 0.55 * sinDeg(setting) + REACH * 0.1, -REACH * 0.8), words),
+    ],
+  };
+}
+
+const CAPS = [
+  { key: 'miterMax', label: 'the saw swings to', kind: 'angle', start: '50' },
+  { key: 'bevelMax', label: 'it tilts to', kind: 'angle', start: '45' },
+  { key: 'standHeight', label: 'it cuts standing up to', kind: 'length', start: { in: '4 3/4', mm: '120' } },
+  { key: 'flatWidth', label: 'and lying flat up to', kind: 'length', start: { in: '12', mm: '305' } },
+] as const;
+
+const limit: Sheet = {
+  key: 'saw-limit',
+  group: GROUP,
+  name: 'the saw stops short',
+  question: 'The saw stops at 50°. How do I cut this corner?',
+  fields: [
+    { ...CORNER, start: '60' },
+    { key: 'height', label: 'height of the trim', kind: 'length', start: { in: '3 1/4', mm: '80' } },
+    ...CAPS,
+  ],
+  asks: (g) => [
+    {
+      op: 'saw.plan',
+      ...g.all('A', 'height'),
+      caps: g.all('miterMax', 'bevelMax', 'standHeight', 'flatWidth'),
+    },
+  ],
+  work: (g) => {
+    const { A, height } = g.all('A', 'height');
+    const caps = g.all('miterMax', 'bevelMax', 'standHeight', 'flatWidth');
+    const plan = trade.planCut(A, height, caps);
+    const m = Math.abs(180 - A) / 2;
+    const words = {
+      stand: 'standing against the fence',
+      flat: 'lying flat, with the bevel',
+      wedge: 'standing, against a wedge block on the fence',
+      none: 'not on this saw',
+    };
+    return {
+      outcomes: [
+        { label: 'cut it', value: words[plan.method], as: 'text', strong: true },
+        ...(plan.method === 'none'
+          ? []
+          : [
+              { label: 'swing', value: plan.miter, as: 'angle' as const, strong: true },
+              { label: 'tilt', value: plan.bevel, as: 'angle' as const },
+              { label: 'wedge block', value: plan.wedge, as: 'angle' as const, strong: plan.wedge > 0 },
+              ...(plan.method === 'wedge'
+                ? [{ label: 'or with a 45° block, swing', value: m - 45, as: 'angle' as const }]
+                : []),
+            ]),
+      ],
+      working: [
+        `The corner wants ${deg(m)}. Standing needs a height up to ${g.len(caps.standHeight)} and a swing up to ${deg(caps.miterMax)}; lying flat a width up to ${g.len(caps.flatWidth)} and a tilt up to ${deg(caps.bevelMax)}.`,
+        plan.method === 'wedge'
+          ? `What is missing, ${deg(plan.wedge)}, goes into the block: ${deg(m)} − ${deg(caps.miterMax)}.`
+          : plan.method === 'none'
+            ? 'It is too tall to stand and too steep to lie: mark it and cut it by hand, or plane it to the line.'
+            : 'No block is needed.',
+      ],
+      watch:
+        plan.method === 'wedge' && plan.wedge > 0
+          ? ['Clamp the block and the stock; a short piece is cut off a long one.']
+          : [],
+      drawings: [
+        plan.method === 'flat'
+          ? {
+              title: 'the saw from the front, stock lying flat',
+              shapes: [
+                box('fence', -REACH, -REACH * 0.08, 2 * REACH, REACH * 0.08),
+                box('wood', -REACH * 0.9, 0, REACH * 1.8, REACH * 0.16),
+                area(
+                  'gap',
+                  vec(0, 0),
+                  vec(0.05 * REACH, 0),
+                  vec(0.05 * REACH - sinDeg(plan.bevel) * REACH * 0.7, cosDeg(plan.bevel) * REACH * 0.7),
+                  vec(-sinDeg(plan.bevel) * REACH * 0.7, cosDeg(plan.bevel) * REACH * 0.7),
+                ),
+                label(vec(REACH * 0.2, REACH * 0.5), `tilt ${deg(plan.bevel)}`),
+              ],
+            }
+          : wedged(plan.miter, plan.wedge, deg(plan.miter)),
+      ],
+    };
+  },
+};
+
+const wedge: Sheet = {
+  key: 'wedge',
+  group: GROUP,
+  name: 'with my block',
+  question: 'I have a block of this angle. What do I set with it?',
+  fields: [
+    { key: 'wanted', label: 'wanted, + swing right', kind: 'signed', start: '60' },
+    { key: 'wedge', label: 'block, + thick end at the right', kind: 'signed', start: '45' },
+    { key: 'max', label: 'the saw swings to', kind: 'angle', start: '50' },
+  ],
+  asks: (g) => [{ op: 'saw.wedge', ...g.all('wanted', 'wedge') }],
+  faults: (g) => [
+    ...(Math.abs(g.n('wanted')) >= 90 ? [{ at: 'wanted', text: 'must be less than 90 either way' }] : []),
+    ...(Math.abs(g.n('wedge')) > 90 ? [{ at: 'wedge', text: 'must be at most 90 either way' }] : []),
+  ],
+  work: (g) => {
+    const { wanted, wedge: block, max } = g.all('wanted', 'wedge', 'max');
+    const { setting } = trade.wedgeSetting(wanted, block);
+    const least = trade.smallestWedge(Math.abs(wanted), max);
+    const way = setting < 0 ? 'left' : setting > 0 ? 'right' : '';
+    return {
+      outcomes: [
+        { label: `swing ${way}`.trim(), value: Math.abs(setting), as: 'angle', strong: true },
+        { label: 'smallest block that would do', value: least.minWedge, as: 'angle' },
+      ],
+      working: [
+        `Setting = wanted less block: ${deg(wanted)} − ${deg(block)} = ${deg(setting)}, + to the right.`,
+      ],
+      watch:
+        Math.abs(setting) > max
+          ? [
+              `The saw stops at ${deg(max)}: this block does not do, take one of ${deg(least.minWedge)} or more.`,
+            ]
+          : [],
+      drawings: [wedged(setting, block, `${deg(Math.abs(setting))} ${way}`.trim())],
+    };
+  },
+};
+
+const SETUPS = [
+  { value: 'stand', label: 'standing, back on the fence' },
+  { value: 'standUpsideDown', label: 'standing, upside down' },
+  { value: 'flatTopToFence', label: 'flat, top edge to the fence' },
+  { value: 'flatBottomToFence', label: 'flat, bottom edge to the fence' },
+];
+
+export const PIECE = {
+  key: 'piece',
+  label: 'the piece on the',
+  kind: 'choice' as const,
+  start: 'left',
+  options: [
+    { value: 'left', label: 'left of the corner' },
+    { value: 'right', label: 'right of the corner' },
+  ],
+};
+
+interface SawSet {
+  readonly miter: number;
+  readonly bevel: number;
+  readonly keep: 'left' | 'right';
+}
+
+/** A signed setting in words. */
+export function settingOutcomes({ miter, bevel, keep }: SawSet): Outcome[] {
+  const way = (angle: number, plus: string, minus: string): string =>
+    angle === 0 ? 'straight' : `${deg(Math.abs(angle))} ${angle > 0 ? plus : minus}`;
+  return [
+    { label: 'swing', value: way(miter, 'to the right', 'to the left'), as: 'text', strong: true },
+    { label: 'tilt', value: way(bevel, 'top to the left', 'top to the right'), as: 'text', strong: true },
+    { label: 'keep', value: `the piece ${keep} of the blade`, as: 'text', strong: true },
+  ];
+}
+
+/** The saw set so, from above, with the part that is kept. */
+export const settingDrawing = ({ miter, keep }: SawSet): Drawing => ({
+  title: 'the saw from above, you at the bottom',
+  shapes: [
+    ...sawStock(miter, keep, REACH * 0.25, REACH),
+    ...sawTop(miter, REACH),
+    label(vec(0, REACH * 0.2), 'fence'),
+  ],
+});
+
+const swing: Sheet = {
+  key: 'swing',
+  group: GROUP,
+  name: 'which way to swing',
+  question: 'Which way do I swing, and which side do I keep?',
+  fields: [
+    { ...CORNER, start: '90' },
+    PIECE,
+    { key: 'setup', label: 'how it lies on the saw', kind: 'choice', start: 'stand', options: SETUPS },
+  ],
+  asks: (g) => [{ op: 'flat.saw', A: g.n('A'), piece: g.c('piece'), setup: g.c('setup') }],
+  work: (g) => {
+    const A = g.n('A');
+    const piece = g.c('piece') as 'left' | 'right';
+    const set = trade.flatSetting(A, piece, g.c('setup') as trade.FlatSetup);
+    return {
+      outcomes: [
+        ...settingOutcomes(set),
+        { label: 'long edge', value: A < 180 ? 'the back' : 'the face', as: 'text' },
+      ],
+      working: [
+        `The ${piece} piece has its ${piece === 'left' ? 'right' : 'left'} end cut. Inside corners leave the back long, outside corners the face.`,
+      ],
+      drawings: [settingDrawing(set)],
+    };
+  },
+};
+
+export const saws: readonly Sheet[] = [limit, wedge, swing];

@@ -1,0 +1,104 @@
+import { NativeSelect, SegmentedControl } from '@mantine/core';
+import { useEffect } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { benchSheets } from '@long-miter/core';
+import { useJobQuery } from '../../api/api.ts';
+import { SchemeButton } from '../../shared/SchemeButton.tsx';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { keepBench, unitPicked } from './bench-slice.ts';
+import { PracticeView } from './PracticeView.tsx';
+import { SheetView } from './SheetView.tsx';
+
+const PRACTICE = 'practice';
+const PRACTICE_GROUP = 'Will the joint close?';
+const GROUPS = [...new Set(benchSheets.map((sheet) => sheet.group))];
+
+/** What can be opened in a group: its sheets, and practice beside the simulator. */
+const entriesOf = (group: string): { readonly key: string; readonly name: string }[] => [
+  ...benchSheets.filter((sheet) => sheet.group === group),
+  ...(group === PRACTICE_GROUP ? [{ key: PRACTICE, name: 'practice' }] : []),
+];
+
+/** The Bench: calculators by the question one asks, with or without a job. */
+export function BenchPage() {
+  const { sheetKey = 'corner' } = useParams();
+  const [params] = useSearchParams();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const bench = useAppSelector((state) => state.bench);
+  const jobId = params.get('job') ?? '';
+  const { data: job } = useJobQuery(jobId, { skip: jobId === '' });
+  const sheet = benchSheets.find((one) => one.key === sheetKey) ?? benchSheets[0]!;
+  const current = sheetKey === PRACTICE ? PRACTICE : sheet.key;
+  const query = params.size > 0 ? `?${params.toString()}` : '';
+  useEffect(() => keepBench(bench), [bench]);
+  // Opened from a job, the Bench speaks that job's unit.
+  const jobUnit = job?.unit;
+  useEffect(() => {
+    if (jobUnit) dispatch(unitPicked(jobUnit));
+  }, [dispatch, jobUnit]);
+  return (
+    <div className="frame bench">
+      <header className="bar">
+        <Link to="/" style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }} title="All jobs">
+          Long Miter
+        </Link>
+        <span className="stage" aria-current="page">
+          Bench
+        </span>
+        {job && (
+          <Link to={`/jobs/${job.id}/walk${params.get('room') ? `/${params.get('room')}` : ''}`}>
+            back to {job.name}
+          </Link>
+        )}
+        <span style={{ flex: 1 }} />
+        <SegmentedControl
+          aria-label="Unit"
+          data={[
+            { value: 'in', label: 'inches' },
+            { value: 'mm', label: 'mm' },
+          ]}
+          value={bench.unit}
+          onChange={(unit) => dispatch(unitPicked(unit))}
+        />
+        <SchemeButton />
+      </header>
+      <div className="bench-work">
+        <nav className="bench-list panel" aria-label="Questions">
+          {GROUPS.map((group) => (
+            <div key={group}>
+              <h2>{group}</h2>
+              {entriesOf(group).map(({ key, name }) => (
+                <Link
+                  key={key}
+                  to={`/bench/${key}${query}`}
+                  aria-current={key === current ? 'page' : undefined}
+                >
+                  {name}
+                </Link>
+              ))}
+            </div>
+          ))}
+        </nav>
+        <NativeSelect
+          className="bench-pick"
+          aria-label="Question"
+          size="md"
+          value={current}
+          data={GROUPS.map((group) => ({
+            group,
+            items: entriesOf(group).map(({ key, name }) => ({ value: key, label: name })),
+          }))}
+          onChange={(event) => void navigate(`/bench/${event.currentTarget.value}${query}`)}
+        />
+        <main>
+          {current === PRACTICE ? (
+            <PracticeView key={bench.unit} />
+          ) : (
+            <SheetView key={sheet.key} sheet={sheet} />
+          )}
+        </main>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,187 @@
+import { Button, Group, NativeSelect, Stack, Table, Text, TextInput, Title } from '@mantine/core';
+import { useState, type FormEvent } from 'react';
+import { useSearchParams } from 'react-router';
+import {
+  formatGap,
+  judgePractice,
+  practiceRound,
+  PRACTICE_KINDS,
+  type Issue,
+  type PracticeKind,
+  type PracticeResult,
+} from '@long-miter/core';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Outcomes, Reasons } from './AnswerView.tsx';
+import { roundPlayed, roundStarted, scoreCleared } from './bench-slice.ts';
+import { BenchDrawing } from './BenchDrawing.tsx';
+
+/** Practice: a corner is told, settings are asked for, the joint one would have got is shown, and the score is kept. */
+export function PracticeView() {
+  const dispatch = useAppDispatch();
+  const { unit, round: seed, score } = useAppSelector((state) => state.bench);
+  const [params, setParams] = useSearchParams();
+  const kind = PRACTICE_KINDS.find((one) => one.kind === params.get('kind'))?.kind;
+  const round = practiceRound(seed, unit, kind);
+  const [texts, setTexts] = useState<Record<string, string>>({});
+  const [issues, setIssues] = useState<readonly Issue[]>([]);
+  const [result, setResult] = useState<PracticeResult>();
+  const clear = (): void => {
+    setTexts({});
+    setIssues([]);
+    setResult(undefined);
+  };
+  const cut = (event: FormEvent): void => {
+    event.preventDefault();
+    if (result) return next();
+    const judged = judgePractice(round, texts, unit);
+    setIssues(judged.ok ? [] : judged.issues);
+    if (!judged.ok) return;
+    setResult(judged.value);
+    dispatch(roundPlayed({ kind: round.kind, tight: judged.value.tight }));
+  };
+  const next = (): void => {
+    clear();
+    dispatch(roundStarted());
+  };
+  const pick = (value: string): void => {
+    clear();
+    setParams(
+      (before) => {
+        const after = new URLSearchParams(before);
+        if (value === '') after.delete('kind');
+        else after.set('kind', value);
+        return after;
+      },
+      { replace: true },
+    );
+  };
+  return (
+    <div className="bench-sheet">
+      <section className="panel bench-part" aria-label="Practice">
+        <Title order={1} size="h3">
+          Practice: what would you set?
+        </Title>
+        <NativeSelect
+          label="kind of corner"
+          value={kind ?? ''}
+          data={[
+            { value: '', label: 'any' },
+            ...PRACTICE_KINDS.map((one) => ({ value: one.kind, label: one.name })),
+          ]}
+          onChange={(event) => pick(event.currentTarget.value)}
+        />
+        <Stack gap={4} aria-label="What is told" role="group">
+          {round.told.map((text) => (
+            <Text key={text} fz={20} fw={600} lh={1.3}>
+              {text}
+            </Text>
+          ))}
+          <Text c="dimmed">
+            {round.joint === 'cope'
+              ? 'The left piece is coped over the right one.'
+              : 'The two pieces are mitered together.'}
+          </Text>
+        </Stack>
+        <form onSubmit={cut}>
+          <div className="bench-fields">
+            {round.asks.map((ask, index) => (
+              <TextInput
+                key={`${seed}${ask.key}`}
+                size="lg"
+                label={ask.label}
+                value={texts[ask.key] ?? ''}
+                autoComplete="off"
+                inputMode="decimal"
+                data-autofocus={index === 0 ? '' : undefined}
+                rightSection={<Text c="dimmed">°</Text>}
+                readOnly={result !== undefined}
+                error={issues.find((issue) => issue.at === ask.key)?.text}
+                onChange={(event) => setTexts({ ...texts, [ask.key]: event.currentTarget.value })}
+              />
+            ))}
+          </div>
+          <Group mt={12}>
+            <Button type="submit" size="md">
+              {result ? 'Next corner' : 'Cut and look'}
+            </Button>
+            {!result && (
+              <Button variant="subtle" size="md" onClick={next}>
+                Another corner
+              </Button>
+            )}
+          </Group>
+        </form>
+        {result && (
+          <Stack gap={6} role="status">
+            <Text fz={22} fw={700} c={result.tight ? 'var(--mantine-color-text)' : 'var(--lm-bad)'}>
+              {practiceVerdict(result, unit)}
+            </Text>
+            <Outcomes answer={result.answer} unit={unit} />
+          </Stack>
+        )}
+      </section>
+      <section className="panel bench-part" aria-label="The joint you would have got">
+        {result ? (
+          <>
+            <div className="bench-drawings">
+              {result.answer.drawings.map((drawing) => (
+                <BenchDrawing key={drawing.title} drawing={drawing} height={240} />
+              ))}
+            </div>
+            <Reasons answer={result.answer} />
+          </>
+        ) : (
+          <Text c="dimmed" p="lg" ta="center">
+            The joint is drawn here, from above and from the room, once you have set the saw.
+          </Text>
+        )}
+        <Score score={score} onClear={() => dispatch(scoreCleared())} />
+      </section>
+    </div>
+  );
+}
+
+function practiceVerdict({ tight, faceGap }: PracticeResult, unit: 'in' | 'mm'): string {
+  if (tight) return '✓ The joint closes.';
+  return faceGap > 1e-6
+    ? `✗ The face stays open ${formatGap(faceGap, unit)}.`
+    : '✗ The faces meet, but hollow behind: cut to the wall, the pieces are too long.';
+}
+
+function Score({
+  score,
+  onClear,
+}: {
+  score: Readonly<Partial<Record<PracticeKind, { tried: number; tight: number }>>>;
+  onClear: () => void;
+}) {
+  const played = PRACTICE_KINDS.filter(({ kind }) => score[kind]);
+  if (played.length === 0) return null;
+  return (
+    <div>
+      <Table verticalSpacing={3} aria-label="Score">
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>Your score</Table.Th>
+            <Table.Th ta="right">closed</Table.Th>
+            <Table.Th ta="right">of</Table.Th>
+            <Table.Th ta="right">in a hundred</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {played.map(({ kind, name }) => (
+            <Table.Tr key={kind}>
+              <Table.Td>{name}</Table.Td>
+              <Table.Td ta="right">{score[kind]!.tight}</Table.Td>
+              <Table.Td ta="right">{score[kind]!.tried}</Table.Td>
+              <Table.Td ta="right">{Math.round((100 * score[kind]!.tight) / score[kind]!.tried)}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+      <Button size="compact-sm" variant="subtle" onClick={onClear}>
+        Forget the score
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,20 @@
+import { ActionIcon, useMantineColorScheme } from '@mantine/core';
+import { IconMoon, IconSun } from '@tabler/icons-react';
+
+/** Switches between the day's colours and the garage's. */
+export function SchemeButton() {
+  const { colorScheme, toggleColorScheme } = useMantineColorScheme();
+  const dark = colorScheme === 'dark';
+  return (
+    <ActionIcon
+      size={38}
+      variant="default"
+      className="hide-narrow"
+      aria-label={dark ? 'Day colours' : 'Garage colours'}
+      title={dark ? 'Day colours' : 'Garage colours'}
+      onClick={() => toggleColorScheme()}
+    >
+      {dark ? <IconSun size={19} /> : <IconMoon size={19} />}
+    </ActionIcon>
+  );
+}
