@@ -18,6 +18,7 @@ const CORE = [
   'calc',
   'bench',
   'contract',
+  'walk',
 ];
 
 // Tests stand outside the layers: they may look at anything.

@@ -34,6 +34,7 @@ export default defineConfig({
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
     env: {
       LONGMITER_PORT: String(port),
+      LONGMITER_DEVICE_PORT: '0',
       LONGMITER_DATA: process.env['LONGMITER_E2E_DATA'] ?? '/tmp/long-miter-e2e',
     },
   },

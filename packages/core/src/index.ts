@@ -12,4 +12,5 @@ export * as trade from './trade/index.ts';
 export * from './calc/index.ts';
 export * from './bench/index.ts';
 export * from './contract/index.ts';
+export * from './walk/index.ts';
 export * from './views/index.ts';

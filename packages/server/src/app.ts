@@ -3,6 +3,8 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Pool } from 'mysql2/promise';
+import type { DeviceListener } from './features/devices/listener.ts';
+import { deviceRoutes } from './features/devices/routes.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
 import { errorHandler, unknownAddress } from './http/error-handler.ts';
 
@@ -21,7 +23,7 @@ const POLICY = {
 };
 
 /** The whole server without its port: API under /api, the built page for everything else. */
-export function createApp(pool: Pool, webFolder: string | undefined): Express {
+export function createApp(pool: Pool, webFolder: string | undefined, devices: DeviceListener): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -35,7 +37,13 @@ export function createApp(pool: Pool, webFolder: string | undefined): Express {
     await pool.query('SELECT 1');
     response.json({ ok: true });
   });
-  app.use('/api', express.json({ limit: '6mb', strict: false }), jobRoutes(pool), unknownAddress);
+  app.use(
+    '/api',
+    express.json({ limit: '6mb', strict: false }),
+    jobRoutes(pool),
+    deviceRoutes(devices),
+    unknownAddress,
+  );
   if (webFolder !== undefined) {
     // Built assets carry a hash in their name and never change; the page itself is asked for again each time.
     app.use(

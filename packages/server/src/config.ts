@@ -13,6 +13,8 @@ export interface Config {
   readonly webFolder: string | undefined;
   readonly migrations: string;
   readonly seedDemo: boolean;
+  /** Local port that measuring devices send to; 0 takes any free one, undefined listens to none. */
+  readonly devicePort: number | undefined;
 }
 
 const number = (text: string | undefined, fallback: number): number =>
@@ -32,5 +34,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     webFolder: env['LONGMITER_WEB'],
     migrations: env['LONGMITER_MIGRATIONS'] ?? 'packages/server/migrations',
     seedDemo: env['LONGMITER_SEED'] !== 'no',
+    devicePort:
+      env['LONGMITER_DEVICE_PORT'] === 'no' ? undefined : number(env['LONGMITER_DEVICE_PORT'], 4101),
   };
 }

@@ -4,6 +4,7 @@ import { readConfig } from './config.ts';
 import { migrate } from './db/migrate.ts';
 import { openPool } from './db/pool.ts';
 import { seedDemo } from './demo/seed.ts';
+import { DeviceListener } from './features/devices/listener.ts';
 
 /** Starts the server: migrates, seeds, listens, tells its parent the address, and stops cleanly when asked or orphaned. */
 
@@ -17,7 +18,9 @@ try {
   process.exit(1);
 }
 
-const server = createServer(createApp(pool, config.webFolder));
+const devices = new DeviceListener();
+if (config.devicePort !== undefined) await devices.listen(config.devicePort);
+const server = createServer(createApp(pool, config.webFolder, devices));
 server.on('error', (error: NodeJS.ErrnoException) => {
   process.stderr.write(
     error.code === 'EADDRINUSE'
@@ -37,6 +40,7 @@ let stopping = false;
 const stop = (): void => {
   if (stopping) return;
   stopping = true;
+  devices.close();
   server.close(() => void pool.end().finally(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), 2000).unref();

@@ -2,9 +2,8 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { emptySurvey, starterSettings, type Issue, type Survey } from '@long-miter/core';
+import { addWall, emptySurvey, starterSettings, type Issue, type Survey } from '@long-miter/core';
 import { CornerField } from '../src/features/walk/CornerField.tsx';
-import { addWall } from '../src/features/walk/edits.ts';
 import { LengthField } from '../src/features/walk/LengthField.tsx';
 import { NextWall } from '../src/features/walk/NextWall.tsx';
 import type { EditSurvey } from '../src/features/walk/use-sheet.ts';

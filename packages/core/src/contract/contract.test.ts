@@ -19,7 +19,7 @@ const walk = (lengths: readonly number[]): Survey => ({
   ...emptySurvey(settings),
   walls: lengths.map((length, k) => ({ id: `w${k + 1}`, length, corner })),
 });
-const record = (survey: Survey) => ({ id: 'r', name: 'Study', version: 1, survey, typed: {} });
+const record = (survey: Survey) => ({ id: 'r', name: 'Study', version: 1, survey, typed: {}, notes: {} });
 const jobOf = (surveys: readonly Survey[]): Pick<JobRecord, 'name' | 'unit' | 'settings' | 'rooms'> => ({
   name: 'Job',
   unit: 'in',
@@ -66,7 +66,7 @@ test.each(['s01', 's02', 'mixed-12'])('%s taken in and written out again is the 
   const { rooms, ...job } = recordsOf(file, starterSettings(file.unit));
   const again = jobFileOf({
     ...job,
-    rooms: rooms.map((room, k) => ({ ...room, id: file.rooms[k]!.id, version: 1, typed: {} })),
+    rooms: rooms.map((room, k) => ({ ...room, id: file.rooms[k]!.id, version: 1, typed: {}, notes: {} })),
   });
   expect(again).toEqual({ rack: [], houseRules: {}, ...file });
 });

@@ -6,6 +6,7 @@ import {
   houseRulesSchema,
   profileSchema,
   rackSchema,
+  readingSchema,
   roomSchema,
   sawSchema,
   stockSchema,
@@ -28,6 +29,35 @@ export type Survey = z.infer<typeof surveySchema>;
 /** Texts as they were typed, by the JSON pointer of the figure in the survey they stand for. */
 export const typedSchema = z.record(z.string().max(400), z.string().max(100));
 export type Typed = z.infer<typeof typedSchema>;
+
+/** One reading of a figure that was taken more than once, as it was typed, with how it was taken. */
+export const readingNoteSchema = z.strictObject({
+  text: z.string().min(1).max(100),
+  value: z.union([z.number(), readingSchema]),
+  how: z.string().max(60),
+});
+export type ReadingNote = z.infer<typeof readingNoteSchema>;
+
+/** Any value a survey can hold; `null` stands for none. */
+const anyValue: z.ZodType<unknown> = z.json();
+const place = z.string().min(1).max(400);
+
+/**
+ * What a crew notes beside the survey: further readings of a figure, what is to be measured (again) and why, and figures
+ * that two people set to different values. Places are named by ids: `/walls/w3/length`.
+ */
+export const notesSchema = z.strictObject({
+  readings: z
+    .record(place, z.array(readingNoteSchema).max(20, 'at most 20 readings of one figure'))
+    .optional(),
+  check: z.record(place, z.string().max(300)).optional(),
+  disputes: z
+    .array(z.strictObject({ at: place, stands: anyValue, other: anyValue }))
+    .max(200)
+    .optional(),
+});
+export type Notes = z.infer<typeof notesSchema>;
+export type Dispute = NonNullable<Notes['disputes']>[number];
 
 export const roomNameSchema = z
   .string()
@@ -55,6 +85,7 @@ const version = z.number().int().min(1);
 export const createJobSchema = z.strictObject({ name: jobNameSchema, unit: unitSchema });
 export const patchJobSchema = z.strictObject({
   version,
+  archived: z.boolean().optional(),
   name: jobNameSchema.optional(),
   settings: settingsSchema.optional(),
 });
@@ -62,12 +93,14 @@ export const createRoomSchema = z.strictObject({
   name: roomNameSchema,
   survey: surveySchema.optional(),
   typed: typedSchema.optional(),
+  notes: notesSchema.optional(),
 });
 export const putRoomSchema = z.strictObject({
   version,
   name: roomNameSchema,
   survey: surveySchema,
   typed: typedSchema,
+  notes: notesSchema,
 });
 
 export interface JobSummary {
@@ -77,14 +110,21 @@ export interface JobSummary {
   readonly rooms: number;
   readonly walls: number;
   readonly updatedAt: string;
+  readonly archived: boolean;
 }
 
-export interface RoomRecord {
-  readonly id: string;
+/** What one person sees and changes of a room. */
+export interface RoomSheet {
   readonly name: string;
-  readonly version: number;
   readonly survey: Survey;
+  /** Texts as they were typed for the survey's figures. */
   readonly typed: Typed;
+  readonly notes: Notes;
+}
+
+export interface RoomRecord extends RoomSheet {
+  readonly id: string;
+  readonly version: number;
 }
 
 export interface JobRecord {
@@ -95,6 +135,10 @@ export interface JobRecord {
   readonly settings: JobSettings;
   readonly rooms: readonly RoomRecord[];
 }
+
+/** What the server tells everyone who looks at a job: a room as it now is, or that rooms or settings are others. */
+export type JobEvent =
+  { readonly kind: 'room'; readonly room: RoomRecord } | { readonly kind: 'job'; readonly version: number };
 
 /** Body of every failure of the API (application/problem+json). */
 export interface Problem {
@@ -155,7 +199,7 @@ export function checkSurvey(value: unknown, unit: Unit, settings: JobSettings): 
       name: 'Job',
       unit,
       settings,
-      rooms: [{ id: 'room', name: 'Room', version: 1, survey: shaped.value, typed: {} }],
+      rooms: [{ id: 'room', name: 'Room', version: 1, survey: shaped.value, typed: {}, notes: {} }],
     }),
   );
   const own = issues

@@ -2,3 +2,4 @@ export * from './unit.ts';
 export * from './parse-length.ts';
 export * from './format-length.ts';
 export * from './parse-angle.ts';
+export * from './device-line.ts';

@@ -3,6 +3,7 @@ import type {
   JobRecord,
   JobSettings,
   JobSummary,
+  Notes,
   Problem,
   RoomRecord,
   Survey,
@@ -52,7 +53,7 @@ export const api = createApi({
     }),
     patchJob: build.mutation<
       JobRecord,
-      { id: string; version: number; name?: string; settings?: JobSettings }
+      { id: string; version: number; name?: string; settings?: JobSettings; archived?: boolean }
     >({
       query: ({ id, ...body }) => ({ url: `/jobs/${id}`, method: 'PATCH', body }),
       invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
@@ -65,13 +66,16 @@ export const api = createApi({
       query: (id) => ({ url: `/jobs/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['Jobs'],
     }),
-    createRoom: build.mutation<RoomRecord, { job: string; name: string }>({
-      query: ({ job, name }) => ({ url: `/jobs/${job}/rooms`, method: 'POST', body: { name } }),
+    createRoom: build.mutation<
+      RoomRecord,
+      { job: string; name: string; survey?: Survey; typed?: Typed; notes?: Notes }
+    >({
+      query: ({ job, ...body }) => ({ url: `/jobs/${job}/rooms`, method: 'POST', body }),
       invalidatesTags: (_r, _e, { job }) => ['Jobs', { type: 'Job', id: job }],
     }),
     putRoom: build.mutation<
       RoomRecord,
-      { job: string; id: string; version: number; name: string; survey: Survey; typed: Typed }
+      { job: string; id: string; version: number; name: string; survey: Survey; typed: Typed; notes: Notes }
     >({
       query: ({ job: _job, id, ...body }) => ({ url: `/rooms/${id}`, method: 'PUT', body }),
       // The answer is put into the cached job: loading all of it again after every pause in typing would be waste.

@@ -1,26 +1,35 @@
 import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
-import type { JobRecord, JobSettings, JobSummary, RoomRecord, Survey, Typed, Unit } from '@long-miter/core';
+import type {
+  JobRecord,
+  JobSettings,
+  JobSummary,
+  Notes,
+  RoomRecord,
+  Survey,
+  Typed,
+  Unit,
+} from '@long-miter/core';
 
 type Db = Pool | PoolConnection;
 
 const LIST_JOBS = `
-  SELECT job.id, job.name, job.unit, GREATEST(job.updated_at, COALESCE(MAX(room.updated_at), job.updated_at)) AS updated_at,
+  SELECT job.id, job.name, job.unit, job.archived_at, GREATEST(job.updated_at, COALESCE(MAX(room.updated_at), job.updated_at)) AS updated_at,
          COUNT(room.id) AS rooms, COALESCE(SUM(JSON_LENGTH(room.survey, '$.walls')), 0) AS walls
   FROM job LEFT JOIN room ON room.job_id = job.id AND room.deleted_at IS NULL
   WHERE job.deleted_at IS NULL
-  GROUP BY job.id, job.name, job.unit, job.updated_at ORDER BY updated_at DESC, job.name`;
+  GROUP BY job.id, job.name, job.unit, job.archived_at, job.updated_at ORDER BY updated_at DESC, job.name`;
 const GET_JOB = 'SELECT id, name, unit, version, settings FROM job WHERE id = :id AND deleted_at IS NULL';
 const LIST_ROOMS =
-  'SELECT id, name, version, survey, typed FROM room WHERE job_id = :id AND deleted_at IS NULL ORDER BY position, created_at';
+  'SELECT id, name, version, survey, typed, notes FROM room WHERE job_id = :id AND deleted_at IS NULL ORDER BY position, created_at';
 const GET_ROOM =
-  'SELECT room.id, room.job_id, room.name, room.version, room.survey, room.typed FROM room JOIN job ON job.id = room.job_id WHERE room.id = :id AND room.deleted_at IS NULL AND job.deleted_at IS NULL';
+  'SELECT room.id, room.job_id, room.name, room.version, room.survey, room.typed, room.notes FROM room JOIN job ON job.id = room.job_id WHERE room.id = :id AND room.deleted_at IS NULL AND job.deleted_at IS NULL';
 const INSERT_JOB = 'INSERT INTO job (id, name, unit, settings) VALUES (:id, :name, :unit, :settings)';
 const UPDATE_JOB =
   'UPDATE job SET name = :name, settings = :settings, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
-const INSERT_ROOM = `INSERT INTO room (id, job_id, position, name, survey, typed)
-  SELECT :id, :job, COALESCE(MAX(position), 0) + 1, :name, :survey, :typed FROM room WHERE job_id = :job`;
+const INSERT_ROOM = `INSERT INTO room (id, job_id, position, name, survey, typed, notes)
+  SELECT :id, :job, COALESCE(MAX(position), 0) + 1, :name, :survey, :typed, :notes FROM room WHERE job_id = :job`;
 const UPDATE_ROOM =
-  'UPDATE room SET name = :name, survey = :survey, typed = :typed, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
+  'UPDATE room SET name = :name, survey = :survey, typed = :typed, notes = :notes, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
 const MARK = {
   job: {
     delete: 'UPDATE job SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL',
@@ -41,6 +50,7 @@ const roomRow = (row: RowDataPacket): RoomRecord => ({
   version: Number(row['version']),
   survey: parse<Survey>(row['survey']),
   typed: parse<Typed>(row['typed']),
+  notes: parse<Notes>(row['notes']),
 });
 
 const changed = async (
@@ -61,6 +71,7 @@ export async function listJobs(db: Db): Promise<JobSummary[]> {
     rooms: Number(row['rooms']),
     walls: Number(row['walls']),
     updatedAt: (row['updated_at'] as Date).toISOString(),
+    archived: row['archived_at'] !== null,
   }));
 }
 
@@ -98,24 +109,36 @@ export const updateJob = (
 
 export const insertRoom = (
   db: Db,
-  room: { id: string; job: string; name: string; survey: Survey; typed: Typed },
+  room: { id: string; job: string; name: string; survey: Survey; typed: Typed; notes: Notes },
 ): Promise<boolean> =>
   changed(db, INSERT_ROOM, {
     ...room,
     survey: JSON.stringify(room.survey),
     typed: JSON.stringify(room.typed),
+    notes: JSON.stringify(room.notes),
   });
 
 /** False when the version is no longer the newest. */
 export const updateRoom = (
   db: Db,
-  room: { id: string; version: number; name: string; survey: Survey; typed: Typed },
+  room: { id: string; version: number; name: string; survey: Survey; typed: Typed; notes: Notes },
 ): Promise<boolean> =>
   changed(db, UPDATE_ROOM, {
     ...room,
     survey: JSON.stringify(room.survey),
     typed: JSON.stringify(room.typed),
+    notes: JSON.stringify(room.notes),
   });
+
+/** Puts a job away among the finished ones, or takes it out again. */
+export const setArchived = (db: Db, id: string, archived: boolean): Promise<boolean> =>
+  changed(
+    db,
+    archived
+      ? 'UPDATE job SET archived_at = COALESCE(archived_at, CURRENT_TIMESTAMP(3)), version = version + 1 WHERE id = :id AND deleted_at IS NULL'
+      : 'UPDATE job SET archived_at = NULL, version = version + 1 WHERE id = :id AND deleted_at IS NULL',
+    { id },
+  );
 
 /** Marks as deleted or takes the mark away; false when there was nothing to do. */
 export const mark = (

@@ -9,6 +9,7 @@ import {
 } from '@long-miter/core';
 import { readBody } from '../../http/body.ts';
 import { notFound } from '../../http/problem.ts';
+import { jobEvents } from './events.ts';
 import * as service from './service.ts';
 
 const UUID = /^[0-9a-f-]{36}$/;
@@ -37,6 +38,11 @@ export function jobRoutes(pool: Pool): Router {
     '/jobs/:id',
     async (request, response) => void response.json(await service.getJob(pool, idOf(request.params, 'job'))),
   );
+  routes.get('/jobs/:id/events', async (request, response) => {
+    const id = idOf(request.params, 'job');
+    await service.getJob(pool, id);
+    jobEvents.open(id, request, response);
+  });
   routes.get('/jobs/:id/file', async (request, response) => {
     const job = await service.getJob(pool, idOf(request.params, 'job'));
     const name =

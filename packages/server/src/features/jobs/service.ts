@@ -12,6 +12,7 @@ import {
   type JobFile,
   type JobRecord,
   type JobSettings,
+  type Notes,
   type RoomRecord,
   type Survey,
   type Typed,
@@ -19,6 +20,7 @@ import {
 } from '@long-miter/core';
 import { inTransaction } from '../../db/pool.ts';
 import { conflict, invalid, notFound } from '../../http/problem.ts';
+import { jobEvents } from './events.ts';
 import * as repository from './repository.ts';
 
 /** Puts a prefix before every fault's place, so that it points into the request's body. */
@@ -52,7 +54,7 @@ export async function storeJobFile(pool: Pool, file: JobFile, seededAs?: string)
   await inTransaction(pool, async (db) => {
     await repository.insertJob(db, { id, ...job });
     for (const room of rooms)
-      await repository.insertRoom(db, { id: randomUUID(), job: id, ...room, typed: {} });
+      await repository.insertRoom(db, { id: randomUUID(), job: id, ...room, typed: {}, notes: {} });
     if (seededAs !== undefined) await repository.noteSeeded(db, seededAs);
   });
   return getJob(pool, id);
@@ -61,7 +63,12 @@ export async function storeJobFile(pool: Pool, file: JobFile, seededAs?: string)
 export async function patchJob(
   pool: Pool,
   id: string,
-  patch: { version: number; name?: string | undefined; settings?: JobSettings | undefined },
+  patch: {
+    version: number;
+    name?: string | undefined;
+    settings?: JobSettings | undefined;
+    archived?: boolean | undefined;
+  },
 ): Promise<JobRecord> {
   const job = await getJob(pool, id);
   if (job.version !== patch.version) throw conflict('job');
@@ -76,7 +83,10 @@ export async function patchJob(
       ),
     );
   if (!(await repository.updateJob(pool, next))) throw conflict('job');
-  return getJob(pool, id);
+  if (patch.archived !== undefined) await repository.setArchived(pool, id, patch.archived);
+  const saved = await getJob(pool, id);
+  jobEvents.tell(id, { kind: 'job', version: saved.version });
+  return saved;
 }
 
 export async function markJob(pool: Pool, id: string, act: 'delete' | 'restore'): Promise<void> {
@@ -86,7 +96,12 @@ export async function markJob(pool: Pool, id: string, act: 'delete' | 'restore')
 export async function createRoom(
   pool: Pool,
   jobId: string,
-  input: { name: string; survey?: Survey | undefined; typed?: Typed | undefined },
+  input: {
+    name: string;
+    survey?: Survey | undefined;
+    typed?: Typed | undefined;
+    notes?: Notes | undefined;
+  },
 ): Promise<RoomRecord> {
   const job = await getJob(pool, jobId);
   const survey = input.survey ?? emptySurvey(job.settings);
@@ -99,7 +114,9 @@ export async function createRoom(
     name: input.name,
     survey: checked.value,
     typed: input.typed ?? {},
+    notes: input.notes ?? {},
   });
+  jobEvents.tell(jobId, { kind: 'job', version: job.version });
   return readRoom(pool, id);
 }
 
@@ -113,7 +130,7 @@ async function readRoom(pool: Pool, id: string): Promise<RoomRecord> {
 export async function putRoom(
   pool: Pool,
   id: string,
-  input: { version: number; name: string; survey: Survey; typed: Typed },
+  input: { version: number; name: string; survey: Survey; typed: Typed; notes: Notes },
 ): Promise<RoomRecord> {
   const room = await repository.getRoom(pool, id);
   if (!room) throw notFound('room');
@@ -121,9 +138,14 @@ export async function putRoom(
   const checked = checkSurvey(input.survey, job.unit, job.settings);
   if (!checked.ok) throw invalid(within('/survey', checked.issues));
   if (!(await repository.updateRoom(pool, { id, ...input }))) throw conflict('room');
-  return readRoom(pool, id);
+  const saved = await readRoom(pool, id);
+  jobEvents.tell(room.jobId, { kind: 'room', room: saved });
+  return saved;
 }
 
 export async function markRoom(pool: Pool, id: string, act: 'delete' | 'restore'): Promise<void> {
+  const before = await repository.getRoom(pool, id);
   if (!(await repository.mark(pool, 'room', act, id))) throw notFound('room');
+  const jobId = before?.jobId ?? (await repository.getRoom(pool, id))?.jobId;
+  if (jobId !== undefined) jobEvents.tell(jobId, { kind: 'job', version: 0 });
 }

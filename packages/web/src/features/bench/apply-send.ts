@@ -1,5 +1,13 @@
-import type { Send, Survey } from '@long-miter/core';
-import { addSplice, changeOpening, pinJoint, setForm, setLean, setReading } from '../walk/edits.ts';
+import {
+  addSplice,
+  changeOpening,
+  pinJoint,
+  setForm,
+  setLean,
+  setReading,
+  type Send,
+  type Survey,
+} from '@long-miter/core';
 
 /** Where a result of the Bench goes in a room: the wall (its corner is the one after it), and what of it. */
 export interface Place {

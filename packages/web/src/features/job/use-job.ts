@@ -4,15 +4,16 @@ import {
   jobFileOf,
   planQuickly,
   roomOf,
+  type JobEvent,
   type JobFile,
   type JobRecord,
   type QuickPlan,
   type Room,
 } from '@long-miter/core';
-import { useJobQuery } from '../../api/api.ts';
+import { api, useJobQuery } from '../../api/api.ts';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { keptLocally } from '../walk/autosave.ts';
-import { loaded, recovered, type Draft } from '../walk/draft-slice.ts';
+import { historyFound, loaded, recovered, type Draft } from '../walk/draft-slice.ts';
+import { keptHistory, keptLocally } from '../walk/kept.ts';
 
 /** A job as this person sees it: what the server has, with the edits that are still on their way. */
 export function useJob(jobId: string): {
@@ -27,6 +28,8 @@ export function useJob(jobId: string): {
     for (const room of data.rooms) {
       const kept = keptLocally(room.id);
       if (kept && kept.save !== 'saved') dispatch(recovered({ id: room.id, draft: kept }));
+      const history = keptHistory(room.id);
+      if (history) dispatch(historyFound({ id: room.id, history }));
     }
     // Only when the job is first there: later answers of the server must not bring old copies back.
   }, [dispatch, jobId, data === undefined]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -53,6 +56,7 @@ export function useJob(jobId: string): {
                 name: drafts[room.id]!.name,
                 survey: drafts[room.id]!.survey,
                 typed: drafts[room.id]!.typed,
+                notes: drafts[room.id]!.notes,
               }
             : room,
         ),
@@ -60,6 +64,30 @@ export function useJob(jobId: string): {
     [data, drafts],
   );
   return { job, missing: error !== undefined };
+}
+
+/** Listens for what others do to a job: rooms they save appear at once, other changes load the job again. */
+export function useJobEvents(jobId: string): void {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const events = new EventSource(`/api/jobs/${jobId}/events`);
+    let lost = false;
+    const reload = (): void => void dispatch(api.util.invalidateTags([{ type: 'Job', id: jobId }]));
+    events.onmessage = ({ data }: MessageEvent<string>) => {
+      const event = JSON.parse(data) as JobEvent;
+      if (event.kind === 'room') dispatch(loaded({ jobId, rooms: [event.room] }));
+      else reload();
+    };
+    events.onerror = () => {
+      lost = true;
+    };
+    // What was told while the line was down is fetched when it is up again.
+    events.onopen = () => {
+      if (lost) reload();
+      lost = false;
+    };
+    return () => events.close();
+  }, [dispatch, jobId]);
 }
 
 /** The whole job in its open format. */

@@ -1,7 +1,6 @@
 import { Group, SegmentedControl, Stack, Text } from '@mantine/core';
-import { formatWithUnit, type Piece, type QuickPlan, type Room, type Unit } from '@long-miter/core';
+import { pinJoint, formatWithUnit, type Piece, type QuickPlan, type Room, type Unit } from '@long-miter/core';
 import { Figure } from '../../shared/Figure.tsx';
-import { pinJoint } from '../walk/edits.ts';
 import type { EditSurvey } from '../walk/use-sheet.ts';
 import { EndCloseUp } from './EndCloseUp.tsx';
 import { endText, sawText } from './words.ts';

@@ -1,7 +1,6 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { parseLength, type Survey, type Unit } from '@long-miter/core';
-import { addWall } from './edits.ts';
+import { addWall, parseLength, type Survey, type Unit } from '@long-miter/core';
 import type { EditSurvey } from './use-sheet.ts';
 
 /** The field one types in while walking: Enter puts the wall in and waits for the next one. */

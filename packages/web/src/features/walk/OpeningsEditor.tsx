@@ -2,6 +2,10 @@ import { ActionIcon, Button, Group, Select, Stack, Text, TextInput } from '@mant
 import { IconDoorEnter, IconTrash } from '@tabler/icons-react';
 import { memo, useState } from 'react';
 import {
+  addOpening,
+  changeOpening,
+  removeOpening,
+  setEntry,
   parseLength,
   parsePosition,
   type Opening,
@@ -12,7 +16,6 @@ import {
   type Wall,
 } from '@long-miter/core';
 import type { EditSurvey } from './use-sheet.ts';
-import { addOpening, changeOpening, removeOpening, setEntry } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
 
 const KINDS = [

@@ -1,7 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { memo } from 'react';
-import type { Unit, Wall } from '@long-miter/core';
-import { setStuds } from './edits.ts';
+import { setStuds, type Unit, type Wall } from '@long-miter/core';
 import { LengthField } from './LengthField.tsx';
 import type { EditSurvey } from './use-sheet.ts';
 

@@ -1,12 +1,11 @@
 import { Button, Group, Switch, TextInput, Title, Text } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import { useCallback, useEffect } from 'react';
-import type { JobRecord, Room, Typed } from '@long-miter/core';
+import { setClosed, type JobRecord, type Room, type Typed } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { wallPicked } from '../../app/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { ClosureLine } from './ClosureLine.tsx';
-import { setClosed } from './edits.ts';
 import { NextWall } from './NextWall.tsx';
 import { RoomMenu } from './RoomMenu.tsx';
 import { useSheet } from './use-sheet.ts';

@@ -1,9 +1,18 @@
 import { ActionIcon, Text } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { memo, useCallback } from 'react';
-import type { Corner, Profile, Survey, Typed, Unit, Wall } from '@long-miter/core';
+import {
+  removeWall,
+  setLength,
+  setReading,
+  type Corner,
+  type Profile,
+  type Survey,
+  type Typed,
+  type Unit,
+  type Wall,
+} from '@long-miter/core';
 import { CornerField } from './CornerField.tsx';
-import { removeWall, setLength, setReading } from './edits.ts';
 import { LengthField } from './LengthField.tsx';
 import { OpeningsEditor } from './OpeningsEditor.tsx';
 import { StudsEditor } from './StudsEditor.tsx';

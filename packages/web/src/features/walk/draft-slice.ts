@@ -1,33 +1,84 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { RoomRecord, Survey, Typed } from '@long-miter/core';
+import { mergeSheets, sameValue, settleDispute, type RoomRecord, type RoomSheet } from '@long-miter/core';
 
-/** What one person sees and changes of a room: the survey and the texts that were typed for its figures. */
-export interface Sheet {
-  readonly name: string;
-  readonly survey: Survey;
-  readonly typed: Typed;
-}
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused';
 
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused';
-
-export interface Draft extends Sheet {
+/** A room as this person has it on the page, with what is needed to put it together with what others do. */
+export interface Draft extends RoomSheet {
   readonly jobId: string;
-  /** Newest version known to the server. */
+  /** Newest version known to the server, and the room as it is there. */
   readonly version: number;
+  readonly base: RoomSheet;
   readonly save: SaveState;
-  /** A save is under way; the next one waits for its version. */
-  readonly inFlight: boolean;
+  /** What is on its way; the next save waits for its version. */
+  readonly sent: RoomSheet | undefined;
   readonly problem?: string;
   /** Counts edits, so that a save knows whether more was typed while it was under way. */
   readonly edits: number;
-  readonly past: readonly Sheet[];
-  readonly future: readonly Sheet[];
+  readonly past: readonly RoomSheet[];
+  readonly future: readonly RoomSheet[];
   /** Field of the newest edit: typing on in one field is one step of undo. */
   readonly field: string | undefined;
 }
 
+/** This person's undo steps of a room, as kept over a reload, with the state they lead up to. */
+export interface History {
+  readonly present: RoomSheet;
+  readonly past: readonly RoomSheet[];
+  readonly future: readonly RoomSheet[];
+}
+
 const UNDO_STEPS = 200;
-const sheetOf = (draft: Sheet): Sheet => ({ name: draft.name, survey: draft.survey, typed: draft.typed });
+
+export const sheetOf = ({ name, survey, typed, notes }: RoomSheet): RoomSheet => ({
+  name,
+  survey,
+  typed,
+  notes,
+});
+
+/** A step of undo on top of what another person did: it takes back one's own change and leaves theirs. */
+const rebased = (base: RoomSheet, step: RoomSheet, theirs: RoomSheet): RoomSheet => {
+  const { sheet } = mergeSheets(base, step, theirs);
+  // Taking back an old step is no new dispute.
+  return { ...sheet, notes: { ...sheet.notes, ...pick(theirs) } };
+};
+const pick = ({ notes }: RoomSheet): Pick<RoomSheet['notes'], 'disputes'> =>
+  notes.disputes ? { disputes: notes.disputes } : {};
+
+/** A room from the server, put together with what was typed here since. */
+function receive(held: Draft, room: RoomRecord): Draft {
+  if (room.version <= held.version) return held;
+  const theirs = sheetOf(room);
+  // The echo of one's own save, come before its answer.
+  if (held.sent && sameValue(held.sent, theirs)) return { ...held, version: room.version, base: theirs };
+  const { sheet } = mergeSheets(held.base, sheetOf(held), theirs);
+  const dirty = !sameValue(sheet, theirs);
+  return {
+    ...held,
+    ...(dirty ? sheet : theirs),
+    version: room.version,
+    base: theirs,
+    past: held.past.map((step) => rebased(held.base, step, theirs)),
+    future: held.future.map((step) => rebased(held.base, step, theirs)),
+    field: undefined,
+    edits: dirty ? held.edits + 1 : held.edits,
+    save: dirty ? 'waiting' : 'saved',
+  };
+}
+
+const fresh = (jobId: string, room: RoomRecord): Draft => ({
+  jobId,
+  ...sheetOf(room),
+  version: room.version,
+  base: sheetOf(room),
+  save: 'saved',
+  sent: undefined,
+  edits: 0,
+  past: [],
+  future: [],
+  field: undefined,
+});
 
 type Drafts = Record<string, Draft>;
 const initialState: Drafts = {};
@@ -36,31 +87,37 @@ export const draftSlice = createSlice({
   name: 'drafts',
   initialState,
   reducers: {
-    /** A room as the server has it. Rooms with unsaved edits keep them. */
+    /** Rooms as the server has them, at first or changed by somebody. What was typed here is kept and goes on top. */
     loaded(state, { payload }: PayloadAction<{ jobId: string; rooms: readonly RoomRecord[] }>) {
       for (const room of payload.rooms) {
-        const held = state[room.id];
-        if (held && (held.save !== 'saved' || held.version >= room.version)) continue;
-        state[room.id] = {
-          jobId: payload.jobId,
-          ...sheetOf(room),
-          version: room.version,
-          save: 'saved',
-          inFlight: false,
-          edits: 0,
-          past: [],
-          future: [],
-          field: undefined,
-        } as never;
+        const held = state[room.id] as Draft | undefined;
+        const next = held ? receive(held, room) : fresh(payload.jobId, room);
+        if (next !== held) state[room.id] = next as never;
       }
     },
     /** Edits kept in the browser from before a reload. What this page has edited itself is newer, and can be undone. */
     recovered(state, { payload }: PayloadAction<{ id: string; draft: Draft }>) {
-      if ((state[payload.id]?.edits ?? 0) > 0) return;
-      state[payload.id] = { ...payload.draft, inFlight: false, save: 'waiting' } as never;
+      const { id, draft } = payload;
+      const held = state[id] as Draft | undefined;
+      if ((held?.edits ?? 0) > 0) return;
+      const kept: Draft = { ...draft, sent: undefined, save: 'waiting' };
+      state[id] = (held ? receive(kept, { id, version: held.version, ...sheetOf(held) }) : kept) as never;
     },
-    edited(state, { payload }: PayloadAction<{ id: string; sheet: Partial<Sheet>; field?: string }>) {
-      const draft = state[payload.id];
+    /** Undo steps kept in the browser from before a reload, put on top of what others did since. */
+    historyFound(state, { payload }: PayloadAction<{ id: string; history: History }>) {
+      const draft = state[payload.id] as Draft | undefined;
+      if (!draft || draft.past.length > 0 || draft.future.length > 0) return;
+      const { present, past, future } = payload.history;
+      const now = sheetOf(draft);
+      const step = (one: RoomSheet): RoomSheet =>
+        sameValue(present, now) ? one : rebased(present, one, now);
+      state[payload.id] = { ...draft, past: past.map(step), future: future.map(step) } as never;
+    },
+    edited(
+      state,
+      { payload }: PayloadAction<{ id: string; sheet: Partial<RoomSheet>; field?: string | undefined }>,
+    ) {
+      const draft = state[payload.id] as Draft | undefined;
       if (!draft) return;
       const goesOn = payload.field !== undefined && payload.field === draft.field && draft.past.length > 0;
       const past = goesOn ? draft.past : [...draft.past, sheetOf(draft)].slice(-UNDO_STEPS);
@@ -71,11 +128,11 @@ export const draftSlice = createSlice({
         future: [],
         field: payload.field,
         edits: draft.edits + 1,
-        save: draft.save === 'conflict' ? 'conflict' : 'waiting',
+        save: 'waiting',
       } as never;
     },
     undone(state, { payload: id }: PayloadAction<string>) {
-      const draft = state[id];
+      const draft = state[id] as Draft | undefined;
       const back = draft?.past.at(-1);
       if (!draft || !back) return;
       state[id] = {
@@ -89,7 +146,7 @@ export const draftSlice = createSlice({
       } as never;
     },
     redone(state, { payload: id }: PayloadAction<string>) {
-      const draft = state[id];
+      const draft = state[id] as Draft | undefined;
       const [forth, ...future] = draft?.future ?? [];
       if (!draft || !forth) return;
       state[id] = {
@@ -103,42 +160,47 @@ export const draftSlice = createSlice({
       } as never;
     },
     saving(state, { payload: id }: PayloadAction<string>) {
-      const draft = state[id];
-      if (!draft) return;
-      draft.save = 'saving';
-      draft.inFlight = true;
+      const draft = state[id] as Draft | undefined;
+      if (draft) state[id] = { ...draft, save: 'saving', sent: sheetOf(draft) } as never;
     },
     saved(state, { payload }: PayloadAction<{ id: string; version: number; edits: number }>) {
-      const draft = state[payload.id];
+      const draft = state[payload.id] as Draft | undefined;
       if (!draft) return;
-      draft.version = payload.version;
-      draft.inFlight = false;
-      draft.save = draft.edits === payload.edits ? 'saved' : 'waiting';
-      delete draft.problem;
+      const { problem: _old, ...rest } = draft;
+      state[payload.id] = {
+        ...rest,
+        ...(payload.version >= draft.version && draft.sent
+          ? { version: payload.version, base: draft.sent }
+          : {}),
+        sent: undefined,
+        save: draft.edits === payload.edits ? 'saved' : 'waiting',
+      } as never;
     },
     notSaved(
       state,
-      { payload }: PayloadAction<{ id: string; save: 'offline' | 'conflict' | 'refused'; problem: string }>,
+      { payload }: PayloadAction<{ id: string; save: 'offline' | 'waiting' | 'refused'; problem: string }>,
     ) {
-      const draft = state[payload.id];
-      if (!draft) return;
-      draft.save = payload.save;
-      draft.inFlight = false;
-      draft.problem = payload.problem;
+      const draft = state[payload.id] as Draft | undefined;
+      if (draft)
+        state[payload.id] = {
+          ...draft,
+          save: payload.save,
+          sent: undefined,
+          problem: payload.problem,
+        } as never;
     },
-    /** Settles a conflict: take what the server has, or go on with one's own figures on top of it. */
-    settled(state, { payload }: PayloadAction<{ id: string; keep: 'mine' | 'theirs'; theirs: RoomRecord }>) {
-      const draft = state[payload.id];
+    /** One of two values that two people gave a figure is kept; everybody sees it. */
+    settled(state, { payload }: PayloadAction<{ id: string; at: string; keep: 'stands' | 'other' }>) {
+      const draft = state[payload.id] as Draft | undefined;
       if (!draft) return;
-      const { theirs, keep } = payload;
       state[payload.id] = {
         ...draft,
-        ...(keep === 'theirs' ? sheetOf(theirs) : {}),
-        version: theirs.version,
-        past: [...draft.past, sheetOf(draft)],
+        ...settleDispute(sheetOf(draft), payload.at, payload.keep),
+        past: [...draft.past, sheetOf(draft)].slice(-UNDO_STEPS),
+        future: [],
         field: undefined,
         edits: draft.edits + 1,
-        save: keep === 'theirs' ? 'saved' : 'waiting',
+        save: 'waiting',
       } as never;
     },
     forgotten(state, { payload: id }: PayloadAction<string>) {
@@ -147,5 +209,16 @@ export const draftSlice = createSlice({
   },
 });
 
-export const { loaded, recovered, edited, undone, redone, saving, saved, notSaved, settled, forgotten } =
-  draftSlice.actions;
+export const {
+  loaded,
+  recovered,
+  historyFound,
+  edited,
+  undone,
+  redone,
+  saving,
+  saved,
+  notSaved,
+  settled,
+  forgotten,
+} = draftSlice.actions;

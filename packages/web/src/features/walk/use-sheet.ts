@@ -1,8 +1,15 @@
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
-import { checkSurvey, type Issue, type JobRecord, type Survey } from '@long-miter/core';
+import {
+  checkSurvey,
+  takeOffList,
+  type Issue,
+  type JobRecord,
+  type RoomSheet,
+  type Survey,
+} from '@long-miter/core';
 import { useAppDispatch, useAppSelector, type State } from '../../app/store.ts';
-import { edited, redone, undone, type Draft } from './draft-slice.ts';
+import { edited, redone, sheetOf, undone, type Draft } from './draft-slice.ts';
 
 /** A change of the survey, with the text that was typed for it, if any. */
 export interface EditOptions {
@@ -16,9 +23,13 @@ export interface EditOptions {
  */
 export type EditSurvey = (change: (survey: Survey) => Survey, options?: EditOptions) => readonly Issue[];
 
+/** The same for the whole sheet: survey, texts and notes together, as one step of undo. */
+export type EditSheet = (change: (sheet: RoomSheet) => RoomSheet, field?: string) => readonly Issue[];
+
 export interface SheetEditor {
   readonly draft: Draft | undefined;
   readonly edit: EditSurvey;
+  readonly editSheet: EditSheet;
   readonly rename: (name: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -30,29 +41,35 @@ export function useSheet(job: JobRecord, roomId: string): SheetEditor {
   const store = useStore<State>();
   const draft = useAppSelector((state) => state.drafts[roomId]);
   const { unit, settings } = job;
-  const edit = useCallback<EditSurvey>(
-    (change, { typed } = {}) => {
+  const editSheet = useCallback<EditSheet>(
+    (change, field) => {
       const now = store.getState().drafts[roomId];
       if (!now) return [];
-      const survey = change(now.survey);
-      const checked = checkSurvey(survey, unit, settings);
-      if (!checked.ok) return checked.issues;
-      const texts = typed ? { typed: { ...now.typed, [typed.at]: typed.text } } : {};
-      dispatch(
-        edited({
-          id: roomId,
-          // The survey itself, not the checked copy: untouched walls must stay the same objects.
-          sheet: { survey, ...texts },
-          ...(typed ? { field: typed.at } : {}),
-        }),
-      );
+      const sheet = change(sheetOf(now));
+      // Notes and texts alone change nothing that has to be checked.
+      const checked = sheet.survey === now.survey ? undefined : checkSurvey(sheet.survey, unit, settings);
+      if (checked && !checked.ok) return checked.issues;
+      // The survey itself, not the checked copy: untouched walls must stay the same objects.
+      dispatch(edited({ id: roomId, sheet, field }));
       return [];
     },
     [dispatch, store, roomId, unit, settings],
   );
+  const edit = useCallback<EditSurvey>(
+    (change, { typed } = {}) =>
+      editSheet((sheet) => {
+        const next = { ...sheet, survey: change(sheet.survey) };
+        return typed
+          ? // A figure that is typed anew has been measured: it is off the list.
+            takeOffList({ ...next, typed: { ...sheet.typed, [typed.at]: typed.text } }, typed.at)
+          : next;
+      }, typed?.at),
+    [editSheet],
+  );
   return {
     draft,
     edit,
+    editSheet,
     rename: useCallback(
       (name) => void dispatch(edited({ id: roomId, sheet: { name }, field: 'name' })),
       [dispatch, roomId],

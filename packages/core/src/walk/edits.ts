@@ -1,10 +1,17 @@
-import type { AngleReading, Corner, Opening, Survey, Wall } from '@long-miter/core';
+import type { Survey } from '../contract/index.ts';
+import type { AngleReading, Corner, Interruption, Opening, Wall } from '../job/index.ts';
 
 /** Changes to a survey, as plain functions from one survey to the next. What they make is checked before it is kept. */
 
-/** The next free id with a prefix: w1, w2, … */
-export function freeId(prefix: string, used: readonly string[]): string {
-  for (let n = used.length + 1; ; n++) if (!used.includes(`${prefix}${n}`)) return `${prefix}${n}`;
+/**
+ * The next free id with a prefix: w1, w2, …
+ * @param tag of the person's page, so that two people adding at once do not both make w5
+ */
+export function freeId(prefix: string, used: readonly string[], tag = ''): string {
+  for (let n = used.length + 1; ; n++) {
+    const id = `${prefix}${n}${tag}`;
+    if (!used.includes(id)) return id;
+  }
 }
 
 const withWall = (survey: Survey, index: number, change: (wall: Wall) => Wall): Survey => ({
@@ -18,12 +25,17 @@ function withKey<T extends object, K extends keyof T>(target: T, key: K, value: 
   return (value === undefined ? rest : { ...rest, [key]: value }) as T;
 }
 
-/** A wall after the last one; the corner after it is assumed square until it is measured. */
-export function addWall(survey: Survey, length: number): { survey: Survey; id: string } {
-  const id = freeId(
+/** The id that a new wall will get. */
+export const newWallId = (survey: Survey, tag: string): string =>
+  freeId(
     'w',
     survey.walls.map((wall) => wall.id),
+    tag,
   );
+
+/** A wall after the last one; the corner after it is assumed square until it is measured. */
+export function addWall(survey: Survey, length: number, tag = ''): { survey: Survey; id: string } {
+  const id = newWallId(survey, tag);
   return {
     id,
     survey: { ...survey, walls: [...survey.walls, { id, length, corner: { reading: { as: 'assumed' } } }] },
@@ -91,13 +103,18 @@ export const pinJoint = (
     };
   });
 
-/** Adds an opening; the first door of a room becomes its entry. */
-export function addOpening(survey: Survey, index: number, opening: Omit<Opening, 'id'>): Survey {
-  const wall = survey.walls[index]!;
-  const id = freeId(
-    opening.kind === 'window' ? 'n' : 'd',
+/** The id that addOpening will give. */
+export const newOpeningId = (survey: Survey, kind: Opening['kind'], tag = ''): string =>
+  freeId(
+    kind === 'window' ? 'n' : 'd',
     survey.walls.flatMap((one) => (one.openings ?? []).map((other) => other.id)),
+    tag,
   );
+
+/** Adds an opening; the first door of a room becomes its entry. */
+export function addOpening(survey: Survey, index: number, opening: Omit<Opening, 'id'>, tag = ''): Survey {
+  const wall = survey.walls[index]!;
+  const id = newOpeningId(survey, opening.kind, tag);
   const next = withWall(survey, index, (one) => ({
     ...one,
     openings: [...(one.openings ?? []), { id, ...opening }].sort((a, b) => a.at - b.at),
@@ -149,3 +166,86 @@ export const setStuds = (
 ): Survey => withWall(survey, index, (wall) => withKey(wall, 'studs', studs));
 
 export const setClosed = (survey: Survey, closed: boolean): Survey => ({ ...survey, closed });
+
+/** Sets or forgets one property of a wall: ceiling length, ceiling slope, hollows, points. */
+export const setOfWall = <K extends 'ceilingLength' | 'ceiling' | 'hollow' | 'points'>(
+  survey: Survey,
+  index: number,
+  key: K,
+  value: Wall[K] | undefined,
+): Survey => withWall(survey, index, (wall) => withKey(wall, key, value));
+
+/** Sets or forgets how a corner was taken, or its angle at the ceiling. */
+export const setOfCorner = <K extends 'method' | 'ceiling'>(
+  survey: Survey,
+  index: number,
+  key: K,
+  value: Corner[K] | undefined,
+): Survey =>
+  withWall(survey, index, (wall) =>
+    wall.corner ? { ...wall, corner: withKey(wall.corner, key, value) } : wall,
+  );
+
+/** Adds a built-in, hearth or other interruption. */
+export function addInterruption(
+  survey: Survey,
+  index: number,
+  item: Omit<Interruption, 'id'>,
+  tag = '',
+): Survey {
+  const id = freeId(
+    'b',
+    survey.walls.flatMap((one) => (one.interruptions ?? []).map((other) => other.id)),
+    tag,
+  );
+  return withWall(survey, index, (wall) => ({
+    ...wall,
+    interruptions: [...(wall.interruptions ?? []), { id, ...item }].sort((a, b) => a.at - b.at),
+  }));
+}
+
+export const changeInterruption = (
+  survey: Survey,
+  index: number,
+  id: string,
+  change: Partial<Interruption>,
+): Survey =>
+  withWall(survey, index, (wall) => ({
+    ...wall,
+    interruptions: (wall.interruptions ?? []).map((one) => (one.id === id ? { ...one, ...change } : one)),
+  }));
+
+export const removeInterruption = (survey: Survey, index: number, id: string): Survey =>
+  withWall(survey, index, (wall) => {
+    const left = (wall.interruptions ?? []).filter((one) => one.id !== id);
+    return withKey(wall, 'interruptions', left.length > 0 ? left : undefined);
+  });
+
+/** Moves a wall, with the corner after it, one place earlier or later in the walk. */
+export function moveWall(survey: Survey, index: number, by: -1 | 1): Survey {
+  const to = index + by;
+  if (to < 0 || to >= survey.walls.length) return survey;
+  const walls = [...survey.walls];
+  [walls[index], walls[to]] = [walls[to]!, walls[index]!];
+  // The last wall of an open chain has no corner after it, the others have one.
+  return { ...survey, walls: fixCorners(walls, survey.closed) };
+}
+
+/** Starts the walk at another wall of a closed room; what is seen and cut does not change. */
+export const startAt = (survey: Survey, index: number): Survey =>
+  survey.closed
+    ? { ...survey, walls: [...survey.walls.slice(index), ...survey.walls.slice(0, index)] }
+    : survey;
+
+const fixCorners = (walls: readonly Wall[], closed: boolean): Wall[] =>
+  walls.map((wall, index) =>
+    !wall.corner && (closed || index < walls.length - 1)
+      ? { ...wall, corner: { reading: { as: 'assumed' as const } } }
+      : wall,
+  );
+
+/** Takes over another room's trims: what is on all of its walls goes on all of this room's. Pins and splices stay behind. */
+export const copyTrims = (survey: Survey, from: Survey): Survey => ({
+  ...survey,
+  trims: from.trims.map(({ walls: _walls, splices: _splices, ...trim }) => trim),
+});

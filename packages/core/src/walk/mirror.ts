@@ -1,0 +1,79 @@
+import type { Survey } from '../contract/index.ts';
+import type { Corner, Wall } from '../job/index.ts';
+
+/** From the other end of the wall. */
+const flipped = <T extends { at: number; width?: number | undefined }>(
+  list: readonly T[],
+  length: number,
+): T[] => list.map((one) => ({ ...one, at: length - one.at - (one.width ?? 0) })).reverse();
+
+function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
+  const { length } = wall;
+  const { corner: _old, openings, interruptions, points, studs, hollow, ceiling, ...rest } = wall;
+  const studsAt = studs && 'at' in studs ? studs.at : undefined;
+  return {
+    ...rest,
+    ...(corner ? { corner: mirrorCorner(corner) } : {}),
+    ...(openings
+      ? {
+          openings: flipped(openings, length).map(({ headLeft, headRight, ...one }) => ({
+            ...one,
+            ...(headRight === undefined ? {} : { headLeft: headRight }),
+            ...(headLeft === undefined ? {} : { headRight: headLeft }),
+          })),
+        }
+      : {}),
+    ...(interruptions ? { interruptions: flipped(interruptions, length) } : {}),
+    ...(points ? { points: flipped(points, length) } : {}),
+    ...(studsAt ? { studs: { at: studsAt.map((x) => length - x).reverse() } } : {}),
+    ...(studs && 'spacing' in studs && studs.first < length
+      ? { studs: { first: (length - studs.first) % studs.spacing, spacing: studs.spacing } }
+      : {}),
+    ...(hollow
+      ? { hollow: hollow.map((one) => ({ ...one, near: one.near === 'left' ? 'right' : 'left' })) }
+      : {}),
+    ...(ceiling
+      ? { ceiling: { ...ceiling, ...(ceiling.rise === undefined ? {} : { rise: -ceiling.rise }) } }
+      : {}),
+  };
+}
+
+function mirrorCorner(corner: Corner): Corner {
+  const { reading, joint } = corner;
+  const other = { 'through-left': 'through-right', 'through-right': 'through-left', miter: 'miter' } as const;
+  return {
+    ...corner,
+    ...(reading.as === 'legs' ? { reading: { ...reading, left: reading.right, right: reading.left } } : {}),
+    ...(joint
+      ? { joint: Object.fromEntries(Object.entries(joint).map(([trim, pin]) => [trim, other[pin]])) }
+      : {}),
+  };
+}
+
+/**
+ * The same room seen in a mirror: walls the other way round, every position from the other end, left and right exchanged.
+ * The corner after a wall becomes the corner before it.
+ */
+export function mirrorSurvey(survey: Survey): Survey {
+  const { walls, closed } = survey;
+  const count = walls.length;
+  const mirrored = walls.map((wall, index) => {
+    // In a mirror the wall to the left of the next one comes after it.
+    const before = index > 0 ? walls[index - 1]!.corner : closed ? walls[count - 1]!.corner : undefined;
+    return mirrorWall(wall, before);
+  });
+  const lengthOf = new Map(walls.map((wall) => [wall.id, wall.length]));
+  const flip = <T extends { wall: string; at: number }>(one: T): T => ({
+    ...one,
+    at: (lengthOf.get(one.wall) ?? 0) - one.at,
+  });
+  return {
+    ...survey,
+    walls: mirrored.reverse(),
+    ...(survey.entry ? { entry: flip(survey.entry) } : {}),
+    trims: survey.trims.map((trim) => ({
+      ...trim,
+      ...(trim.splices ? { splices: trim.splices.map(flip) } : {}),
+    })),
+  };
+}

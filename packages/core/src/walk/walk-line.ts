@@ -1,0 +1,181 @@
+import { fail, ok, type Result } from '../base/index.ts';
+import type { AngleReading, Interruption, Opening, Wall } from '../job/index.ts';
+import { parseAngle, parseLength, parsePosition, type Unit } from '../measure/index.ts';
+
+/**
+ * The walk line: one field takes everything one finds while walking, so that a room is recorded without leaving it. A bare
+ * length is the next wall; a letter in front says what else it is.
+ */
+
+export type WalkEntry =
+  | { readonly kind: 'wall'; readonly length: number; readonly typed: string }
+  | { readonly kind: 'corner'; readonly reading: AngleReading; readonly typed: string }
+  | {
+      readonly kind: 'opening';
+      readonly opening: Omit<Opening, 'id'>;
+      readonly typed: Readonly<Record<string, string>>;
+    }
+  | { readonly kind: 'studs'; readonly studs: NonNullable<Wall['studs']> }
+  | { readonly kind: 'built-in'; readonly item: Omit<Interruption, 'id'> }
+  | { readonly kind: 'point'; readonly point: NonNullable<Wall['points']>[number] };
+
+export interface WalkLetter {
+  readonly letter: string;
+  readonly what: string;
+  readonly figures: string;
+}
+
+/** The letters and what follows them, for the list of keys. */
+export const WALK_LETTERS: readonly WalkLetter[] = [
+  { letter: '', what: 'the next wall', figures: 'length' },
+  {
+    letter: 'a',
+    what: 'the corner after it',
+    figures: 'wall angle, or between the faces with i or o behind it',
+  },
+  { letter: 'm', what: 'the corner, off a miter scale', figures: 'angle, o behind it for outside' },
+  { letter: 't', what: 'the corner, off straight', figures: 'angle, o behind it for outside' },
+  { letter: 'l', what: 'the corner, by tape', figures: 'left leg, right leg, across' },
+  { letter: 'd', what: 'door', figures: 'from left, width, head' },
+  { letter: 'c', what: 'cased opening', figures: 'from left, width, head' },
+  { letter: 'k', what: 'pocket door', figures: 'from left, width, head' },
+  { letter: 'w', what: 'window', figures: 'from left, width, head, sill' },
+  { letter: 'o', what: 'plain opening', figures: 'from left, width, head' },
+  { letter: 'b', what: 'built-in', figures: 'from left, width, low, high' },
+  { letter: 's', what: 'studs', figures: 'first, spacing' },
+  { letter: 'e', what: 'socket', figures: 'from left' },
+  { letter: 'v', what: 'switch', figures: 'from left' },
+  { letter: 'f', what: 'pipe', figures: 'from left' },
+  { letter: 'g', what: 'register', figures: 'from left, width' },
+];
+
+const OPENINGS: Readonly<Record<string, Opening['kind']>> = {
+  d: 'door',
+  c: 'cased',
+  k: 'pocket',
+  w: 'window',
+  o: 'drywall',
+};
+const POINTS = { e: 'socket', v: 'switch', f: 'pipe', g: 'register' } as const;
+
+/** Sizes taken where only the place of an opening is given. */
+const USUAL: Readonly<Record<Unit, { width: number; head: number; sill: number }>> = {
+  in: { width: 32, head: 80.5, sill: 30 },
+  mm: { width: 762, head: 1981, sill: 800 },
+};
+
+/** Lengths with commas between; the first may be 0. */
+function lengthsOf(
+  text: string,
+  unit: Unit,
+  most: number,
+  names: string,
+): Result<{ values: number[]; texts: string[] }> {
+  const texts = text.split(/[,;]/).map((part) => part.trim());
+  if (texts.length > most)
+    return fail({ at: '', text: `takes ${names}, with commas between: that is ${texts.length} figures` });
+  const values: number[] = [];
+  for (const part of texts) {
+    const read = parsePosition(part, unit);
+    if (!read.ok) return fail({ at: '', text: `${read.issues[0].text} (${names})` });
+    values.push(read.value.value);
+  }
+  return ok({ values, texts });
+}
+
+function cornerOf(letter: string, text: string, unit: Unit): Result<AngleReading> {
+  const [, figure = '', suffix = ''] = /^(.*?)\s*([io]?)$/i.exec(text) ?? [];
+  const side = suffix.toLowerCase() === 'o' ? 'outside' : 'inside';
+  if (letter === 'l') {
+    const legs = lengthsOf(figure, unit, 3, 'left leg, right leg, across');
+    if (!legs.ok) return legs;
+    const [left, right, across] = legs.value.values;
+    return left && right && across
+      ? ok({ as: 'legs', left, right, across, side })
+      : fail({ at: '', text: 'takes left leg, right leg, across, with commas between' });
+  }
+  const degrees = parseAngle(figure);
+  if (!degrees.ok) return degrees;
+  const as =
+    letter === 'm' ? 'miter' : letter === 't' ? 'deflection' : suffix === '' ? 'wall-angle' : 'protractor';
+  return as === 'wall-angle' ? ok({ as, degrees: degrees.value }) : ok({ as, degrees: degrees.value, side });
+}
+
+function openingOf(letter: string, text: string, unit: Unit): Result<WalkEntry> {
+  const window = letter === 'w';
+  const names = `from left, width, head${window ? ', sill' : ''}`;
+  const read = lengthsOf(text, unit, window ? 4 : 3, names);
+  if (!read.ok) return read;
+  const [at = 0, width = USUAL[unit].width, headHeight = USUAL[unit].head, sillHeight = USUAL[unit].sill] =
+    read.value.values;
+  if (!(width > 0 && headHeight > 0))
+    return fail({ at: '', text: `width and head must be greater than 0 (${names})` });
+  const keys = ['at', 'width', 'headHeight', 'sillHeight'];
+  return ok({
+    kind: 'opening',
+    opening: {
+      kind: OPENINGS[letter]!,
+      at,
+      width,
+      headHeight,
+      ...(window ? { sillHeight } : {}),
+    },
+    typed: Object.fromEntries(read.value.texts.map((one, index) => [keys[index]!, one])),
+  });
+}
+
+/**
+ * Reads one line of a walk.
+ * @param offset what the tape was held at; taken off a bare length
+ * Issues: nothing typed, a letter that means nothing, figures missing, too many or unreadable. Ranges are checked with the
+ * survey it is put into.
+ * @example parseWalkLine('d32 7/16, 32, 80 1/2', 'in') // a door
+ */
+export function parseWalkLine(text: string, unit: Unit, offset = 0): Result<WalkEntry> {
+  const [, first = '', rest = ''] = /^\s*([a-z]?)\s*(.*?)\s*$/i.exec(text) ?? [];
+  const letter = first.toLowerCase();
+  if (letter === '') {
+    const read = parseLength(rest, unit, offset);
+    return read.ok ? ok({ kind: 'wall', length: read.value.value, typed: read.value.typed }) : read;
+  }
+  if (['a', 'm', 't', 'l'].includes(letter)) {
+    const reading = cornerOf(letter, rest, unit);
+    return reading.ok
+      ? ok({ kind: 'corner', reading: reading.value, typed: rest.replace(/\s*[io]$/i, '') })
+      : reading;
+  }
+  if (letter in OPENINGS) return openingOf(letter, rest, unit);
+  if (letter === 's') {
+    const read = lengthsOf(rest, unit, 2, 'first, spacing');
+    if (!read.ok) return read;
+    const [start, spacing = unit === 'in' ? 16 : 400] = read.value.values;
+    return spacing > 0
+      ? ok({ kind: 'studs', studs: { first: start!, spacing } })
+      : fail({ at: '', text: 'the spacing of studs must be greater than 0' });
+  }
+  if (letter === 'b') {
+    const read = lengthsOf(rest, unit, 4, 'from left, width, low, high');
+    if (!read.ok) return read;
+    const [at = 0, width, low = 0, high = unit === 'in' ? 36 : 900] = read.value.values;
+    return width !== undefined && width > 0 && high > low
+      ? ok({ kind: 'built-in', item: { at, width, low, high } })
+      : fail({ at: '', text: 'takes from left, width, low, high, with commas between; high above low' });
+  }
+  if (letter in POINTS) {
+    const read = lengthsOf(rest, unit, 2, 'from left, width');
+    if (!read.ok) return read;
+    const [at = 0, width] = read.value.values;
+    return ok({
+      kind: 'point',
+      point: {
+        kind: POINTS[letter as keyof typeof POINTS],
+        at,
+        ...(width !== undefined && width > 0 ? { width } : {}),
+      },
+    });
+  }
+  return fail({
+    at: '',
+    text: `"${first}" means nothing here: write a length, or one of a m t l d c k w o b s e v f g`,
+  });
+}
