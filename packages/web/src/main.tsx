@@ -20,6 +20,18 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <></>,
   },
   {
+    path: '/jobs/:jobId/sheets',
+    lazy: async () => ({
+      Component: (await import('./features/walk-sheet/WalkSheetsPage.tsx')).WalkSheetsPage,
+    }),
+    hydrateFallbackElement: <></>,
+  },
+  {
+    path: '/stand-in',
+    lazy: async () => ({ Component: (await import('./features/stand-in/StandInPage.tsx')).StandInPage }),
+    hydrateFallbackElement: <></>,
+  },
+  {
     path: '/bench/:sheetKey?',
     lazy: async () => ({ Component: (await import('./features/bench/BenchPage.tsx')).BenchPage }),
     hydrateFallbackElement: <></>,

@@ -2,11 +2,11 @@
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { addWall, emptySurvey, starterSettings, type Issue, type Survey } from '@long-miter/core';
+import { addWall, emptySurvey, starterSettings, type Issue, type RoomSheet } from '@long-miter/core';
 import { CornerField } from '../src/features/walk/CornerField.tsx';
 import { LengthField } from '../src/features/walk/LengthField.tsx';
-import { NextWall } from '../src/features/walk/NextWall.tsx';
-import type { EditSurvey } from '../src/features/walk/use-sheet.ts';
+import { WalkLine } from '../src/features/walk/WalkLine.tsx';
+import type { EditSheet } from '../src/features/walk/use-sheet.ts';
 import { show, stubBrowser } from './support/browser.tsx';
 
 beforeAll(stubBrowser);
@@ -76,28 +76,62 @@ describe('a field for a length', () => {
 });
 
 describe('the next wall', () => {
-  test('Enter puts it in, empties the field and stays there', async () => {
-    let survey: Survey = emptySurvey(starterSettings('in'));
-    const texts: string[] = [];
-    const edit: EditSurvey = (change, options) => {
-      survey = change(survey);
-      texts.push(`${options!.typed!.at} ${options!.typed!.text}`);
+  const start = (): RoomSheet => ({
+    name: 'R',
+    survey: emptySurvey(starterSettings('in')),
+    typed: {},
+    notes: {},
+  });
+
+  test('Enter puts it in, empties the field and stays there; letters put in what the last wall has', async () => {
+    let sheet = start();
+    const editSheet: EditSheet = (change) => {
+      sheet = change(sheet);
       return [];
     };
-    const row = () => <NextWall survey={survey} unit="in" edit={edit} />;
+    const row = () => (
+      <WalkLine survey={sheet.survey} unit="in" profiles={[]} offset={0} editSheet={editSheet} />
+    );
     const view = show(row());
-    await userEvent.type(input('Length of wall 1, the next one'), "12' 3{Enter}");
-    view.again(row());
-    await userEvent.type(input('Length of wall 2, the next one'), '8 ft{Enter}');
-    expect(survey.walls.map((wall) => wall.length)).toEqual([147, 96]);
-    expect(texts).toEqual(["/walls/w1/length 12' 3", '/walls/w2/length 8 ft']);
-    expect(document.activeElement).toBe(input('Length of wall 2, the next one'));
+    const lines = ["12' 3", 'a92.5', 'd32 7/16,32,80', '8 ft'];
+    for (const line of lines) {
+      await userEvent.type(
+        input(`Length of wall ${sheet.survey.walls.length + 1}, the next one`),
+        `${line}{Enter}`,
+      );
+      view.again(row());
+    }
+    const [first, second] = sheet.survey.walls;
+    expect([first!.length, second!.length]).toEqual([147, 96]);
+    expect(first!.corner!.reading).toEqual({ as: 'wall-angle', degrees: 92.5 });
+    expect(first!.openings![0]).toMatchObject({ kind: 'door', at: 32.4375, width: 32, headHeight: 80 });
+    expect(Object.values(sheet.typed)).toEqual(["12' 3", '92.5', '32 7/16', '32', '80', '8 ft']);
+    expect(document.activeElement).toBe(input('Length of wall 3, the next one'));
+    cleanup();
+  });
+
+  test('from a mark the length is stored and the tape’s text kept as its reading', async () => {
+    let sheet = start();
+    show(
+      <WalkLine
+        survey={sheet.survey}
+        unit="in"
+        profiles={[]}
+        offset={10}
+        editSheet={(change) => ((sheet = change(sheet)), [])}
+      />,
+    );
+    await userEvent.type(input('Length of wall 1, the next one'), '152 3/8{Enter}');
+    expect(sheet.survey.walls[0]!.length).toBe(142.375);
+    expect(Object.values(sheet.notes.readings!)).toEqual([
+      [{ text: '152 3/8 − 10', value: 142.375, how: 'tape from a mark' }],
+    ]);
     cleanup();
   });
 
   test('a bad figure stays with its reason', async () => {
     const survey = addWall(emptySurvey(starterSettings('in')), 100).survey;
-    show(<NextWall survey={survey} unit="in" edit={() => []} />);
+    show(<WalkLine survey={survey} unit="in" profiles={[]} offset={0} editSheet={() => []} />);
     await userEvent.type(input('Length of wall 2, the next one'), '0{Enter}');
     expect(screen.getByText(/must be greater than 0/)).toBeTruthy();
     expect(input('Length of wall 2, the next one').value).toBe('0');

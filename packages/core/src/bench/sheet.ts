@@ -7,6 +7,7 @@ import {
   parseAngle,
   parseLength,
   parsePosition,
+  parseSignedAngle,
   type Unit,
 } from '../measure/index.ts';
 import type { Drawing } from './shapes.ts';
@@ -219,11 +220,8 @@ function readField(field: Field, text: string, unit: Unit): Result<number | numb
     }
     case 'count':
       return /^\s*\d{1,4}\s*$/.test(text) ? ok(Number(text)) : fail({ at: '', text: 'write a whole number' });
-    case 'signed': {
-      const negative = /^\s*[-−]/.test(text);
-      const read = parseAngle(text.replace(/^\s*[-−+]/, ''));
-      return read.ok ? ok(negative ? -read.value : read.value) : read;
-    }
+    case 'signed':
+      return parseSignedAngle(text);
     default:
       return parseAngle(text);
   }

@@ -21,3 +21,9 @@ export function parseAngle(typed: string): Result<number> {
     Number((whole ?? '0').replace(',', '.')) + (top === undefined ? 0 : Number(top) / Number(bottom)),
   );
 }
+
+/** As parseAngle, with a sign: a slope, a lean, a setting to the left. */
+export function parseSignedAngle(typed: string): Result<number> {
+  const read = parseAngle(typed.replace(/^\s*[-−+]/, ''));
+  return read.ok && /^\s*[-−]/.test(typed) ? ok(-read.value) : read;
+}

@@ -1,5 +1,6 @@
 import { add, scale, type Vec2 } from '../geometry/index.ts';
 import type { Room } from '../job/index.ts';
+import { leastSquares } from '../trade/index.ts';
 import { pointOnWall, walkRoom, wallAngle } from '../survey/index.ts';
 
 /** The plan of a room, in the job's unit, y up. Walls as read; the gap at the end is what the readings miss. */
@@ -90,5 +91,38 @@ export function drawRoomPlan(room: Room, labelOffset: number): RoomPlan {
     entry,
     gap: room.closed ? { from: path.end, to: { x: 0, y: 0 } } : undefined,
     box: { min: { x: Math.min(...xs), y: Math.min(...ys) }, max: { x: Math.max(...xs), y: Math.max(...ys) } },
+  };
+}
+
+/** Tape and angle finder as a careful person reads them: 1/8 in or 3 mm, a quarter of a degree. */
+const SIGMA = { length: 1 / 1000, angle: 0.25 };
+
+/**
+ * The room with its misfit shared out over lengths and angles by least squares, for drawing only. Cut lengths always come
+ * from the readings.
+ * @returns the room itself where nothing can be shared out: open, or not a shape
+ */
+export function fittedRoom(room: Room): Room {
+  if (!room.closed) return room;
+  const lengths = room.walls.map((wall) => wall.length);
+  const angles = room.walls.map((wall) => (wall.corner ? wallAngle(wall.corner.reading) : 90));
+  const perimeter = lengths.reduce((sum, length) => sum + length, 0);
+  const fit = leastSquares(lengths, angles, perimeter * SIGMA.length, SIGMA.angle);
+  const good = [...fit.lengths, ...fit.angles].every((value) => Number.isFinite(value) && value > 0);
+  if (!good) return room;
+  return {
+    ...room,
+    walls: room.walls.map((wall, index) => ({
+      ...wall,
+      length: fit.lengths[index]!,
+      ...(wall.corner
+        ? {
+            corner: {
+              ...wall.corner,
+              reading: { as: 'wall-angle' as const, degrees: fit.angles[index]! },
+            },
+          }
+        : {}),
+    })),
   };
 }

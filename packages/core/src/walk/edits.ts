@@ -124,16 +124,23 @@ export function addOpening(survey: Survey, index: number, opening: Omit<Opening,
     : { ...next, entry: { wall: wall.id, at: opening.at + opening.width / 2 } };
 }
 
+/** Changes an opening; a property set to undefined is taken out. */
 export const changeOpening = (
   survey: Survey,
   index: number,
   id: string,
-  change: Partial<Opening>,
+  change: { [K in keyof Opening]?: Opening[K] | undefined },
 ): Survey => {
   const before = survey.walls[index]!.openings?.find((one) => one.id === id);
   const next = withWall(survey, index, (wall) => ({
     ...wall,
-    openings: (wall.openings ?? []).map((one) => (one.id === id ? { ...one, ...change } : one)),
+    openings: (wall.openings ?? []).map((one) =>
+      one.id === id
+        ? (Object.fromEntries(
+            Object.entries({ ...one, ...change }).filter(([, value]) => value !== undefined),
+          ) as Opening)
+        : one,
+    ),
   }));
   const after = next.walls[index]!.openings?.find((one) => one.id === id);
   // The entry moves with its door.
@@ -159,11 +166,8 @@ export const setEntry = (survey: Survey, index: number, opening: Opening): Surve
 });
 
 /** Studs by the first one and their spacing; undefined forgets them. */
-export const setStuds = (
-  survey: Survey,
-  index: number,
-  studs: { first: number; spacing: number } | undefined,
-): Survey => withWall(survey, index, (wall) => withKey(wall, 'studs', studs));
+export const setStuds = (survey: Survey, index: number, studs: Wall['studs']): Survey =>
+  withWall(survey, index, (wall) => withKey(wall, 'studs', studs));
 
 export const setClosed = (survey: Survey, closed: boolean): Survey => ({ ...survey, closed });
 

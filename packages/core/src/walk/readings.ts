@@ -19,7 +19,7 @@ export interface Spread {
   readonly count: number;
   /** Largest less smallest, degrees or length. */
   readonly spread: number;
-  /** The gap that half of the spread leaves at the face of a miter; angles only. */
+  /** The gap that the spread can leave at the face of a miter; angles only. */
   readonly gap: number | undefined;
   /** Why it matters, in words; undefined where nobody would see it. */
   readonly warning: string | undefined;
@@ -51,16 +51,16 @@ export function spreadOf(notes: readonly ReadingNote[], unit: Unit, thickness: n
           ? `the readings differ by ${formatWithUnit(spread, unit)}: measure it once more`
           : undefined,
     };
-  const middle = (Math.max(...values) + Math.min(...values)) / 2;
-  const cut = Math.abs(180 - middle) / 2;
-  const gap = cut < 89 ? jointFit(middle + spread / 2, thickness, cut, cut).gap : 0;
+  // Cut to the smallest of them where the largest is true: the joint closes at the back and its face stays open.
+  const cut = Math.abs(180 - Math.min(...values)) / 2;
+  const gap = cut < 89 ? jointFit(Math.max(...values), thickness, cut, cut).gap : 0;
   return {
     count: values.length,
     spread,
     gap,
     warning:
       gap > VISIBLE[unit]
-        ? `the readings differ by ${formatAngle(spread)}: cut to the middle of them the joint may stand open ${Number(gap.toFixed(unit === 'in' ? 3 : 1))} ${unit}`
+        ? `the readings differ by ${formatAngle(spread)}: cut to one of them the joint may stand open ${Number(gap.toFixed(unit === 'in' ? 3 : 1))} ${unit}`
         : undefined,
   };
 }

@@ -221,10 +221,10 @@ describe('two people at one room', () => {
 describe('readings and the list of what is to be measured', () => {
   it('warns when two readings of a corner would show in the joint', () => {
     const note = (degrees: number) => ({ text: String(degrees), value: { as: 'wall-angle', degrees } as const, how: 'finder' });
-    // A degree apart: half of it each way opens 0.75 trim by 2 · (0.75 / cos 45) · sin 0.25 = 0.0093 in.
-    expect(spreadOf([note(89.5), note(90.5)], 'in', 0.75)).toMatchObject({ spread: 1, warning: undefined });
-    expect(spreadOf([note(89.5), note(90.5)], 'in', 0.75)!.gap).toBeCloseTo(0.0093, 4);
-    expect(spreadOf([note(89), note(91)], 'in', 0.75)!.warning).toContain('2°');
+    // Half a degree: 2 · (0.75 / cos 45) · sin 0.25 = 0.0093 in, which nobody sees; a degree: twice that, which shows.
+    expect(spreadOf([note(89.75), note(90.25)], 'in', 0.75)).toMatchObject({ spread: 0.5, warning: undefined });
+    expect(spreadOf([note(89.75), note(90.25)], 'in', 0.75)!.gap).toBeCloseTo(0.0093, 4);
+    expect(spreadOf([note(89.5), note(90.5)], 'in', 0.75)!.warning).toContain('1°');
     expect(spreadOf([note(90)], 'in', 0.75)).toBeUndefined();
     const tape = (value: number) => ({ text: String(value), value, how: 'tape' });
     expect(spreadOf([tape(120), tape(120.125)], 'in', 0.75)!.warning).toContain('1/8 in');

@@ -33,7 +33,7 @@ const square = (survey: Survey): Survey => ({
 const put = (room: RoomRecord, survey: unknown, version = room.version, extra = {}) =>
   request(app)
     .put(`/api/rooms/${room.id}`)
-    .send({ version, name: room.name, survey, typed: {}, ...extra });
+    .send({ version, name: room.name, survey, typed: {}, notes: {}, ...extra });
 const issues = (body: unknown): string[] =>
   (body as Problem).issues.map((issue) => `${issue.at}: ${issue.text}`);
 
@@ -57,6 +57,24 @@ describe('jobs', () => {
     await request(app).get(`/api/jobs/${job.id}`).expect(404);
     await request(app).post(`/api/jobs/${job.id}/restore`).expect(204);
     expect(await listed()).toEqual(['Other name']);
+  });
+
+  test('it is put away and taken out again, with all it has', async () => {
+    const job = await newJob();
+    const isAway = async (): Promise<boolean | undefined> =>
+      ((await request(app).get('/api/jobs').expect(200)).body as { id: string; archived: boolean }[]).find(
+        (one) => one.id === job.id,
+      )?.archived;
+    expect(await isAway()).toBe(false);
+    const away = (
+      await request(app).patch(`/api/jobs/${job.id}`).send({ version: 1, archived: true }).expect(200)
+    ).body as JobRecord;
+    expect(await isAway()).toBe(true);
+    await request(app)
+      .patch(`/api/jobs/${job.id}`)
+      .send({ version: away.version, archived: false })
+      .expect(200);
+    expect(await isAway()).toBe(false);
   });
 
   test('a second save on an old version is a conflict and changes nothing', async () => {
@@ -96,7 +114,7 @@ describe('rooms', () => {
     };
     const typed = { '/walls/w1/length': '3617 mm' };
     const saved = (await put(room, survey, 1, { typed }).expect(200)).body as RoomRecord;
-    expect(saved).toEqual({ id: room.id, name: 'Study', version: 2, survey, typed });
+    expect(saved).toEqual({ id: room.id, name: 'Study', version: 2, survey, typed, notes: {} });
   });
 
   test('two savers of one version: the second is told and loses nothing of the first', async () => {

@@ -37,6 +37,12 @@ export const theme = createTheme({
   defaultRadius: 'sm',
   fontSizes: { xs: '0.82rem', sm: '0.94rem', md: '1.06rem', lg: '1.2rem', xl: '1.45rem' },
   cursorType: 'pointer',
+  components: {
+    Notification: {
+      defaultProps: { closeButtonProps: { 'aria-label': 'Close this notice' } },
+      styles: { description: { color: 'var(--mantine-color-text)' } },
+    },
+  },
 });
 
 /** Paper by day, garage by night; every pair of text and ground keeps AA contrast. */

@@ -1,30 +1,49 @@
-import { useMemo } from 'react';
+import { useMemo, type PointerEvent } from 'react';
 import {
   drawRoomPlan,
+  fittedRoom,
   formatAngle,
   formatWithUnit,
+  isAssumed,
+  wallAngle,
   type Piece,
   type Room,
   type RoomPlan,
   type Unit,
   type Vec2,
 } from '@long-miter/core';
+import { dragAlong } from './drag-along.ts';
 import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
 
 interface Props {
   readonly room: Room;
   readonly unit: Unit;
+  /** Draw it closed by least squares instead of as read. */
+  readonly fitted?: boolean;
   readonly pieces: readonly Piece[];
   readonly selectedWall: number | undefined;
   readonly selectedPiece: string | undefined;
   readonly onWall: (index: number) => void;
+  /** Lets openings be dragged along their wall. */
+  readonly onMove?: (wall: number, opening: string, at: number) => void;
 }
 
 const MARGIN = 62;
 
 /** The room from above, to scale, walls as read. The gap, if the readings leave one, is drawn where it is. */
-export function PlanDrawing({ room, unit, pieces, selectedWall, selectedPiece, onWall }: Props) {
+export function PlanDrawing({
+  room: read,
+  unit,
+  fitted,
+  pieces,
+  selectedWall,
+  selectedPiece,
+  onWall,
+  onMove,
+}: Props) {
+  // Figures are always those that were read; only the lines move.
+  const room = useMemo(() => (fitted ? fittedRoom(read) : read), [read, fitted]);
   const { ref, width, height } = useWidth();
   const size = useMemo(() => boxOf(drawRoomPlan(room, 0)), [room]);
   const scale = Math.max(0.01, Math.min((width - 2 * MARGIN) / size.w, (height - 2 * MARGIN) / size.h));
@@ -59,6 +78,26 @@ export function PlanDrawing({ room, unit, pieces, selectedWall, selectedPiece, o
               to={at(opening.to)}
               inward={opening.inward}
               door={opening.kind !== 'window'}
+              {...(onMove
+                ? {
+                    onDown: (event: PointerEvent<SVGGElement>) => {
+                      const wall = room.walls[opening.wall]!;
+                      const own = wall.openings!.find((one) => one.id === opening.id)!;
+                      // Out of the wall into the room is to the right of the way one walks along it.
+                      const u = { x: -opening.inward.y, y: opening.inward.x };
+                      dragAlong(
+                        event,
+                        {
+                          ...own,
+                          length: wall.length,
+                          unit,
+                          along: (dx, dy) => (dx * u.x - dy * u.y) / scale,
+                        },
+                        (at) => onMove(opening.wall, opening.id, at),
+                      );
+                    },
+                  }
+                : {})}
             />
           ))}
           <TrimLines room={room} plan={plan} pieces={pieces} selectedPiece={selectedPiece} at={at} />
@@ -76,18 +115,19 @@ export function PlanDrawing({ room, unit, pieces, selectedWall, selectedPiece, o
                 fontSize={15}
                 fontWeight={picked ? 750 : 600}
               >
-                <SvgFigure value={room.walls[wall.index]!.length} unit={unit} />
+                <SvgFigure value={read.walls[wall.index]!.length} unit={unit} />
               </text>
             );
           })}
           {/* Where trim is drawn the ribbon names the angles. */}
           {(pieces.length > 0 ? [] : plan.corners).map((corner) => {
             const p = at(corner.label);
+            const assumed = isAssumed(read.walls[corner.index]!.corner);
             const legs = [corner.index, (corner.index + 1) % room.walls.length];
             const cramped =
               legs.some((index) => room.walls[index]!.length * scale < 40) &&
               !legs.includes(selectedWall ?? -1);
-            if (cramped && !corner.assumed) return null;
+            if (cramped && !assumed) return null;
             return (
               <text
                 key={corner.index}
@@ -95,9 +135,9 @@ export function PlanDrawing({ room, unit, pieces, selectedWall, selectedPiece, o
                 y={p.y + 4}
                 textAnchor="middle"
                 fontSize={12}
-                style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}
+                style={{ fill: assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}
               >
-                {corner.assumed ? '90° ?' : formatAngle(corner.angle)}
+                {assumed ? '90° ?' : formatAngle(wallAngle(read.walls[corner.index]!.corner!.reading))}
               </text>
             );
           })}
@@ -159,10 +199,28 @@ const PlanWall = ({
 );
 
 /** A door is a break in the wall, a window a double line. */
-function PlanOpening({ from, to, inward, door }: { from: Xy; to: Xy; inward: Vec2; door: boolean }) {
+function PlanOpening({
+  from,
+  to,
+  inward,
+  door,
+  onDown,
+}: {
+  from: Xy;
+  to: Xy;
+  inward: Vec2;
+  door: boolean;
+  onDown?: (event: PointerEvent<SVGGElement>) => void;
+}) {
   const n = { x: inward.x * 3, y: -inward.y * 3 };
   return (
-    <g pointerEvents="none">
+    <g
+      {...(onDown
+        ? { onPointerDown: onDown, style: { cursor: 'move', touchAction: 'none' } }
+        : { pointerEvents: 'none' })}
+    >
+      {onDown && <title>drag it along the wall</title>}
+      {onDown && <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="transparent" strokeWidth={22} />}
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-panel)" strokeWidth={door ? 8 : 3} />
       {door ? (
         <line

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, type PointerEvent } from 'react';
 import {
   formatAngle,
   layOutRibbon,
@@ -11,6 +11,7 @@ import {
   type Room,
   type Unit,
 } from '@long-miter/core';
+import { dragAlong } from './drag-along.ts';
 import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
 
@@ -25,6 +26,8 @@ interface Props {
   readonly selectedPiece: string | undefined;
   readonly onWall: (index: number) => void;
   readonly onPiece: (piece: Piece) => void;
+  /** Lets openings be dragged along their wall. */
+  readonly onMove?: (wall: number, opening: string, at: number) => void;
 }
 
 const BAND = 22;
@@ -65,7 +68,7 @@ export function Ribbon(props: Props) {
 
 type Layered = Props & { readonly layout: RibbonLayout };
 
-function WallBands({ room, layout, selectedWall, onWall }: Layered) {
+function WallBands({ room, layout, selectedWall, onWall, onMove, unit }: Layered) {
   return layout.walls.map((wall) => {
     const full = room.walls[wall.index]!;
     return (
@@ -107,12 +110,48 @@ function WallBands({ room, layout, selectedWall, onWall }: Layered) {
             strokeOpacity={0.55}
           />
         ))}
+        {(full.interruptions ?? []).map((item) => (
+          <rect
+            key={item.id}
+            x={ribbonX(layout, wall.index, item.at)}
+            y={TOP + 2}
+            width={item.width * layout.scale}
+            height={BAND + 4}
+            fill="var(--lm-panel)"
+            stroke="var(--lm-wall)"
+            strokeDasharray="2 2"
+          >
+            <title>{item.name ?? 'built-in'}</title>
+          </rect>
+        ))}
+        {(full.points ?? []).map((point, k) => (
+          <PointMark
+            key={`${point.kind}${k}`}
+            kind={point.kind}
+            x={ribbonX(layout, wall.index, point.at + (point.width ?? 0) / 2)}
+          />
+        ))}
         {(full.openings ?? []).map((opening) => {
           const x = ribbonX(layout, wall.index, opening.at);
           const w = opening.width * layout.scale;
           const window = opening.kind === 'window';
           return (
-            <g key={opening.id}>
+            <g
+              key={opening.id}
+              data-opening={opening.id}
+              style={onMove ? { cursor: 'ew-resize', touchAction: 'none' } : undefined}
+              {...(onMove
+                ? {
+                    onPointerDown: (event: PointerEvent<SVGGElement>) =>
+                      dragAlong(
+                        event,
+                        { ...opening, length: full.length, unit, along: (dx) => dx / layout.scale },
+                        (at) => onMove(wall.index, opening.id, at),
+                      ),
+                  }
+                : {})}
+            >
+              {onMove && <title>drag it along the wall</title>}
               <rect
                 x={x}
                 y={TOP - 6}
@@ -139,6 +178,27 @@ function WallBands({ room, layout, selectedWall, onWall }: Layered) {
       </g>
     );
   });
+}
+
+/** Sockets are squares, switches upright, pipes round, registers lying: told apart without colour. */
+function PointMark({ kind, x }: { kind: 'socket' | 'switch' | 'pipe' | 'register'; x: number }) {
+  const y = TOP + BAND - 4;
+  const box = { socket: [8, 8], switch: [5, 10], pipe: [9, 9], register: [14, 6] } as const;
+  const [w, h] = box[kind];
+  return (
+    <rect
+      x={x - w / 2}
+      y={y - h / 2}
+      width={w}
+      height={h}
+      rx={kind === 'pipe' ? w / 2 : 1}
+      fill="var(--lm-panel)"
+      stroke="var(--lm-wall)"
+      strokeWidth={1.4}
+    >
+      <title>{kind}</title>
+    </rect>
+  );
 }
 
 function Measures({ room, layout, unit }: Layered) {

@@ -1,5 +1,6 @@
 import { TextInput, type TextInputProps } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { onReading, type FieldReading } from './readings-in.ts';
 
 /** What became of a text: it was taken, or why it was not. */
 export type Commit = (text: string) => string | undefined;
@@ -8,6 +9,8 @@ interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'error'> {
   /** The text that stands for the stored figure: as typed where it is known. */
   readonly text: string;
   readonly onCommit: Commit;
+  /** Readings of measuring devices that this field takes. */
+  readonly takes?: readonly FieldReading['what'][];
   /** After Enter on a good figure. */
   readonly onEnter?: () => void;
 }
@@ -24,7 +27,7 @@ export function focusNextFigure(from: HTMLElement): void {
  * A field that takes every good text at once and keeps every bad one, with its reason beside it. The stored figure stays
  * as it was until the text is good.
  */
-export function CommitField({ text, onCommit, onEnter, ...rest }: Props) {
+export function CommitField({ text, onCommit, onEnter, takes, ...rest }: Props) {
   const [local, setLocal] = useState(text);
   const [fault, setFault] = useState<string>();
   const [left, setLeft] = useState(false);
@@ -41,6 +44,25 @@ export function CommitField({ text, onCommit, onEnter, ...rest }: Props) {
     setLocal(next);
     setFault(onCommit(next));
   };
+  const field = useRef<HTMLInputElement>(null);
+  // The newest function: a reading may come in at any time.
+  const latest = useRef(onCommit);
+  useEffect(() => {
+    latest.current = onCommit;
+  });
+  const kinds = takes?.join(' ') ?? '';
+  useEffect(() => {
+    const input = field.current;
+    if (!input || kinds === '') return;
+    return onReading(input, kinds.split(' ') as FieldReading['what'][], (reading) => {
+      const wrong = latest.current(reading.text);
+      setLocal(reading.text);
+      setFault(wrong);
+      setLeft(true);
+      if (wrong === undefined) focusNextFigure(input);
+      return wrong === undefined;
+    });
+  }, [kinds]);
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     rest.onKeyDown?.(event);
     if (event.key !== 'Enter' || event.defaultPrevented) return;
@@ -53,6 +75,7 @@ export function CommitField({ text, onCommit, onEnter, ...rest }: Props) {
       autoComplete="off"
       spellCheck={false}
       {...rest}
+      ref={field}
       value={local}
       error={left ? fault : undefined}
       onChange={(event) => take(event.currentTarget.value)}

@@ -1,8 +1,8 @@
 import { NativeSelect, SegmentedControl, Slider, Stack, Text, TextInput } from '@mantine/core';
 import {
   nearestFraction,
-  parseAngle,
   parsePosition,
+  parseSignedAngle,
   type Field,
   type Slide,
   type Unit,
@@ -32,8 +32,8 @@ function numberOf(field: Field, text: string, unit: Unit): number | undefined {
     const read = parsePosition(text, unit);
     return read.ok ? read.value.value : undefined;
   }
-  const read = parseAngle(text.replace(/^\s*[-−+]/, ''));
-  return read.ok ? (/^\s*[-−]/.test(text) ? -read.value : read.value) : undefined;
+  const read = parseSignedAngle(text);
+  return read.ok ? read.value : undefined;
 }
 
 const UNITS: Readonly<Partial<Record<Field['kind'], string>>> = { angle: '°', signed: '°' };

@@ -8,7 +8,7 @@ import { SchemeButton } from '../../shared/SchemeButton.tsx';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { wallPicked } from '../../app/ui-slice.ts';
 import { SaveMark } from './SaveMark.tsx';
-import { STAGES, type Stage } from './stages.ts';
+import { HOME, STAGES, type Stage } from './stages.ts';
 
 interface Props {
   readonly jobId: string;
@@ -55,7 +55,15 @@ export const JobHeader = memo(function JobHeader(props: Props) {
   return (
     <header>
       <div className="bar">
-        <Link to="/" style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }} title="All jobs">
+        <Link to="/" aria-label="All jobs" title="All jobs" className="back">
+          ‹
+        </Link>
+        <Link
+          to={`/jobs/${jobId}/rooms`}
+          className="job-name"
+          title="All rooms of this job"
+          aria-current={stage === HOME ? 'page' : undefined}
+        >
           {name}
         </Link>
         <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
@@ -103,13 +111,13 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         </ActionIcon>
       </div>
       <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
-        <nav aria-label="Rooms" style={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
+        <nav aria-label="Rooms" className="room-tabs">
           {rooms.map((one) => (
             <Link
               key={one.id}
               className="room-tab"
-              to={to(stage, one.id)}
-              aria-current={one.id === roomId ? 'page' : undefined}
+              to={to(stage === HOME ? 'walk' : stage, one.id)}
+              aria-current={one.id === roomId && stage !== HOME ? 'page' : undefined}
               onClick={() => dispatch(wallPicked(undefined))}
             >
               {one.name || 'unnamed'}

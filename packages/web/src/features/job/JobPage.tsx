@@ -7,16 +7,20 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
 import { JointsPage } from '../joints/JointsPage.tsx';
+import { RoomsPage } from '../rooms/RoomsPage.tsx';
 import { PrintedList } from '../saw/PrintedList.tsx';
 import { SawPage } from '../saw/SawPage.tsx';
 import { SetupDrawer } from '../setup/SetupDrawer.tsx';
 import { StockPage } from '../stock/StockPage.tsx';
 import { usePlan } from '../stock/use-plan.ts';
 import { WalkPage } from '../walk/WalkPage.tsx';
+import { useMoveOpening } from '../walk/use-move-opening.ts';
+import { useSheet } from '../walk/use-sheet.ts';
 import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
-import { STAGES, type Stage } from './stages.ts';
-import { useJob, useJobFile, useQuickRoom, useRoom } from './use-job.ts';
+import { Disputes } from './Disputes.tsx';
+import { HOME, STAGES, type Stage } from './stages.ts';
+import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from './use-job.ts';
 
 /** A job in one of its stages: the frame around all of them. */
 export function JobPage() {
@@ -37,7 +41,8 @@ export function JobPage() {
         <Loader aria-label="Opening the job" />
       </Center>
     );
-  if (!STAGES.some((one) => one.key === stage)) return <Navigate to={`/jobs/${jobId}/walk`} replace />;
+  if (stage !== HOME && !STAGES.some((one) => one.key === stage))
+    return <Navigate to={`/jobs/${jobId}/walk`} replace />;
   const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
   return <JobFrame job={job} stage={stage as Stage} roomId={current?.id} />;
 }
@@ -45,6 +50,7 @@ export function JobPage() {
 function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId: string | undefined }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  useJobEvents(job.id);
   const [setup, setupOpen] = useDisclosure(false);
   const [help, helpOpen] = useDisclosure(false);
   const ui = useAppSelector((state) => state.ui);
@@ -60,6 +66,8 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
     dispatch(piecePicked({ piece: piece.id, wall: walls.findIndex((wall) => wall.id === piece.wall) }));
     if (piece.room !== roomId) void navigate(to(stage, piece.room), { replace: true });
   };
+  const { edit } = useSheet(job, roomId ?? '');
+  const moveOpening = useMoveOpening(edit, job.unit);
   const names = job.rooms.map((one) => `${one.id} ${one.name}`).join('\n');
   // The list stays the same object until a room comes, goes or is renamed.
   const rooms = useMemo(() => job.rooms.map(({ id, name }) => ({ id, name })), [names]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -79,17 +87,20 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   return (
     <>
       <div className="frame no-print">
-        <JobHeader
-          jobId={job.id}
-          name={job.name}
-          unit={job.unit}
-          stage={stage}
-          roomId={roomId}
-          rooms={rooms}
-          measured={measuredText(job)}
-          onSetup={setupOpen.open}
-          onHelp={helpOpen.open}
-        />
+        <div>
+          <JobHeader
+            jobId={job.id}
+            name={job.name}
+            unit={job.unit}
+            stage={stage}
+            roomId={roomId}
+            rooms={rooms}
+            measured={measuredText(job)}
+            onSetup={setupOpen.open}
+            onHelp={helpOpen.open}
+          />
+          {roomId && <Disputes roomId={roomId} unit={job.unit} />}
+        </div>
         <StageBody
           job={job}
           stage={stage}
@@ -101,12 +112,13 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
           live={live}
           onPiece={pick}
         />
-        <footer className="foot">
+        <footer className="foot" hidden={stage === HOME}>
           {room ? (
             <Ribbon
               room={room}
               unit={job.unit}
               layer={stage === 'walk' ? 'measures' : 'pieces'}
+              {...(stage === 'walk' ? { onMove: moveOpening } : {})}
               pieces={pieces}
               selectedWall={ui.wall}
               selectedPiece={ui.piece}
@@ -130,7 +142,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
 /** Planning is worth its work only where a cut plan is looked at. */
 const EMPTY_ROOMS: never[] = [];
 function usePlanUnlessWalking(stage: Stage, file: Parameters<typeof usePlan>[0]): ReturnType<typeof usePlan> {
-  const walking = stage === 'walk';
+  const walking = stage === 'walk' || stage === HOME;
   return usePlan(walking ? { ...file, rooms: EMPTY_ROOMS } : file);
 }
 
@@ -161,6 +173,7 @@ const Hint = ({ children }: { children: string }) => (
 );
 
 function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiece }: BodyProps) {
+  if (stage === HOME) return <RoomsPage job={job} />;
   if (stage === 'walk')
     return roomId ? (
       <WalkPage key={roomId} job={job} roomId={roomId} room={room} />

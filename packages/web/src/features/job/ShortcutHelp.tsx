@@ -3,6 +3,7 @@ import { Modal, Table } from '@mantine/core';
 const KEYS: readonly (readonly [string, string])[] = [
   ['Enter', 'takes the figure and moves to the next one'],
   ['Tab, Shift+Tab', 'next and previous field'],
+  ['a 92, d 32, 36, 80 …', 'in the walk line: the corner, a door and more of the last wall'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo and redo on the walk sheet'],
   ['Alt+1 … Alt+4', 'Walk, Joints, Stock, Saw'],
   ['← →', 'previous and next cut at the saw'],

@@ -1,3 +1,6 @@
+/** The job's home, beside its stages. */
+export const HOME = 'rooms';
+
 /** The stages of a job, in the order the work is done. */
 export const STAGES = [
   { key: 'walk', label: 'Walk' },
@@ -6,4 +9,4 @@ export const STAGES = [
   { key: 'saw', label: 'Saw' },
 ] as const;
 
-export type Stage = (typeof STAGES)[number]['key'];
+export type Stage = (typeof STAGES)[number]['key'] | typeof HOME;

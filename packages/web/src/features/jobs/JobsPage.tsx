@@ -6,17 +6,19 @@ import {
   Loader,
   SegmentedControl,
   Stack,
+  Switch,
   Table,
   Text,
   TextInput,
   Title,
 } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { IconPencil, IconTrash, IconUpload } from '@tabler/icons-react';
-import { useState, type FormEvent } from 'react';
+import { IconArchiveOff, IconPencil, IconSearch, IconTrash, IconUpload } from '@tabler/icons-react';
+import { useEffect, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobSummary, Unit } from '@long-miter/core';
 import {
+  api,
   errorOf,
   useCreateJobMutation,
   useDeleteJobMutation,
@@ -29,7 +31,16 @@ import { undoNotice } from '../../shared/undo-notice.tsx';
 
 /** All jobs, and a new one. */
 export function JobsPage() {
-  const { data: jobs, error, isLoading } = useJobsQuery();
+  const { data: all, error, isLoading } = useJobsQuery();
+  const [search, setSearch] = useState('');
+  // The job's screens are fetched while one looks for it, so that it opens at once.
+  useEffect(() => void import('../job/JobPage.tsx'), []);
+  const prefetch = api.usePrefetch('job');
+  const [away, setAway] = useState(false);
+  const put = all?.filter((job) => job.archived).length ?? 0;
+  const jobs = all?.filter(
+    (job) => job.archived === away && job.name.toLowerCase().includes(search.trim().toLowerCase()),
+  );
   return (
     <main style={{ maxWidth: 920, margin: '0 auto', padding: '28px 18px' }}>
       <Group align="baseline" gap="md">
@@ -47,7 +58,31 @@ export function JobsPage() {
           The jobs cannot be shown: {errorOf(error).detail}.
         </Text>
       )}
-      {jobs?.length === 0 && (
+      {all && (all.length > 6 || put > 0 || search !== '') && (
+        <Group mt="md" gap={14}>
+          <TextInput
+            style={{ flex: 1, maxWidth: 380 }}
+            leftSection={<IconSearch size={17} />}
+            aria-label="Find a job"
+            placeholder="find a job"
+            value={search}
+            onChange={(event) => setSearch(event.currentTarget.value)}
+          />
+          {(put > 0 || away) && (
+            <Switch
+              label={`put away (${put})`}
+              checked={away}
+              onChange={(event) => setAway(event.currentTarget.checked)}
+            />
+          )}
+        </Group>
+      )}
+      {all && all.length > 0 && jobs?.length === 0 && (
+        <Text mt="lg" c="dimmed">
+          {away ? 'No job of that name is put away.' : 'No job of that name.'}
+        </Text>
+      )}
+      {all?.length === 0 && (
         <Text mt="lg" c="dimmed">
           No job yet. Name one above, choose how it is measured, and walk its first room.
         </Text>
@@ -65,7 +100,7 @@ export function JobsPage() {
           </Table.Thead>
           <Table.Tbody>
             {jobs.map((job) => (
-              <JobRow key={job.id} job={job} />
+              <JobRow key={job.id} job={job} onNear={() => prefetch(job.id)} />
             ))}
           </Table.Tbody>
         </Table>
@@ -156,7 +191,7 @@ function NewJob() {
   );
 }
 
-function JobRow({ job }: { job: JobSummary }) {
+function JobRow({ job, onNear }: { job: JobSummary; onNear: () => void }) {
   const [name, setName] = useState<string>();
   const [fault, setFault] = useState<string>();
   const [remove] = useDeleteJobMutation();
@@ -173,6 +208,15 @@ function JobRow({ job }: { job: JobSummary }) {
     if (done && 'data' in done) setName(undefined);
     else setFault('the name could not be saved; try again');
   };
+  const takeOut = async (): Promise<void> => {
+    const answer = await fetch(`/api/jobs/${job.id}`).then(
+      (response) => response.json() as Promise<{ version: number }>,
+      () => undefined,
+    );
+    const done = answer && (await patch({ id: job.id, version: answer.version, archived: false }));
+    if (!done || 'error' in done)
+      notifications.show({ color: 'red', message: `${job.name} could not be taken out; try again` });
+  };
   const removeJob = async (): Promise<void> => {
     const gone = await remove(job.id);
     if ('error' in gone)
@@ -180,11 +224,11 @@ function JobRow({ job }: { job: JobSummary }) {
     else undoNotice(`${job.name} is deleted`, async () => void (await restore(job.id)));
   };
   return (
-    <Table.Tr>
+    <Table.Tr onPointerEnter={onNear} onFocus={onNear}>
       <Table.Td>
         {name === undefined ? (
           <Link
-            to={`/jobs/${job.id}/walk`}
+            to={`/jobs/${job.id}/${job.rooms > 3 ? 'rooms' : 'walk'}`}
             style={{ fontWeight: 650, fontSize: '1.08rem', color: 'var(--lm-picked)' }}
           >
             {job.name}
@@ -222,6 +266,18 @@ function JobRow({ job }: { job: JobSummary }) {
       </Table.Td>
       <Table.Td>
         <Group gap={4} wrap="nowrap" justify="flex-end">
+          {job.archived && (
+            <ActionIcon
+              size={38}
+              variant="subtle"
+              color="gray"
+              aria-label={`Take ${job.name} out again`}
+              title="Take it out again"
+              onClick={() => void takeOut()}
+            >
+              <IconArchiveOff size={18} />
+            </ActionIcon>
+          )}
           <ActionIcon
             size={38}
             variant="subtle"

@@ -1,4 +1,4 @@
-import { Select, Text } from '@mantine/core';
+import { NativeSelect, Text } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Corner, Issue, Unit } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
@@ -12,6 +12,9 @@ interface Props {
   readonly onReading: (reading: Corner['reading'], typed: string) => readonly Issue[];
   readonly onFocus: () => void;
 }
+
+const CHOICES = READING_KINDS.map(({ value, label }) => ({ value, label }));
+const ANGLES = ['angle'] as const;
 
 /** The corner after a wall: what was read, how, and the wall angle it comes to. */
 export const CornerField = memo(function CornerField({
@@ -39,6 +42,7 @@ export const CornerField = memo(function CornerField({
       <CommitField
         size="sm"
         data-walk=""
+        takes={ANGLES}
         aria-label={`Corner after wall ${number}`}
         placeholder={assumed ? '90 ?' : ''}
         text={assumed ? '' : (typed ?? textOf(corner.reading))}
@@ -48,15 +52,13 @@ export const CornerField = memo(function CornerField({
         }
       />
       <div className="more">
-        <Select
+        <NativeSelect
           size="xs"
           aria-label={`How corner ${number} was read`}
-          data={READING_KINDS}
+          data={CHOICES}
           value={kind}
-          allowDeselect={false}
-          comboboxProps={{ width: 220 }}
-          onChange={(value) => {
-            const next = value as ReadingKind;
+          onChange={(event) => {
+            const next = event.currentTarget.value as ReadingKind;
             setChosen(next);
             take(assumed ? '' : (typed ?? textOf(corner.reading)), next);
           }}

@@ -1,9 +1,10 @@
-import { ActionIcon, Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Group, Select, Stack, Switch, Text, TextInput } from '@mantine/core';
 import { IconDoorEnter, IconTrash } from '@tabler/icons-react';
 import { memo, useState } from 'react';
 import {
   addOpening,
   changeOpening,
+  newOpeningId,
   removeOpening,
   setEntry,
   parseLength,
@@ -15,7 +16,9 @@ import {
   type Unit,
   type Wall,
 } from '@long-miter/core';
-import type { EditSurvey } from './use-sheet.ts';
+import type { EditSheet, EditSurvey } from './use-sheet.ts';
+import { OpeningMore } from './OpeningMore.tsx';
+import { TAB_TAG } from './tab-tag.ts';
 import { LengthField } from './LengthField.tsx';
 
 const KINDS = [
@@ -34,10 +37,13 @@ interface Props {
   readonly typed: Typed;
   readonly index: number;
   readonly edit: EditSurvey;
+  readonly editSheet: EditSheet;
+  readonly reveal: number;
 }
 
 /** Doors, windows and other openings of the selected wall, and a form for the next one. */
-export function OpeningsEditor({ unit, profiles, wall, entry, typed, index, edit }: Props) {
+export function OpeningsEditor(props: Props) {
+  const { unit, profiles, wall, entry, typed, index, edit, editSheet, reveal } = props;
   const casings = profiles
     .filter((profile) => profile.use === 'casing')
     .map((profile) => ({ value: profile.id, label: profile.name }));
@@ -60,7 +66,7 @@ export function OpeningsEditor({ unit, profiles, wall, entry, typed, index, edit
     );
   };
   return (
-    <Stack gap={8} p="6px 8px 10px 40px">
+    <Stack gap={8}>
       {(wall.openings ?? []).map((opening) => {
         const isEntry =
           entry?.wall === wall.id && entry.at > opening.at && entry.at < opening.at + opening.width;
@@ -117,10 +123,24 @@ export function OpeningsEditor({ unit, profiles, wall, entry, typed, index, edit
               {figure(opening, 'headHeight', 'head height')}
               {opening.kind === 'window' && figure(opening, 'sillHeight', 'sill')}
             </Group>
+            <OpeningMore
+              opening={opening}
+              unit={unit}
+              profiles={profiles}
+              typed={typed}
+              index={index}
+              edit={edit}
+            />
           </div>
         );
       })}
-      <NewOpening unit={unit} index={index} edit={edit} casing={casings[0]?.value} />
+      <NewOpening
+        unit={unit}
+        index={index}
+        editSheet={editSheet}
+        casing={profiles.find((profile) => profile.use === 'casing')}
+        reveal={reveal}
+      />
     </Stack>
   );
 }
@@ -131,12 +151,15 @@ const EMPTY = { at: '', width: '', head: '', sill: '' };
 const NewOpening = memo(function NewOpening({
   unit,
   index,
-  edit,
+  editSheet,
   casing,
-}: Pick<Props, 'unit' | 'index' | 'edit'> & { casing: string | undefined }) {
+  reveal,
+}: Pick<Props, 'unit' | 'index' | 'editSheet' | 'reveal'> & { casing: Profile | undefined }) {
   const usual =
     unit === 'in' ? { width: '32', head: '80 1/2', sill: '30' } : { width: '762', head: '1981', sill: '800' };
   const [kind, setKind] = useState<Opening['kind']>('door');
+  // Casing that is fixed already is measured to its outer edges; jamb and clear width follow from it.
+  const [fixed, setFixed] = useState(false);
   const [texts, setTexts] = useState({ ...EMPTY, ...usual });
   const [faults, setFaults] = useState<Partial<Record<keyof typeof EMPTY, string>>>({});
   const window = kind === 'window';
@@ -150,17 +173,67 @@ const NewOpening = memo(function NewOpening({
     if (!width.ok) found.width = width.issues[0].text;
     if (!head.ok) found.head = head.issues[0].text;
     if (sill && !sill.ok) found.sill = sill.issues[0].text;
+    const edge = fixed && casing ? casing.width + reveal : 0;
+    if (width.ok && width.value.value <= 2 * edge) {
+      found.width = 'is narrower than the two casings: give the width over both of them';
+      return setFaults(found);
+    }
     if (at.ok && width.ok && head.ok && (!sill || sill.ok)) {
-      const issue = edit((survey) =>
-        addOpening(survey, index, {
-          kind,
-          at: at.value.value,
-          width: width.value.value,
-          headHeight: head.value.value,
-          ...(sill?.ok ? { sillHeight: sill.value.value } : {}),
-          casing: kind === 'drywall' ? null : (casing ?? null),
-        }),
-      )[0];
+      const issue = editSheet((sheet) => {
+        const id = newOpeningId(sheet.survey, kind, TAB_TAG);
+        const survey = addOpening(
+          sheet.survey,
+          index,
+          {
+            kind,
+            at: at.value.value + edge,
+            width: width.value.value - 2 * edge,
+            headHeight: head.value.value,
+            ...(sill?.ok ? { sillHeight: sill.value.value } : {}),
+            casing: kind === 'drywall' ? null : (casing?.id ?? null),
+          },
+          TAB_TAG,
+        );
+        const given = { at: texts.at, width: texts.width };
+        // What was read stays as it was read: as the figure's text, or, over fixed casing, as its reading.
+        return edge === 0
+          ? {
+              ...sheet,
+              survey,
+              typed: {
+                ...sheet.typed,
+                ...Object.fromEntries(
+                  Object.entries({
+                    ...given,
+                    headHeight: texts.head,
+                    ...(window ? { sillHeight: texts.sill } : {}),
+                  }).map(([key, text]) => [`/openings/${id}/${key}`, text.trim()]),
+                ),
+              },
+            }
+          : {
+              ...sheet,
+              survey,
+              notes: {
+                ...sheet.notes,
+                readings: {
+                  ...sheet.notes.readings,
+                  ...Object.fromEntries(
+                    Object.entries(given).map(([key, text]) => [
+                      `/openings/${id}/${key}`,
+                      [
+                        {
+                          text: text.trim(),
+                          value: key === 'at' ? at.value.value : width.value.value,
+                          how: 'fixed casing',
+                        },
+                      ],
+                    ]),
+                  ),
+                },
+              },
+            };
+      })[0];
       if (!issue) {
         setTexts({ ...EMPTY, ...usual });
         setFaults({});
@@ -190,9 +263,21 @@ const NewOpening = memo(function NewOpening({
   );
   return (
     <div>
-      <Text size="xs" c="dimmed" mb={2}>
-        New opening: from the wall’s left corner to the left jamb
-      </Text>
+      <Group gap={8} mb={2} justify="space-between">
+        <Text size="xs" c="dimmed">
+          {fixed
+            ? 'New opening: from the wall’s left corner to the outer edge of the casing, and over both casings'
+            : 'New opening: from the wall’s left corner to the left jamb'}
+        </Text>
+        {casing && kind !== 'drywall' && (
+          <Switch
+            size="xs"
+            label="casing is fixed"
+            checked={fixed}
+            onChange={(event) => setFixed(event.currentTarget.checked)}
+          />
+        )}
+      </Group>
       <Group gap={6} align="flex-start" wrap="nowrap">
         <Select
           size="sm"
@@ -204,7 +289,7 @@ const NewOpening = memo(function NewOpening({
           onChange={(value) => setKind(value as Opening['kind'])}
         />
         {field('at', 'from left')}
-        {field('width', 'clear width')}
+        {field('width', fixed ? 'over casings' : 'clear width')}
         {field('head', 'head height')}
         {window && field('sill', 'sill')}
         <Button size="sm" mt={24} style={{ flexShrink: 0 }} onClick={add}>

@@ -1,16 +1,18 @@
 import { Button, Group } from '@mantine/core';
 import { memo } from 'react';
-import { setStuds, type Unit, type Wall } from '@long-miter/core';
+import { formatLength, parsePosition, setStuds, type Unit, type Wall } from '@long-miter/core';
+import { CommitField } from '../../shared/CommitField.tsx';
 import { LengthField } from './LengthField.tsx';
 import type { EditSurvey } from './use-sheet.ts';
 
-/** Studs of a wall by the first one and their spacing. */
+/** Studs of a wall by the first one and their spacing, or one by one. */
 export const StudsEditor = memo(function StudsEditor({
   unit,
   wallId,
   studs,
   firstText,
   spacingText,
+  typed,
   index,
   edit,
 }: {
@@ -19,20 +21,60 @@ export const StudsEditor = memo(function StudsEditor({
   studs: Wall['studs'];
   firstText: string | undefined;
   spacingText: string | undefined;
+  /** Text of the places that were recorded one by one. */
+  typed: string | undefined;
   index: number;
   edit: EditSurvey;
 }) {
   const usual = unit === 'in' ? { first: 8, spacing: 16 } : { first: 200, spacing: 400 };
   if (!studs || 'at' in studs)
     return (
-      <Group pl={40} pb={6}>
+      <Group gap={6} align="flex-end">
+        {studs && (
+          <CommitField
+            size="sm"
+            style={{ flex: 1 }}
+            label="stud centres from the left, with commas between"
+            text={typed ?? studs.at.map((x) => formatLength(x, unit, { inchParts: 32 })).join(', ')}
+            onCommit={(text) => {
+              const places: number[] = [];
+              for (const part of text.split(/[,;]/).filter((one) => one.trim() !== '')) {
+                const read = parsePosition(part, unit);
+                if (!read.ok) return read.issues[0].text;
+                places.push(read.value.value);
+              }
+              if (places.length === 0) return 'write at least one, or forget the studs';
+              return edit((survey) => setStuds(survey, index, { at: places.sort((a, b) => a - b) }), {
+                typed: { at: `/walls/${wallId}/studs/at`, text: text.trim() },
+              })[0]?.text;
+            }}
+          />
+        )}
         <Button
-          size="compact-sm"
+          size="compact-md"
           variant="default"
           onClick={() => edit((survey) => setStuds(survey, index, usual))}
         >
-          {studs ? `${studs.at.length} studs recorded one by one; record by spacing instead` : 'Record studs'}
+          {studs ? 'By spacing instead' : 'Record studs by spacing'}
         </Button>
+        {!studs && (
+          <Button
+            size="compact-md"
+            variant="default"
+            onClick={() => edit((survey) => setStuds(survey, index, { at: [usual.first] }))}
+          >
+            One by one
+          </Button>
+        )}
+        {studs && (
+          <Button
+            size="compact-md"
+            variant="default"
+            onClick={() => edit((survey) => setStuds(survey, index, undefined))}
+          >
+            Forget studs
+          </Button>
+        )}
       </Group>
     );
   const field = (key: 'first' | 'spacing', label: string) => {
@@ -54,7 +96,7 @@ export const StudsEditor = memo(function StudsEditor({
     );
   };
   return (
-    <Group pl={40} pb={8} gap={6} align="flex-end">
+    <Group gap={6} align="flex-end">
       {field('first', 'first stud')}
       {field('spacing', 'then every')}
       <Button

@@ -1,22 +1,30 @@
-import { Button, Group, Switch, TextInput, Title, Text } from '@mantine/core';
+import { Button, Group, NativeSelect, Switch, TextInput, Title, Text } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
-import { useCallback, useEffect } from 'react';
-import { setClosed, type JobRecord, type Room, type Typed } from '@long-miter/core';
+import { useCallback, useEffect, useState } from 'react';
+import { cornerAt, lengthAt, setClosed, type JobRecord, type Room } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { wallPicked } from '../../app/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { ClosureLine } from './ClosureLine.tsx';
-import { NextWall } from './NextWall.tsx';
+import { Devices } from './Devices.tsx';
 import { RoomMenu } from './RoomMenu.tsx';
+import { FigurePad } from './FigurePad.tsx';
+import { useMoveOpening } from './use-move-opening.ts';
 import { useSheet } from './use-sheet.ts';
+import { WalkLine } from './WalkLine.tsx';
 import { WallRow } from './WallRow.tsx';
 
-/** One object for all rows that need no texts: a new one each time would have them all drawn again. */
-const NO_TEXTS: Typed = {};
+/** Marks a tape is held at where its end cannot be hooked. */
+const MARKS = { in: [0, 1, 2, 10], mm: [0, 10, 100] } as const;
 
 /** Walk: record one room. The plan draws itself while typing. */
 export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string; room: Room | undefined }) {
-  const { draft, edit, rename, undo, redo } = useSheet(job, roomId);
+  const { draft, edit, editSheet, rename, undo, redo } = useSheet(job, roomId);
+  const [offset, setOffset] = useState(0);
+  const [fitted, setFitted] = useState(false);
+  const { unit } = job;
+  const moveOpening = useMoveOpening(edit, unit);
+  const reveal = job.settings.houseRules.reveal ?? (unit === 'in' ? 3 / 16 : 5);
   const dispatch = useAppDispatch();
   const selected = useAppSelector((state) => state.ui.wall);
   const select = useCallback((index: number) => void dispatch(wallPicked(index)), [dispatch]);
@@ -32,7 +40,7 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
     return () => window.removeEventListener('keydown', onKey);
   }, [undo, redo]);
   if (!draft) return null;
-  const { survey, typed } = draft;
+  const { survey, typed, notes } = draft;
   return (
     <main className="work">
       <section className="panel plan" aria-label="Plan">
@@ -40,11 +48,13 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
           {room ? (
             <PlanDrawing
               room={room}
-              unit={job.unit}
+              unit={unit}
+              fitted={fitted}
               pieces={[]}
               selectedWall={selected}
               selectedPiece={undefined}
               onWall={select}
+              onMove={moveOpening}
             />
           ) : (
             <Text c="dimmed" p="xl" ta="center">
@@ -53,7 +63,20 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
             </Text>
           )}
         </div>
-        <div style={{ padding: '4px 12px 8px' }}>{room && <ClosureLine room={room} unit={job.unit} />}</div>
+        <div style={{ padding: '4px 12px 8px' }}>
+          {room && (
+            <ClosureLine room={room} sheet={draft} unit={unit} editSheet={editSheet} onSelect={select} />
+          )}
+          {room?.closed && (
+            <Switch
+              size="xs"
+              mt={4}
+              label="draw it closed: the misfit shared out by least squares; cut lengths stay as read"
+              checked={fitted}
+              onChange={(event) => setFitted(event.currentTarget.checked)}
+            />
+          )}
+        </div>
       </section>
       <section className="panel scroll" aria-label="Walk sheet" style={{ padding: 8 }}>
         <Group gap={6} wrap="nowrap" p="0 4px 6px">
@@ -98,7 +121,7 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
           >
             <IconArrowForwardUp size={18} />
           </Button>
-          <RoomMenu job={job} roomId={roomId} />
+          <RoomMenu job={job} roomId={roomId} edit={edit} />
         </Group>
         <div className="wall-row" aria-hidden style={{ padding: '0 6px' }}>
           <span />
@@ -115,20 +138,48 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
         {survey.walls.map((wall, index) => (
           <WallRow
             key={wall.id}
-            unit={job.unit}
+            unit={unit}
             profiles={job.settings.profiles}
+            reveal={reveal}
             wall={wall}
-            entry={selected === index ? survey.entry : undefined}
             index={index}
             selected={selected === index}
             lengthText={typed[`/walls/${wall.id}/length`]}
             cornerText={typed[`/walls/${wall.id}/corner`]}
-            typed={selected === index ? typed : NO_TEXTS}
+            sheet={selected === index ? draft : undefined}
+            offset={offset}
+            listed={notes.check?.[lengthAt(wall.id)] ?? notes.check?.[cornerAt(wall.id)]}
             edit={edit}
+            editSheet={editSheet}
             onSelect={select}
           />
         ))}
-        <NextWall survey={survey} unit={job.unit} edit={edit} />
+        <WalkLine
+          survey={survey}
+          unit={unit}
+          profiles={job.settings.profiles}
+          offset={offset}
+          editSheet={editSheet}
+        />
+        <Group gap={8} p="0 6px">
+          <NativeSelect
+            size="xs"
+            aria-label="Where the tape is held"
+            value={String(offset)}
+            data={MARKS[unit].map((mark) => ({
+              value: String(mark),
+              label: mark === 0 ? 'tape from its end' : `tape from the ${mark} ${unit} mark`,
+            }))}
+            onChange={(event) => setOffset(Number(event.currentTarget.value))}
+          />
+          {offset > 0 && (
+            <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
+              {offset} {unit} is taken off every wall you type
+            </Text>
+          )}
+          <Devices unit={unit} />
+          <FigurePad unit={unit} />
+        </Group>
       </section>
     </main>
   );

@@ -7,28 +7,31 @@ import {
   setReading,
   type Corner,
   type Profile,
-  type Survey,
-  type Typed,
+  type RoomSheet,
   type Unit,
   type Wall,
 } from '@long-miter/core';
 import { CornerField } from './CornerField.tsx';
 import { LengthField } from './LengthField.tsx';
-import { OpeningsEditor } from './OpeningsEditor.tsx';
-import { StudsEditor } from './StudsEditor.tsx';
-import type { EditSurvey } from './use-sheet.ts';
+import type { EditSheet, EditSurvey } from './use-sheet.ts';
+import { WallDetails } from './WallDetails.tsx';
 
 interface Props {
   readonly unit: Unit;
   readonly profiles: readonly Profile[];
+  readonly reveal: number;
   readonly wall: Wall;
-  readonly entry: Survey['entry'];
   readonly index: number;
   readonly selected: boolean;
   readonly lengthText: string | undefined;
   readonly cornerText: string | undefined;
-  /** Texts of openings and studs; needed by the selected row alone. */
-  readonly typed: Typed;
+  /** The whole sheet; the selected row alone needs it. */
+  readonly sheet: RoomSheet | undefined;
+  /** What the tape was held at. */
+  readonly offset: number;
+  /** Why it is on the list of what is to be measured. */
+  readonly listed: string | undefined;
+  readonly editSheet: EditSheet;
   readonly edit: EditSurvey;
   readonly onSelect: (index: number) => void;
 }
@@ -38,8 +41,8 @@ interface Props {
  * its own, so that typing in one row draws no other.
  */
 export const WallRow = memo(function WallRow(props: Props) {
-  const { unit, profiles, wall, entry, index, selected, lengthText, cornerText, typed, edit, onSelect } =
-    props;
+  const { unit, profiles, reveal, wall, index, lengthText, cornerText, sheet, offset, listed } = props;
+  const { selected, edit, editSheet, onSelect } = props;
   const number = index + 1;
   const lengthAt = `/walls/${wall.id}/length`;
   const cornerAt = `/walls/${wall.id}/corner`;
@@ -62,6 +65,7 @@ export const WallRow = memo(function WallRow(props: Props) {
           value={wall.length}
           typed={lengthText}
           walk
+          offset={offset}
           onFocus={select}
           onLength={(value, text) =>
             edit((survey) => setLength(survey, index, value), { typed: { at: lengthAt, text } })
@@ -90,27 +94,22 @@ export const WallRow = memo(function WallRow(props: Props) {
           <IconTrash size={17} />
         </ActionIcon>
       </div>
-      {selected && (
-        <>
-          <OpeningsEditor
-            unit={unit}
-            profiles={profiles}
-            wall={wall}
-            entry={entry}
-            typed={typed}
-            index={index}
-            edit={edit}
-          />
-          <StudsEditor
-            unit={unit}
-            wallId={wall.id}
-            studs={wall.studs}
-            firstText={typed[`/walls/${wall.id}/studs/first`]}
-            spacingText={typed[`/walls/${wall.id}/studs/spacing`]}
-            index={index}
-            edit={edit}
-          />
-        </>
+      {listed !== undefined && (
+        <Text size="sm" pl={40} style={{ color: 'var(--lm-assumed)' }}>
+          ▲ measure again: {listed}
+        </Text>
+      )}
+      {selected && sheet && (
+        <WallDetails
+          sheet={sheet}
+          index={index}
+          unit={unit}
+          profiles={profiles}
+          reveal={reveal}
+          edit={edit}
+          editSheet={editSheet}
+          onSelect={onSelect}
+        />
       )}
     </div>
   );

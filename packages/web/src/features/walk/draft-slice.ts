@@ -111,7 +111,7 @@ export const draftSlice = createSlice({
       const now = sheetOf(draft);
       const step = (one: RoomSheet): RoomSheet =>
         sameValue(present, now) ? one : rebased(present, one, now);
-      state[payload.id] = { ...draft, past: past.map(step), future: future.map(step) } as never;
+      state[payload.id] = { ...draft, past: past.map(step), future: future.map(step) };
     },
     edited(
       state,

@@ -1,0 +1,217 @@
+import { Button, FileButton, Group, Switch, Text, TextInput, Title } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { IconArchive, IconDownload, IconPrinter, IconSearch, IconUpload } from '@tabler/icons-react';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import {
+  closeRoom,
+  emptySurvey,
+  formatWithUnit,
+  roomOf,
+  toMeasure,
+  type JobRecord,
+  type RoomRecord,
+} from '@long-miter/core';
+import { errorOf, useCreateRoomMutation, usePatchJobMutation } from '../../api/api.ts';
+import { Typeset } from '../../shared/Figure.tsx';
+import { usePieceCounts } from './use-piece-counts.ts';
+import { readWalls, refuseFile, saveWalls } from './wall-files.ts';
+
+/** What is known of a room, for the list. */
+interface RoomState {
+  readonly room: RoomRecord;
+  readonly walls: number;
+  readonly openings: number;
+  readonly corners: number;
+  readonly assumed: number;
+  readonly check: number;
+  readonly closes: string;
+}
+
+function stateOf(room: RoomRecord, job: JobRecord): RoomState {
+  const { survey } = room;
+  const list = toMeasure(room);
+  const whole = roomOf(room);
+  const closure = whole && closeRoom(whole);
+  return {
+    room,
+    walls: survey.walls.length,
+    openings: survey.walls.reduce((sum, wall) => sum + (wall.openings?.length ?? 0), 0),
+    corners: survey.walls.filter((wall) => wall.corner).length,
+    assumed: list.filter((one) => !one.byHand).length,
+    check: list.filter((one) => one.byHand).length,
+    closes:
+      survey.walls.length === 0
+        ? 'not walked yet'
+        : closure === undefined
+          ? 'open chain'
+          : closure.suspect || closure.gap > closure.perimeter / 400
+            ? `misses by ${formatWithUnit(closure.gap, job.unit)}: a figure is wrong`
+            : `within ${formatWithUnit(Math.max(closure.gap, job.unit === 'in' ? 1 / 16 : 1), job.unit)}`,
+  };
+}
+
+/** The job's home: every room with what is measured and what is still assumed, found by name; files in and out. */
+export function RoomsPage({ job }: { job: JobRecord }) {
+  const [search, setSearch] = useState('');
+  const [open, setOpen] = useState(false);
+  const [patch] = usePatchJobMutation();
+  const counts = usePieceCounts(job);
+  const states = useMemo(() => job.rooms.map((room) => stateOf(room, job)), [job]);
+  const shown = states.filter(
+    ({ room, assumed, check, walls }) =>
+      room.name.toLowerCase().includes(search.trim().toLowerCase()) &&
+      (!open || assumed + check > 0 || walls === 0),
+  );
+  const sum = (of: (state: RoomState) => number): number => states.reduce((all, one) => all + of(one), 0);
+  const archive = async (): Promise<void> => {
+    const done = await patch({ id: job.id, version: job.version, archived: true });
+    notifications.show(
+      'data' in done
+        ? { message: `${job.name} is put away; it is found under "put away" among the jobs` }
+        : { color: 'red', message: errorOf(done.error).detail },
+    );
+  };
+  return (
+    <main className="rooms scroll">
+      <Group justify="space-between" align="end" gap={10}>
+        <div>
+          <Title order={2} size="h3">
+            Rooms
+          </Title>
+          <Text c="dimmed">
+            {states.length} {states.length === 1 ? 'room' : 'rooms'}, {sum((one) => one.walls)} walls,{' '}
+            {sum((one) => one.openings)} openings · {sum((one) => one.corners - one.assumed)} of{' '}
+            {sum((one) => one.corners)} corners measured
+          </Text>
+        </div>
+        <Group gap={6}>
+          <ImportWalls job={job} />
+          <Button
+            variant="default"
+            leftSection={<IconDownload size={17} />}
+            disabled={sum((one) => one.walls) === 0}
+            onClick={() => saveWalls(job.name, job.rooms)}
+          >
+            Save walls (CSV)
+          </Button>
+          <Button
+            variant="default"
+            component={Link}
+            to={`/jobs/${job.id}/sheets`}
+            leftSection={<IconPrinter size={17} />}
+          >
+            Walk sheets
+          </Button>
+          <Button variant="default" leftSection={<IconArchive size={17} />} onClick={() => void archive()}>
+            Put the job away
+          </Button>
+        </Group>
+      </Group>
+      <Group gap={14} mt={10}>
+        <TextInput
+          style={{ flex: 1, maxWidth: 380 }}
+          leftSection={<IconSearch size={17} />}
+          aria-label="Find a room"
+          placeholder="find a room"
+          value={search}
+          onChange={(event) => setSearch(event.currentTarget.value)}
+        />
+        <Switch
+          label="only what is not finished"
+          checked={open}
+          onChange={(event) => setOpen(event.currentTarget.checked)}
+        />
+      </Group>
+      {states.length === 0 ? (
+        <Text c="dimmed" mt="lg">
+          No room yet. Add one above and start at its entry, or open a table of walls.
+        </Text>
+      ) : shown.length === 0 ? (
+        <Text c="dimmed" mt="lg">
+          No room of that name, or all of them are finished.
+        </Text>
+      ) : (
+        <table className="panel list" aria-label="Rooms">
+          <thead>
+            <tr>
+              <th>Room</th>
+              <th className="number">Walls</th>
+              <th className="number">Openings</th>
+              <th>Corners measured</th>
+              <th>Closes</th>
+              <th className="number">Pieces planned</th>
+              <th>Still to do</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((state) => (
+              <RoomRow key={state.room.id} state={state} jobId={job.id} pieces={counts.get(state.room.id)} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </main>
+  );
+}
+
+function RoomRow({ state, jobId, pieces }: { state: RoomState; jobId: string; pieces: number | undefined }) {
+  const { room, walls, openings, corners, assumed, check, closes } = state;
+  const todo = [
+    ...(walls === 0 ? ['walk it'] : []),
+    ...(assumed > 0 ? [`${assumed} ${assumed === 1 ? 'corner' : 'corners'} assumed`] : []),
+    ...(check > 0 ? [`${check} to measure again`] : []),
+  ];
+  return (
+    <tr>
+      <td>
+        <Link to={`/jobs/${jobId}/walk/${room.id}`} style={{ fontWeight: 650, color: 'var(--lm-picked)' }}>
+          {room.name || 'unnamed'}
+        </Link>
+      </td>
+      <td className="number">{walls}</td>
+      <td className="number">{openings}</td>
+      <td>{corners === 0 ? '' : `${corners - assumed} of ${corners}`}</td>
+      <td>
+        <Typeset text={closes} />
+      </td>
+      <td className="number">{pieces ?? ''}</td>
+      <td>
+        {todo.length === 0 ? (
+          'measured ✓'
+        ) : (
+          <span style={{ color: 'var(--lm-assumed)' }}>▲ {todo.join(', ')}</span>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** Takes in a table of walls: every room of it becomes a room of the job. */
+function ImportWalls({ job }: { job: JobRecord }) {
+  const [createRoom] = useCreateRoomMutation();
+  const [busy, setBusy] = useState(false);
+  const take = async (file: File | null): Promise<void> => {
+    if (!file) return;
+    const read = readWalls(await file.text(), job.unit, emptySurvey(job.settings));
+    if ('issues' in read) return refuseFile(file.name, read.issues);
+    setBusy(true);
+    for (const room of read.rooms) {
+      const made = await createRoom({ job: job.id, ...room });
+      if ('error' in made && made.error) {
+        const { issues, detail } = errorOf(made.error);
+        refuseFile(`${file.name}, ${room.name}`, issues.length > 0 ? issues : [{ at: '', text: detail }]);
+      }
+    }
+    setBusy(false);
+  };
+  return (
+    <FileButton accept=".csv,.tsv,.txt,text/csv" onChange={(file) => void take(file)}>
+      {(props) => (
+        <Button {...props} variant="default" loading={busy} leftSection={<IconUpload size={17} />}>
+          Open walls (CSV)
+        </Button>
+      )}
+    </FileButton>
+  );
+}

@@ -1,0 +1,192 @@
+import { Button, Center, Group, Loader, NativeSelect, Table, Text } from '@mantine/core';
+import { IconPrinter } from '@tabler/icons-react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import {
+  formatAngle,
+  formatLength,
+  isAssumed,
+  roomOf,
+  wallAngle,
+  type JobRecord,
+  type RoomRecord,
+  type Unit,
+} from '@long-miter/core';
+import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
+import { Typeset } from '../../shared/Figure.tsx';
+import { useJob } from '../job/use-job.ts';
+
+/** Rows of a blank sheet: what fits a page. */
+const BLANK_ROWS = 16;
+
+/** Walk sheets on paper: one a room with what is recorded, or blank ones to fill in by hand. */
+export function WalkSheetsPage() {
+  const { jobId = '' } = useParams();
+  const [params, setParams] = useSearchParams();
+  const { job, missing } = useJob(jobId);
+  if (!job)
+    return (
+      <Center h="100%">
+        {missing ? <Text>This job cannot be opened.</Text> : <Loader aria-label="Opening" />}
+      </Center>
+    );
+  const which = params.get('room') ?? '';
+  const blank = which === 'blank';
+  const rooms = job.rooms.filter((room) => which === '' || room.id === which);
+  return (
+    <div className="sheets">
+      <Group className="no-print" gap={10} p="10px 16px">
+        <Link to={`/jobs/${job.id}/rooms`}>back to {job.name}</Link>
+        <NativeSelect
+          aria-label="Which sheets"
+          value={which}
+          data={[
+            { value: '', label: 'all rooms' },
+            { value: 'blank', label: 'a blank sheet' },
+            ...job.rooms.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={(event) => {
+            const room = event.currentTarget.value;
+            setParams(room === '' ? {} : { room }, { replace: true });
+          }}
+        />
+        <Button leftSection={<IconPrinter size={17} />} onClick={() => window.print()}>
+          Print
+        </Button>
+      </Group>
+      {blank ? (
+        <BlankSheet job={job} />
+      ) : (
+        rooms.map((room) => <RoomSheetPaper key={room.id} job={job} room={room} />)
+      )}
+      {!blank && rooms.length === 0 && (
+        <Text p="lg" c="dimmed">
+          This job has no room yet; print a blank sheet to walk the first one on paper.
+        </Text>
+      )}
+    </div>
+  );
+}
+
+const HEADS = [
+  'Wall',
+  'Length',
+  'Corner after it',
+  'Openings: from left, width, head, sill',
+  'Studs',
+  'Also on it',
+];
+
+function SheetTable({ rows }: { rows: readonly (readonly string[])[] }) {
+  return (
+    <Table className="sheet-table" withTableBorder withColumnBorders>
+      <Table.Thead>
+        <Table.Tr>
+          {HEADS.map((head) => (
+            <Table.Th key={head}>{head}</Table.Th>
+          ))}
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
+        {rows.map((row, index) => (
+          <Table.Tr key={index}>
+            {row.map((cell, column) => (
+              <Table.Td key={column}>
+                <Typeset text={cell} />
+              </Table.Td>
+            ))}
+          </Table.Tr>
+        ))}
+      </Table.Tbody>
+    </Table>
+  );
+}
+
+function rowsOf(room: RoomRecord, unit: Unit): string[][] {
+  const len = (value: number): string => formatLength(value, unit);
+  return room.survey.walls.map((wall, index) => [
+    String(index + 1),
+    len(wall.length),
+    wall.corner
+      ? isAssumed(wall.corner)
+        ? '90° assumed: ________'
+        : `${formatAngle(wallAngle(wall.corner.reading))}${wall.corner.form && wall.corner.form.kind !== 'crisp' ? `, ${wall.corner.form.kind} ${len(wall.corner.form.radius)}` : ''}`
+      : 'end',
+    (wall.openings ?? [])
+      .map((one) =>
+        [
+          `${one.kind} ${len(one.at)}`,
+          len(one.width),
+          len(one.headHeight),
+          ...(one.sillHeight === undefined ? [] : [len(one.sillHeight)]),
+        ].join(', '),
+      )
+      .join('; '),
+    wall.studs
+      ? 'at' in wall.studs
+        ? wall.studs.at.map(len).join(', ')
+        : `${len(wall.studs.first)}, every ${len(wall.studs.spacing)}`
+      : '',
+    [
+      ...(wall.interruptions ?? []).map(
+        (one) => `${one.name ?? 'built-in'} ${len(one.at)}–${len(one.at + one.width)}`,
+      ),
+      ...(wall.points ?? []).map((one) => `${one.kind} ${len(one.at)}`),
+      ...(wall.hollow ?? []).map(
+        (one) =>
+          `${one.depth < 0 ? 'bulge' : 'hollow'} ${len(Math.abs(one.depth))} over ${len(one.over)}, ${one.near}`,
+      ),
+    ].join('; '),
+  ]);
+}
+
+function RoomSheetPaper({ job, room }: { job: JobRecord; room: RoomRecord }) {
+  const whole = roomOf(room);
+  return (
+    <section className="sheet-page" aria-label={`Walk sheet of ${room.name}`}>
+      <h1>
+        {room.name}{' '}
+        <small>
+          {job.name}, {job.unit === 'in' ? 'inches' : 'millimetres'}
+        </small>
+      </h1>
+      {whole ? (
+        <>
+          <div style={{ height: 300 }}>
+            <PlanDrawing
+              room={whole}
+              unit={job.unit}
+              pieces={[]}
+              selectedWall={undefined}
+              selectedPiece={undefined}
+              onWall={() => undefined}
+            />
+          </div>
+          <SheetTable rows={rowsOf(room, job.unit)} />
+        </>
+      ) : (
+        <SheetTable
+          rows={Array.from({ length: BLANK_ROWS }, (_, i) => [String(i + 1), '', '', '', '', ''])}
+        />
+      )}
+    </section>
+  );
+}
+
+function BlankSheet({ job }: { job: JobRecord }) {
+  return (
+    <section className="sheet-page" aria-label="Blank walk sheet">
+      <h1>
+        Room: ______________________{' '}
+        <small>
+          {job.name}, {job.unit === 'in' ? 'inches' : 'millimetres'}
+        </small>
+      </h1>
+      <p>
+        Stand in the doorway. Walls left to right from the entry, each at its foot. After each wall the
+        corner: what was read, and on which scale. Mark assumed corners with a question mark.
+      </p>
+      <SheetTable rows={Array.from({ length: BLANK_ROWS }, (_, i) => [String(i + 1), '', '', '', '', ''])} />
+      <p>Ceiling height ____________ Ceiling slopes ____________ Read by ____________</p>
+    </section>
+  );
+}

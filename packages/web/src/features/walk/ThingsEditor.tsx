@@ -1,0 +1,174 @@
+import { ActionIcon, Button, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
+import { IconTrash } from '@tabler/icons-react';
+import {
+  addInterruption,
+  changeInterruption,
+  formatLength,
+  parsePosition,
+  removeInterruption,
+  setOfWall,
+  type Interruption,
+  type Typed,
+  type Unit,
+  type Wall,
+} from '@long-miter/core';
+import { CommitField } from '../../shared/CommitField.tsx';
+import { TAB_TAG } from './tab-tag.ts';
+import { LengthField } from './LengthField.tsx';
+import type { EditSurvey } from './use-sheet.ts';
+
+type Point = NonNullable<Wall['points']>[number];
+const POINTS: readonly Point['kind'][] = ['socket', 'switch', 'pipe', 'register'];
+
+interface Props {
+  readonly unit: Unit;
+  readonly wall: Wall;
+  readonly index: number;
+  readonly typed: Typed;
+  readonly edit: EditSurvey;
+}
+
+/** Built-ins that interrupt trim, and sockets, switches, pipes and registers on a wall. */
+export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
+  const usual = unit === 'in' ? { width: 36, high: 36 } : { width: 900, high: 900 };
+  const points = wall.points ?? [];
+  const setPoints = (next: readonly Point[]) =>
+    edit((survey) => setOfWall(survey, index, 'points', next.length > 0 ? [...next] : undefined));
+  const figure = (item: Interruption, key: 'at' | 'width' | 'low' | 'high', label: string) => {
+    const at = `/interruptions/${item.id}/${key}`;
+    return (
+      <LengthField
+        label={label}
+        showLabel
+        unit={unit}
+        position={key === 'at' || key === 'low'}
+        value={item[key]}
+        typed={typed[at]}
+        onLength={(value, text) =>
+          edit((survey) => changeInterruption(survey, index, item.id, { [key]: value }), {
+            typed: { at, text },
+          })
+        }
+      />
+    );
+  };
+  return (
+    <Stack gap={8}>
+      {(wall.interruptions ?? []).map((item) => (
+        <Group
+          key={item.id}
+          gap={6}
+          align="flex-end"
+          wrap="nowrap"
+          role="group"
+          aria-label={`Built-in ${item.id}`}
+        >
+          <TextInput
+            size="sm"
+            label="what"
+            value={item.name ?? ''}
+            placeholder="built-in"
+            onChange={(event) => {
+              const name = event.currentTarget.value;
+              edit((survey) => changeInterruption(survey, index, item.id, { name }));
+            }}
+          />
+          {figure(item, 'at', 'from left')}
+          {figure(item, 'width', 'width')}
+          {figure(item, 'low', 'from floor')}
+          {figure(item, 'high', 'to height')}
+          <ActionIcon
+            size={36}
+            variant="default"
+            aria-label={`Remove built-in ${item.id}`}
+            onClick={() => edit((survey) => removeInterruption(survey, index, item.id))}
+          >
+            <IconTrash size={18} />
+          </ActionIcon>
+        </Group>
+      ))}
+      {points.map((point, i) => (
+        <Group
+          key={`${point.kind}${i}`}
+          gap={6}
+          align="flex-end"
+          wrap="nowrap"
+          role="group"
+          aria-label={`${point.kind} ${i + 1}`}
+        >
+          <NativeSelect
+            size="sm"
+            aria-label={`Kind of point ${i + 1}`}
+            data={[...POINTS]}
+            value={point.kind}
+            onChange={(event) => {
+              const kind = event.currentTarget.value as Point['kind'];
+              setPoints(points.map((one, k) => (k === i ? { ...one, kind } : one)));
+            }}
+          />
+          {(['at', 'width'] as const).map((key) => (
+            <CommitField
+              key={key}
+              size="sm"
+              label={key === 'at' ? 'from left' : 'width'}
+              text={point[key] === undefined ? '' : formatLength(point[key], unit, { inchParts: 32 })}
+              onCommit={(text) => {
+                if (key === 'width' && text.trim() === '')
+                  return setPoints(
+                    points.map((one, k) => (k === i ? { kind: one.kind, at: one.at } : one)),
+                  )[0]?.text;
+                const read = parsePosition(text, unit);
+                if (!read.ok) return read.issues[0].text;
+                return setPoints(
+                  points.map((one, k) => (k === i ? { ...one, [key]: read.value.value } : one)),
+                )[0]?.text;
+              }}
+            />
+          ))}
+          <ActionIcon
+            size={36}
+            variant="default"
+            aria-label={`Remove ${point.kind} ${i + 1}`}
+            onClick={() => setPoints(points.filter((_, k) => k !== i))}
+          >
+            <IconTrash size={18} />
+          </ActionIcon>
+        </Group>
+      ))}
+      {points.length === 0 && !wall.interruptions && (
+        <Text size="sm" c="dimmed">
+          Cabinets, hearths and tubs that base or rail stops at; sockets, switches, pipes and registers to
+          keep clear of.
+        </Text>
+      )}
+      <Group gap={6}>
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() =>
+            edit((survey) =>
+              addInterruption(
+                survey,
+                index,
+                { at: 0, width: Math.min(usual.width, wall.length), low: 0, high: usual.high },
+                TAB_TAG,
+              ),
+            )
+          }
+        >
+          Add a built-in
+        </Button>
+        {POINTS.map((kind) => (
+          <Button
+            key={kind}
+            size="compact-sm"
+            variant="default"
+            onClick={() => setPoints([...points, { kind, at: wall.length / 2 }])}
+          >
+            Add a {kind}
+          </Button>
+        ))}
+      </Group>
+    </Stack>
+  );
+}
