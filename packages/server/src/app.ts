@@ -6,6 +6,7 @@ import type { Pool } from 'mysql2/promise';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { deviceRoutes } from './features/devices/routes.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
+import { ruleRoutes } from './features/rules/routes.ts';
 import { errorHandler, unknownAddress } from './http/error-handler.ts';
 
 /** Nothing may come from or go to another machine; the solver is WebAssembly, styles of the components are inline. */
@@ -42,6 +43,7 @@ export function createApp(pool: Pool, webFolder: string | undefined, devices: De
     express.json({ limit: '6mb', strict: false }),
     jobRoutes(pool),
     deviceRoutes(devices),
+    ruleRoutes(pool),
     unknownAddress,
   );
   if (webFolder !== undefined) {

@@ -34,3 +34,4 @@ export {
   type PracticeRound,
 } from './practice.ts';
 export { jointSeen, type JointCut, type JointSeen } from './fit.ts';
+export { jointCloseUp } from './close-up.ts';

@@ -11,6 +11,7 @@ import {
   sawSchema,
   stockSchema,
   unitSchema,
+  type HouseRulesInput,
   type JobFile,
   type Room,
 } from '../job/index.ts';
@@ -102,6 +103,17 @@ export const putRoomSchema = z.strictObject({
   typed: typedSchema,
   notes: notesSchema,
 });
+
+/** House rules of the crew under a name, to start jobs from. */
+export const keepRuleSetSchema = z.strictObject({
+  name: z.string().trim().min(1, 'give the set a name').max(80, 'must have at most 80 characters'),
+  rules: houseRulesSchema,
+});
+export interface RuleSet {
+  readonly id: string;
+  readonly name: string;
+  readonly rules: HouseRulesInput;
+}
 
 export interface JobSummary {
   readonly id: string;

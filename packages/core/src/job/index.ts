@@ -4,3 +4,4 @@ export * from './faults.ts';
 export * from './check-room.ts';
 export * from './check-job.ts';
 export * from './read-job.ts';
+export * from './rule-notes.ts';

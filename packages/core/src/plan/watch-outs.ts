@@ -1,3 +1,4 @@
+import type { Room } from '../job/index.ts';
 import { formatWithUnit } from '../measure/index.ts';
 import type { JobLayout } from '../pieces/index.ts';
 import { canCut } from '../saw/index.ts';
@@ -11,9 +12,60 @@ const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
 /** Longer than this a piece wants a second pair of hands: 10 ft, 3 m. */
 const aloneLimit = (unit: 'in' | 'mm'): number => (unit === 'in' ? 120 : 3000);
 
+/** A wall shorter than this beside an outside corner is mostly bead and filler: 24 in, 600 mm. */
+const shortWall = (unit: 'in' | 'mm'): number => (unit === 'in' ? 24 : 600);
+
+/** What the walls themselves ask for: hollows, lean, services behind the trim, short walls at outside corners. */
+function wallWatchOuts({ job }: JobLayout, room: Room): WatchOut[] {
+  return room.walls.flatMap((wall, index): WatchOut[] => {
+    const where = { room: room.id, wall: wall.id };
+    const name = `${room.name}, wall ${index + 1}`;
+    const before = room.walls[(index + room.walls.length - 1) % room.walls.length]!;
+    const outside = [index > 0 || room.closed ? before.corner : undefined, wall.corner].some(
+      (corner) => corner !== undefined && angleAt(corner, false) > 180,
+    );
+    const services = (wall.points ?? []).length;
+    return [
+      ...(wall.hollow ?? []).map((one) => ({
+        code: 'hollow',
+        ...where,
+        text: `${name}: ${one.depth < 0 ? 'bulges' : 'is hollow'} by ${formatWithUnit(Math.abs(one.depth), job.unit)} over ${formatWithUnit(one.over, job.unit)} near its ${one.near} end; nail the high spots, do not push the end in`,
+      })),
+      ...(outside && wall.length < shortWall(job.unit)
+        ? [
+            {
+              code: 'short-wall',
+              ...where,
+              text: `${name}: only ${formatWithUnit(wall.length, job.unit)} beside an outside corner; its angles are best read over a straight board`,
+            },
+          ]
+        : []),
+      ...(wall.corner?.lean
+        ? [
+            {
+              code: 'lean',
+              ...where,
+              text: `${room.name}: the corner after wall ${index + 1} is ${deg(Math.abs(wall.corner.lean))} off plumb; the joint closes only when that is cut too`,
+            },
+          ]
+        : []),
+      ...(services > 0
+        ? [
+            {
+              code: 'services',
+              ...where,
+              text: `${name}: ${services === 1 ? 'a socket, switch or pipe' : `${services} sockets, switches or pipes`}; no nails in line with them, up, down or across`,
+            },
+          ]
+        : []),
+    ];
+  });
+}
+
 function roomWatchOuts(layout: JobLayout): WatchOut[] {
   const out: WatchOut[] = [];
   for (const { room, runs } of layout.rooms) {
+    out.push(...wallWatchOuts(layout, room));
     room.walls.forEach((wall, index) => {
       if (!wall.corner || (!room.closed && index === room.walls.length - 1)) return;
       const where = { room: room.id, wall: wall.id };
@@ -67,7 +119,9 @@ function roomWatchOuts(layout: JobLayout): WatchOut[] {
           code: 'pin-circle',
           room: room.id,
           wall: run.circleAt[0]!,
-          text: `${room.name}: the joints pinned at ${run.circleAt.join(', ')} leave no piece to hang first; release one`,
+          text: `${room.name}: the joints pinned at the corners after ${run.circleAt
+            .map((id) => `wall ${room.walls.findIndex((wall) => wall.id === id) + 1}`)
+            .join(', ')} leave no piece to hang first; release one`,
         });
       run.corners.forEach(({ joint }) => {
         if (joint.pin && joint.pin !== 'miter' && joint.angle >= 180)
@@ -108,6 +162,13 @@ function roomWatchOuts(layout: JobLayout): WatchOut[] {
             code: 'splice-distance',
             ...where,
             text: `${name}: no splice keeps the house distance from corners and openings; the best remaining studs are used`,
+          });
+        const pin = stretch.pinnedAfter;
+        if (pin?.notes.some((note) => note.includes('faces the entry')))
+          out.push({
+            code: 'splice-in-view',
+            ...where,
+            text: `${name}: the pinned splice lies in the wall one looks at on coming in`,
           });
         if (stretch.relaxed === 'studs')
           out.push({

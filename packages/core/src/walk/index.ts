@@ -6,3 +6,4 @@ export * from './walk-line.ts';
 export * from './readings.ts';
 export * from './to-measure.ts';
 export * from './wall-table.ts';
+export * from './trims.ts';

@@ -172,3 +172,25 @@ describe('measuring devices', () => {
       .expect(503);
   });
 });
+
+describe('the crew’s sets of house rules', () => {
+  test('are kept by name, replaced, listed and dropped; bad ones are refused', async () => {
+    const names = async (): Promise<string[]> =>
+      (
+        (await request(server).get('/api/rule-sets').expect(200)).body as { name: string; rules: object }[]
+      ).map((one) => `${one.name} ${JSON.stringify(one.rules)}`);
+    const keep = (body: object) => request(server).post('/api/rule-sets').send(body);
+    await keep({ name: 'Ours', rules: { scarfAngle: 30 } }).expect(201);
+    await keep({ name: 'Ours', rules: { scarfAngle: 22.5 } }).expect(201);
+    expect(await names()).toEqual(['Ours {"scarfAngle":22.5}']);
+    const bad = await keep({ name: ' ', rules: { scarfAngle: 44 } }).expect(422);
+    expect((bad.body as Problem).issues.map((issue) => issue.at).sort()).toEqual([
+      '/name',
+      '/rules/scarfAngle',
+    ]);
+    const [set] = (await request(server).get('/api/rule-sets')).body as { id: string }[];
+    await request(server).delete(`/api/rule-sets/${set!.id}`).expect(204);
+    await request(server).delete(`/api/rule-sets/${set!.id}`).expect(404);
+    expect(await names()).toEqual([]);
+  });
+});

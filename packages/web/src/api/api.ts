@@ -1,11 +1,13 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import type {
+  HouseRulesInput,
   JobRecord,
   JobSettings,
   JobSummary,
   Notes,
   Problem,
   RoomRecord,
+  RuleSet,
   Survey,
   Typed,
   Unit,
@@ -36,8 +38,17 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Jobs', 'Job'],
+  tagTypes: ['Jobs', 'Job', 'Rules'],
   endpoints: (build) => ({
+    ruleSets: build.query<RuleSet[], void>({ query: () => '/rule-sets', providesTags: ['Rules'] }),
+    keepRuleSet: build.mutation<RuleSet[], { name: string; rules: HouseRulesInput }>({
+      query: (body) => ({ url: '/rule-sets', method: 'POST', body }),
+      invalidatesTags: ['Rules'],
+    }),
+    dropRuleSet: build.mutation<void, string>({
+      query: (id) => ({ url: `/rule-sets/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Rules'],
+    }),
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
     job: build.query<JobRecord, string>({
       query: (id) => `/jobs/${id}`,
@@ -56,7 +67,12 @@ export const api = createApi({
       { id: string; version: number; name?: string; settings?: JobSettings; archived?: boolean }
     >({
       query: ({ id, ...body }) => ({ url: `/jobs/${id}`, method: 'PATCH', body }),
-      invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
+      invalidatesTags: ['Jobs'],
+      // The answer is the job as it now is: what is checked next must know the new settings at once.
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (answer) dispatch(api.util.updateQueryData('job', id, () => answer.data));
+      },
     }),
     deleteJob: build.mutation<void, string>({
       query: (id) => ({ url: `/jobs/${id}`, method: 'DELETE' }),
@@ -103,6 +119,9 @@ export const api = createApi({
 });
 
 export const {
+  useRuleSetsQuery,
+  useKeepRuleSetMutation,
+  useDropRuleSetMutation,
   useJobsQuery,
   useJobQuery,
   useCreateJobMutation,

@@ -4,11 +4,13 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 export interface Ui {
   readonly wall: number | undefined;
   readonly piece: string | undefined;
+  /** Trim whose pieces are shown on plan, ribbon and list; undefined shows all. */
+  readonly trim: string | undefined;
   /** Step at the saw, per job. */
   readonly step: number;
 }
 
-const initialState: Ui = { wall: undefined, piece: undefined, step: 0 };
+const initialState: Ui = { wall: undefined, piece: undefined, trim: undefined, step: 0 };
 
 export const uiSlice = createSlice({
   name: 'ui',
@@ -22,10 +24,14 @@ export const uiSlice = createSlice({
       state.piece = payload.piece;
       state.wall = payload.wall;
     },
+    trimPicked(state, { payload }: PayloadAction<string | undefined>) {
+      state.trim = payload;
+      state.piece = undefined;
+    },
     stepPicked(state, { payload }: PayloadAction<number>) {
       state.step = payload;
     },
   },
 });
 
-export const { wallPicked, piecePicked, stepPicked } = uiSlice.actions;
+export const { wallPicked, piecePicked, trimPicked, stepPicked } = uiSlice.actions;

@@ -1,4 +1,4 @@
-import { useMemo, type PointerEvent } from 'react';
+import { useMemo, useState, type PointerEvent } from 'react';
 import {
   formatAngle,
   layOutRibbon,
@@ -26,6 +26,8 @@ interface Props {
   readonly selectedPiece: string | undefined;
   readonly onWall: (index: number) => void;
   readonly onPiece: (piece: Piece) => void;
+  /** Lets splices be dragged along their wall; `from` is where one was pinned before. */
+  readonly onSplice?: (trim: string, wall: string, from: number | undefined, to: number) => void;
   /** Lets openings be dragged along their wall. */
   readonly onMove?: (wall: number, opening: string, at: number) => void;
 }
@@ -54,7 +56,10 @@ export function Ribbon(props: Props) {
           <g transform="translate(12 0)">
             <WallBands {...props} layout={layout} />
             {props.layer === 'pieces' ? (
-              <PieceBands {...props} layout={layout} />
+              <>
+                <PieceBands {...props} layout={layout} />
+                {props.onSplice && <SpliceHandles {...props} layout={layout} onSplice={props.onSplice} />}
+              </>
             ) : (
               <Measures {...props} layout={layout} />
             )}
@@ -258,6 +263,73 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
             <SvgFigure value={piece.near} unit={unit} />
           </text>
         )}
+      </g>
+    );
+  });
+}
+
+/** A handle on every splice: dragged along its wall it snaps to the studs, and pins the splice where it is let go. */
+function SpliceHandles({
+  room,
+  layout,
+  pieces,
+  unit,
+  onSplice,
+}: Layered & { onSplice: NonNullable<Props['onSplice']> }) {
+  const indexOf = new Map(room.walls.map((wall, index) => [wall.id, index]));
+  const [held, setHeld] = useState<{ readonly piece: string; readonly at: number }>();
+  return pieces.map((piece) => {
+    const index = indexOf.get(piece.wall ?? '');
+    if (piece.right.joint !== 'scarf' || piece.role !== 'wall' || index === undefined) return null;
+    const wall = room.walls[index]!;
+    const pins = room.trims.find((trim) => trim.id === piece.trim)?.splices ?? [];
+    const pin = pins
+      .filter((one) => one.wall === wall.id)
+      .find((one) => Math.abs(one.at - piece.to!) < (unit === 'in' ? 2 : 50));
+    const studs = studPositions(wall) ?? [];
+    const snap = (at: number): number =>
+      studs.length > 0
+        ? studs.reduce((best, stud) => (Math.abs(stud - at) < Math.abs(best - at) ? stud : best))
+        : at;
+    const shown = held?.piece === piece.id ? held.at : piece.to!;
+    const x = ribbonX(layout, index, shown);
+    return (
+      <g
+        key={piece.id}
+        data-splice={piece.label}
+        style={{ cursor: 'ew-resize', touchAction: 'none' }}
+        onPointerDown={(event) => {
+          let last = piece.to!;
+          dragAlong(
+            event,
+            { at: piece.to!, width: 0, length: wall.length, unit, along: (dx) => dx / layout.scale },
+            (at) => {
+              last = snap(at);
+              setHeld({ piece: piece.id, at: last });
+            },
+          );
+          event.currentTarget.addEventListener(
+            'pointerup',
+            () => {
+              setHeld(undefined);
+              if (last !== piece.to) onSplice(piece.trim, wall.id, pin?.at, last);
+            },
+            { once: true },
+          );
+        }}
+      >
+        <title>
+          {pin ? 'pinned splice: drag it to another stud' : 'splice: drag it to a stud to pin it there'}
+        </title>
+        <rect x={x - 12} y={TOP - 6} width={24} height={BAND + 12} fill="transparent" />
+        <circle
+          cx={x}
+          cy={TOP - 9}
+          r={5}
+          fill={pin ? 'var(--lm-picked)' : 'var(--lm-panel)'}
+          stroke="var(--lm-picked)"
+          strokeWidth={2}
+        />
       </g>
     );
   });

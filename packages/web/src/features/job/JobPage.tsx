@@ -2,7 +2,7 @@ import { Center, Loader, Text } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { useEffect, useMemo } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import type { JobRecord, Piece } from '@long-miter/core';
+import { moveSplice, type JobRecord, type Piece } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
@@ -58,7 +58,12 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const room = useRoom(job, roomId ?? '');
   const quick = useQuickRoom(job, room);
   const live = usePlanUnlessWalking(stage, file);
-  const pieces = live.plan?.pieces.filter((piece) => piece.room === roomId) ?? quick?.pieces ?? [];
+  const all = live.plan?.pieces.filter((piece) => piece.room === roomId) ?? quick?.pieces ?? [];
+  const oneTrim = room?.trims.some((trim) => trim.id === ui.trim) ? ui.trim : undefined;
+  const pieces = oneTrim === undefined ? all : all.filter((piece) => piece.trim === oneTrim);
+  // Several trims on one strip would lie on each other: without a choice the ribbon and the plan show the first.
+  const first = oneTrim ?? room?.trims.find((trim) => trim.on === 'walls')?.id;
+  const drawn = all.filter((piece) => piece.trim === first || piece.role !== 'wall');
   const to = (next: string, target = roomId): string =>
     `/jobs/${job.id}/${next}${target ? `/${target}` : ''}`;
   const pick = (piece: Piece): void => {
@@ -68,6 +73,9 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   };
   const { edit } = useSheet(job, roomId ?? '');
   const moveOpening = useMoveOpening(edit, job.unit);
+  // A splice dragged along the ribbon is pinned where it is let go: on a stud where the wall has studs.
+  const dragSplice = (trim: string, wall: string, from: number | undefined, to: number): void =>
+    void edit((survey) => moveSplice(survey, trim, wall, from, to));
   const names = job.rooms.map((one) => `${one.id} ${one.name}`).join('\n');
   // The list stays the same object until a room comes, goes or is renamed.
   const rooms = useMemo(() => job.rooms.map(({ id, name }) => ({ id, name })), [names]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -119,7 +127,8 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
               unit={job.unit}
               layer={stage === 'walk' ? 'measures' : 'pieces'}
               {...(stage === 'walk' ? { onMove: moveOpening } : {})}
-              pieces={pieces}
+              {...(stage === 'joints' ? { onSplice: dragSplice } : {})}
+              pieces={drawn}
               selectedWall={ui.wall}
               selectedPiece={ui.piece}
               onWall={(index) => dispatch(wallPicked(index))}
@@ -182,7 +191,16 @@ function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiec
     );
   if (stage === 'joints')
     return roomId && room && quick ? (
-      <JointsPage job={job} roomId={roomId} room={room} quick={quick} pieces={pieces} />
+      <JointsPage
+        job={job}
+        roomId={roomId}
+        room={room}
+        quick={quick}
+        pieces={pieces}
+        file={file}
+        live={live}
+        watchOuts={live.plan?.watchOuts ?? live.latest?.watchOuts ?? quick.watchOuts}
+      />
     ) : (
       <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>
     );

@@ -1,12 +1,25 @@
-import { Text, Title } from '@mantine/core';
-import { Fragment, useEffect, useRef } from 'react';
-import type { JobRecord, Piece, QuickPlan, Room } from '@long-miter/core';
+import { Button, Group, SegmentedControl, Text, Title } from '@mantine/core';
+import { Fragment, useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import {
+  formatMoney,
+  type JobFile,
+  type JobRecord,
+  type Piece,
+  type QuickPlan,
+  type Room,
+  type WatchOut,
+} from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
+import { piecePicked, trimPicked, wallPicked } from '../../app/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { Figure } from '../../shared/Figure.tsx';
 import { useSheet } from '../walk/use-sheet.ts';
+import { RulesDrawer } from '../rules/RulesDrawer.tsx';
+import type { LivePlan } from '../stock/use-plan.ts';
 import { PieceDetails } from './PieceDetails.tsx';
+import { TrimsEditor } from './TrimsEditor.tsx';
+import { WatchList } from './WatchList.tsx';
 import { JOINT_WORDS, partText } from './words.ts';
 
 interface Props {
@@ -16,10 +29,17 @@ interface Props {
   readonly quick: QuickPlan;
   /** The pieces to show: of the cut plan where it is up to date, else the quick ones. */
   readonly pieces: readonly Piece[];
+  readonly file: JobFile;
+  readonly live: LivePlan;
+  /** Everything to look out for in the whole job. */
+  readonly watchOuts: readonly WatchOut[];
 }
 
 /** Joints: every piece of the room, how its ends are joined, and why. */
-export function JointsPage({ job, roomId, room, quick, pieces }: Props) {
+export function JointsPage({ job, roomId, room, quick, pieces, file, live, watchOuts }: Props) {
+  const [open, setOpen] = useState<'trims' | 'rules' | 'watch'>();
+  const navigate = useNavigate();
+  const shownTrim = useAppSelector((state) => state.ui.trim);
   const { draft, edit } = useSheet(job, roomId);
   const dispatch = useAppDispatch();
   const { wall: selectedWall, piece: selectedPiece } = useAppSelector((state) => state.ui);
@@ -44,9 +64,54 @@ export function JointsPage({ job, roomId, room, quick, pieces }: Props) {
         />
       </section>
       <section ref={list} className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
-        <Title order={2} size="h4" px={8}>
-          {pieces.length} pieces, numbered from the left of the entry
-        </Title>
+        <Group justify="space-between" px={8} pb={6} gap={8}>
+          <Title order={2} size="h4">
+            {pieces.length} pieces, numbered from the left of the entry
+          </Title>
+          <Group gap={6}>
+            <Button
+              size="compact-md"
+              variant={open === 'trims' ? 'filled' : 'default'}
+              onClick={() => setOpen(open === 'trims' ? undefined : 'trims')}
+            >
+              Trims
+            </Button>
+            <Button size="compact-md" variant="default" onClick={() => setOpen('rules')}>
+              House rules
+            </Button>
+            <Button size="compact-md" variant="default" onClick={() => setOpen('watch')}>
+              Watch-outs {watchOuts.length}
+            </Button>
+          </Group>
+        </Group>
+        {open === 'trims' && draft && (
+          <div
+            className="panel"
+            style={{ padding: 10, margin: '0 8px 8px' }}
+            role="region"
+            aria-label="Trims"
+          >
+            <TrimsEditor job={job} survey={draft.survey} edit={edit} />
+          </div>
+        )}
+        {room.trims.length > 1 && (
+          <SegmentedControl
+            mx={8}
+            mb={6}
+            size="sm"
+            aria-label="Trim shown"
+            value={room.trims.some((trim) => trim.id === shownTrim) ? shownTrim! : ''}
+            data={[
+              { value: '', label: 'all' },
+              ...room.trims.map((trim) => ({
+                value: trim.id,
+                label: job.settings.profiles.find((one) => one.id === trim.profile)?.name ?? trim.id,
+              })),
+            ]}
+            onChange={(value) => dispatch(trimPicked(value === '' ? undefined : value))}
+          />
+        )}
+        <CostLine live={live} />
         {!picked && (
           <Text size="sm" c="dimmed" px={8} pb={4}>
             Choose a piece to see its ends, the saw and the reasons, and to overrule a corner.
@@ -84,7 +149,14 @@ export function JointsPage({ job, roomId, room, quick, pieces }: Props) {
               </span>
             </button>
             {piece.id === selectedPiece && draft && (
-              <PieceDetails piece={piece} room={room} unit={job.unit} quick={quick} edit={edit} />
+              <PieceDetails
+                piece={piece}
+                room={room}
+                unit={job.unit}
+                quick={quick}
+                edit={edit}
+                pieces={pieces}
+              />
             )}
           </Fragment>
         ))}
@@ -101,6 +173,40 @@ export function JointsPage({ job, roomId, room, quick, pieces }: Props) {
           </div>
         )}
       </section>
+      <RulesDrawer job={job} file={file} opened={open === 'rules'} onClose={() => setOpen(undefined)} />
+      <WatchList
+        opened={open === 'watch'}
+        onClose={() => setOpen(undefined)}
+        list={watchOuts}
+        rooms={job.rooms}
+        onPick={(one) => {
+          const at = job.rooms.find((other) => other.id === one.room)?.survey.walls ?? [];
+          const index = at.findIndex((wall) => wall.id === one.wall);
+          dispatch(
+            one.piece === undefined
+              ? wallPicked(index < 0 ? undefined : index)
+              : piecePicked({ piece: one.piece, wall: index < 0 ? undefined : index }),
+          );
+          if (one.room !== undefined && one.room !== roomId)
+            void navigate(`/jobs/${job.id}/joints/${one.room}`);
+        }}
+      />
     </main>
+  );
+}
+
+/** What the pieces cost by the cut plan of the moment, so that a pin or a splice shows its price at once. */
+function CostLine({ live }: { live: LivePlan }) {
+  const { plan, latest, working } = live;
+  const cost = (plan ?? latest)?.cost.total;
+  if (cost === undefined) return null;
+  return (
+    <Text size="sm" c="dimmed" px={8} pb={4} role="status">
+      {plan
+        ? `Stock and splices come to ${formatMoney(cost)}.`
+        : working
+          ? `Came to ${formatMoney(cost)}; the new cut plan is being worked out.`
+          : `Came to ${formatMoney(cost)}.`}
+    </Text>
   );
 }

@@ -1,8 +1,18 @@
 import { Group, SegmentedControl, Stack, Text } from '@mantine/core';
-import { pinJoint, formatWithUnit, type Piece, type QuickPlan, type Room, type Unit } from '@long-miter/core';
+import {
+  formatWithUnit,
+  jointCloseUp,
+  pinJoint,
+  type Piece,
+  type QuickPlan,
+  type Room,
+  type Unit,
+} from '@long-miter/core';
 import { Figure } from '../../shared/Figure.tsx';
 import type { EditSurvey } from '../walk/use-sheet.ts';
 import { EndCloseUp } from './EndCloseUp.tsx';
+import { BenchDrawing } from '../bench/BenchDrawing.tsx';
+import { SplicePlaces } from './SplicePlaces.tsx';
 import { endText, sawText } from './words.ts';
 
 interface Props {
@@ -11,10 +21,11 @@ interface Props {
   readonly unit: Unit;
   readonly quick: QuickPlan;
   readonly edit: EditSurvey;
+  readonly pieces: readonly Piece[];
 }
 
 /** Everything about the selected piece: figures, both ends, the reason for each, and the choice at its corners. */
-export function PieceDetails({ piece, room, unit, quick, edit }: Props) {
+export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) {
   const far = piece.near + piece.left.reach + piece.right.reach;
   const watch = quick.watchOuts.filter(
     (one) => one.piece === piece.id || (one.wall === piece.wall && one.piece === undefined),
@@ -51,7 +62,7 @@ export function PieceDetails({ piece, room, unit, quick, edit }: Props) {
       </Group>
       {(['left', 'right'] as const).map((side) => (
         <Group key={side} gap="md" wrap="nowrap" align="center">
-          <EndCloseUp end={piece[side]} side={side} />
+          <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />
           <div>
             <Text fw={650}>{endText(piece[side])}</Text>
             <Text size="sm" c="dimmed">
@@ -68,6 +79,7 @@ export function PieceDetails({ piece, room, unit, quick, edit }: Props) {
         ))}
       </div>
       <CornerChoice piece={piece} room={room} quick={quick} edit={edit} />
+      <SplicePlaces piece={piece} room={room} quick={quick} unit={unit} edit={edit} />
       {watch.map((one) => (
         <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
           ▲ {one.text}
@@ -77,8 +89,29 @@ export function PieceDetails({ piece, room, unit, quick, edit }: Props) {
   );
 }
 
+/** The joint at an end from above: both pieces where it is at a corner, else the end alone. */
+function JointPicture({
+  piece,
+  side,
+  room,
+  quick,
+  pieces,
+}: Pick<Props, 'piece' | 'room' | 'quick' | 'pieces'> & { side: 'left' | 'right' }) {
+  const profile = quick.layout.job.profiles.find((one) => one.id === piece.profile);
+  const drawing = jointCloseUp(room, pieces, piece, side, profile?.thickness ?? 1);
+  return drawing ? (
+    <div style={{ width: 190, flex: 'none' }}>
+      <BenchDrawing drawing={drawing} height={150} />
+    </div>
+  ) : (
+    <div style={{ width: 190, flex: 'none' }}>
+      <EndCloseUp end={piece[side]} side={side} />
+    </div>
+  );
+}
+
 /** At each inside corner of the piece: leave the choice to the house rules or pin it by hand. */
-function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit'>) {
+function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit' | 'pieces'>) {
   const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   const before = (wall + room.walls.length - 1) % room.walls.length;

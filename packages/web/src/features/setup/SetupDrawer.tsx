@@ -12,7 +12,7 @@ import {
 import { CommitField } from '../../shared/CommitField.tsx';
 import { useSettings } from './use-settings.ts';
 
-/** Profiles, saw and the house rules that base needs. Every figure takes effect at once. */
+/** Profiles and saw. Every figure takes effect at once. */
 export function SetupDrawer({
   job,
   opened,
@@ -26,13 +26,14 @@ export function SetupDrawer({
   const { settings, unit } = job;
   const rules = completeHouseRules(settings.houseRules, unit);
   const setProfile = (index: number, change: Partial<Profile>): void =>
-    save({
+    void save({
       ...settings,
       profiles: settings.profiles.map((one, i) => (i === index ? { ...one, ...change } : one)),
     });
-  const setSaw = (change: Partial<Saw>): void => save({ ...settings, saw: { ...settings.saw, ...change } });
+  const setSaw = (change: Partial<Saw>): void =>
+    void save({ ...settings, saw: { ...settings.saw, ...change } });
   const setRules = (change: Partial<HouseRulesInput>): void =>
-    save({ ...settings, houseRules: { ...settings.houseRules, ...change } });
+    void save({ ...settings, houseRules: { ...settings.houseRules, ...change } });
   const size = (label: string, value: number, keep: (value: number) => void, zero = false) => (
     <CommitField
       size="sm"
@@ -134,58 +135,21 @@ export function SetupDrawer({
         </div>
         <div>
           <Title order={3} size="h4">
-            House rules
+            Rest of the stock
           </Title>
           <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
-            <Select
-              size="sm"
-              label="inside corners of base"
-              allowDeselect={false}
-              data={['cope', 'miter', 'butt']}
-              value={
-                typeof rules.insideCorner === 'string'
-                  ? rules.insideCorner
-                  : (rules.insideCorner.base ?? 'cope')
-              }
-              onChange={(value) =>
-                setRules({
-                  insideCorner: {
-                    ...(typeof settings.houseRules.insideCorner === 'object'
-                      ? settings.houseRules.insideCorner
-                      : {}),
-                    base: value as 'cope',
-                  },
-                })
-              }
-            />
-            <Select
-              size="sm"
-              label="scarf"
-              allowDeselect={false}
-              data={['45', '30', '22.5', '0']}
-              value={String(rules.scarfAngle)}
-              onChange={(value) => setRules({ scarfAngle: Number(value) as 45 })}
-            />
-            <Select
-              size="sm"
-              label="splices"
-              allowDeselect={false}
-              data={[
-                { value: 'needed', label: 'only where needed' },
-                { value: 'saving', label: 'where they save stock' },
-              ]}
-              value={rules.splices}
-              onChange={(value) => setRules({ splices: value as 'needed' })}
-            />
-            {size('reveal', rules.reveal, (reveal) => setRules({ reveal }), true)}
             {size('trimmed off stick ends', rules.endTrim, (endTrim) => setRules({ endTrim }), true)}
+            {size('shortest piece cut alone', rules.minPiece, (minPiece) => setRules({ minPiece }), true)}
             {size(
-              'splice from a corner',
-              rules.spliceFromCorner,
-              (spliceFromCorner) => setRules({ spliceFromCorner }),
+              'shortest offcut kept',
+              rules.minReusable,
+              (minReusable) => setRules({ minReusable }),
               true,
             )}
           </SimpleGrid>
+          <Text size="sm" c="dimmed" mt={6}>
+            How corners, ends and splices are joined: the house rules, on the Joints page.
+          </Text>
         </div>
       </Stack>
     </Drawer>

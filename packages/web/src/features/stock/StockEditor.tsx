@@ -15,7 +15,7 @@ import { useSettings } from '../setup/use-settings.ts';
 export function StockEditor({ job }: { job: JobRecord }) {
   const { save, fault } = useSettings(job);
   const { settings, unit } = job;
-  const setStock = (stock: JobSettings['stock']): void => save({ ...settings, stock });
+  const setStock = (stock: JobSettings['stock']): void => void save({ ...settings, stock });
   const change = (index: number, next: StockItem): void =>
     setStock(settings.stock.map((item, i) => (i === index ? next : item)));
   const many = new Set(settings.stock.map((item) => item.profile)).size > 1;

@@ -8,6 +8,7 @@ import {
   type RoomSheet,
   type Survey,
 } from '@long-miter/core';
+import { api } from '../../api/api.ts';
 import { useAppDispatch, useAppSelector, type State } from '../../app/store.ts';
 import { edited, redone, sheetOf, undone, type Draft } from './draft-slice.ts';
 
@@ -40,20 +41,21 @@ export function useSheet(job: JobRecord, roomId: string): SheetEditor {
   const dispatch = useAppDispatch();
   const store = useStore<State>();
   const draft = useAppSelector((state) => state.drafts[roomId]);
-  const { unit, settings } = job;
+  const { id: jobId, unit, settings } = job;
   const editSheet = useCallback<EditSheet>(
     (change, field) => {
       const now = store.getState().drafts[roomId];
       if (!now) return [];
       const sheet = change(sheetOf(now));
       // Notes and texts alone change nothing that has to be checked.
-      const checked = sheet.survey === now.survey ? undefined : checkSurvey(sheet.survey, unit, settings);
+      const known = api.endpoints.job.select(jobId)(store.getState()).data?.settings ?? settings;
+      const checked = sheet.survey === now.survey ? undefined : checkSurvey(sheet.survey, unit, known);
       if (checked && !checked.ok) return checked.issues;
       // The survey itself, not the checked copy: untouched walls must stay the same objects.
       dispatch(edited({ id: roomId, sheet, field }));
       return [];
     },
-    [dispatch, store, roomId, unit, settings],
+    [dispatch, store, roomId, jobId, unit, settings],
   );
   const edit = useCallback<EditSurvey>(
     (change, { typed } = {}) =>

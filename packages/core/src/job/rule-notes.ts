@@ -1,0 +1,96 @@
+import type { HouseRulesInput } from './schema.ts';
+
+/** What each house rule does and why crews choose it, in a line: shown wherever the rule is set. */
+
+export interface RuleNote {
+  readonly key: keyof HouseRulesInput;
+  readonly name: string;
+  readonly what: string;
+  readonly why: string;
+}
+
+export const RULE_NOTES: readonly RuleNote[] = [
+  {
+    key: 'insideCorner',
+    name: 'inside corners',
+    what: 'Cope one piece over the other, miter both, or butt them.',
+    why: 'A cope stays closed when wood shrinks or a corner is off; a glued miter is quicker and suits MDF; foam is butted.',
+  },
+  {
+    key: 'miterBias',
+    name: 'bias of miters',
+    what: 'Cut a little under half of the turn inside, over it outside, so that the face meets first.',
+    why: 'Safe where corners were only assumed square; on a measured angle it corrects twice.',
+  },
+  {
+    key: 'fitThroughEnd',
+    name: 'ends that run through',
+    what: 'Cut the end of the piece that runs through to lie flat on the other wall.',
+    why: 'It shows only at corners off square, and a square end under a cope is covered anyway.',
+  },
+  {
+    key: 'scarfAngle',
+    name: 'scarf',
+    what: 'Angle of the splice: 45, 30, 22½ or a butt.',
+    why: 'A longer lap hides better and glues more; a butt is for foam and for pieces fixed on both sides of a stud.',
+  },
+  {
+    key: 'splices',
+    name: 'splices',
+    what: 'Only where a wall is longer than any stick, or wherever they save stock.',
+    why: 'Fewer joints look better; on paint-grade trim a splice on a stud costs less than a longer stick.',
+  },
+  {
+    key: 'spliceFromCorner',
+    name: 'splice from a corner',
+    what: 'How far a splice keeps from corners, openings and other splices.',
+    why: 'Short ends look patched and split when they are nailed.',
+  },
+  {
+    key: 'viewFromEntry',
+    name: 'hide joints from the entry',
+    what: 'Walls that face whoever comes in run through; laps open away from the eye.',
+    why: 'A joint that one does not look into is not seen, even when it opens.',
+  },
+  {
+    key: 'returnTolerance',
+    name: 'return at casing',
+    what: 'Return an end that stands prouder than the casing by more than this.',
+    why: 'A raw end beside a thinner casing catches the eye and the dust.',
+  },
+  {
+    key: 'bullnose',
+    name: 'bullnose corners',
+    what: 'Two pieces mitered over the round, or small pieces that turn with it.',
+    why: 'Two pieces leave a hollow behind; small ones follow the wall and take more cuts.',
+  },
+  {
+    key: 'springFit',
+    name: 'spring fit',
+    what: 'Cut pieces between two inside corners a hair long, by length.',
+    why: 'Sprung in they press both joints shut; too long and they push a wall or snap.',
+  },
+  {
+    key: 'reveal',
+    name: 'reveal',
+    what: 'Step between jamb and casing.',
+    why: 'It hides a jamb that is not straight and keeps hinges free.',
+  },
+  {
+    key: 'crownCut',
+    name: 'crown on the saw',
+    what: 'Nested upside down against the fence, or lying flat with miter and bevel.',
+    why: 'Nested needs no compound angles but a saw tall enough; flat suits wide crown.',
+  },
+];
+
+/** Schools that crews hold to, as sets of rules to start from. What a set leaves out keeps its default. */
+export const RULE_SCHOOLS: readonly { readonly name: string; readonly rules: HouseRulesInput }[] = [
+  { name: 'Cope everything', rules: { insideCorner: 'cope', scarfAngle: 45, splices: 'needed' } },
+  {
+    name: 'Miter and glue',
+    rules: { insideCorner: 'miter', miterBias: { degrees: 0.5, on: 'assumed' }, scarfAngle: 30 },
+  },
+  { name: 'Butt, for foam', rules: { insideCorner: 'butt', scarfAngle: 0, splices: 'saving' } },
+  { name: 'Least stock', rules: { splices: 'saving', splicePrice: 1, scarfAngle: 22.5 } },
+];

@@ -1,0 +1,150 @@
+import { describe, expect, it } from '@jest/globals';
+import { adviceFor, compareRules, planQuickly, type Piece } from './index.ts';
+import { RULE_NOTES, RULE_SCHOOLS, houseRulesSchema, type JobFile } from '../job/index.ts';
+import {
+  emptySurvey,
+  jobFileOf,
+  roomOf,
+  starterSettings,
+  checkSurvey,
+  type JobSettings,
+  type Survey,
+} from '../contract/index.ts';
+import {
+  addTrim,
+  addWall,
+  changeTrim,
+  moveSplice,
+  removeTrim,
+  setReading,
+  withProfile,
+  type TrimUse,
+} from '../walk/index.ts';
+import { jointCloseUp } from '../bench/index.ts';
+
+const room = (settings: JobSettings): Survey =>
+  [120, 96, 120, 96].reduce(
+    (survey, length, i) => setReading(addWall(survey, length).survey, i, { as: 'wall-angle', degrees: 90 }),
+    emptySurvey(settings),
+  );
+
+/** A job of one rectangular room, with trims added as a lead adds them. */
+function jobWith(uses: readonly TrimUse[], unit: 'in' | 'mm' = 'in') {
+  let settings = starterSettings(unit);
+  let survey = room(settings);
+  for (const use of uses) {
+    if (!settings.profiles.some((one) => one.use === use)) settings = withProfile(settings, use, unit);
+    survey = addTrim(
+      survey,
+      settings.profiles.find((one) => one.use === use)!,
+      settings.profiles,
+      unit,
+    );
+  }
+  const file: JobFile = {
+    ...jobFileOf({ name: 'J', unit, settings, rooms: [] }),
+    rooms: [roomOf({ id: 'r', name: 'Den', survey })!],
+  };
+  return { settings, survey, file };
+}
+const wallPieces = (pieces: readonly Piece[], trim: string) =>
+  pieces.filter((one) => one.trim === trim && one.role === 'wall');
+
+describe('trims of a room', () => {
+  it('shoe lies on base, a rail on its backer: near lines are shorter by the standoff at every inside corner', () => {
+    const { survey, settings, file } = jobWith(['shoe', 'backer', 'chair-rail']);
+    expect(checkSurvey(survey, 'in', settings).ok).toBe(true);
+    expect(survey.trims.map(({ id, standsOn, height }) => [id, standsOn, height])).toEqual([
+      ['base', undefined, undefined],
+      ['shoe1', 'base', undefined],
+      ['backer1', undefined, 31],
+      ['chair-rail1', 'backer1', 31],
+    ]);
+    const { pieces } = planQuickly(file);
+    // Base 5/8 thick: mitered shoe on a wall of 120 between two square corners is 120 − 2 · 5/8.
+    expect(wallPieces(pieces, 'shoe1').map((one) => one.near)).toEqual([118.75, 94.75, 118.75, 94.75]);
+    // Backer 1/2: rail from corner to corner is 120 − 2 · 1/2.
+    expect(wallPieces(pieces, 'chair-rail1').map((one) => one.to! - one.from!)).toEqual([119, 95, 119, 95]);
+  }); // prettier-ignore
+  it('a trim taken out leaves what lay on it on the wall, and no pin behind', () => {
+    const { survey } = jobWith(['shoe']);
+    const pinned: Survey = {
+      ...survey,
+      walls: survey.walls.map((wall, i) => (i === 0 ? { ...wall, corner: { ...wall.corner!, joint: { base: 'miter' } } } : wall)),
+    };
+    const left = removeTrim(pinned, 'base');
+    expect(left.trims).toEqual([{ id: 'shoe1', profile: 'shoe1', on: 'walls' }]);
+    expect(left.walls[0]!.corner).toEqual({ reading: { as: 'wall-angle', degrees: 90 } });
+    expect(changeTrim(survey, 'shoe1', { standsOn: undefined }).trims[1]).not.toHaveProperty('standsOn');
+  }); // prettier-ignore
+  it('pins, moves and releases a splice', () => {
+    const { survey } = jobWith([]);
+    const pinned = moveSplice(survey, 'base', 'w1', undefined, 56);
+    expect(pinned.trims[0]!.splices).toEqual([{ wall: 'w1', at: 56 }]);
+    const moved = moveSplice(pinned, 'base', 'w1', 56, 72);
+    expect(moved.trims[0]!.splices).toEqual([{ wall: 'w1', at: 72 }]);
+    expect(moveSplice(moved, 'base', 'w1', 72, undefined)).toEqual(survey);
+  });
+  it('a profile made for a use can be planned at once in either system', () => {
+    for (const unit of ['in', 'mm'] as const)
+      for (const use of ['shoe', 'crown', 'picture-rail'] as const) {
+        const { settings, survey } = jobWith([use], unit);
+        expect(settings.stock.filter((item) => item.profile === `${use}1`).length).toBeGreaterThan(1);
+        const ready = use === 'crown' ? { ...survey, ceilingHeight: unit === 'in' ? 96 : 2440 } : survey;
+        expect(checkSurvey(ready, unit, settings).ok).toBe(true);
+      }
+  });
+});
+
+describe('other house rules, before they are applied', () => {
+  it('says which pieces change and how', () => {
+    const { file } = jobWith([]);
+    const last = [...compareRules(file, { insideCorner: 'miter' })].at(-1)!;
+    // Every piece of a coped rectangle has an end that becomes a miter.
+    expect([last.pieces, last.changed, last.done, last.rooms]).toEqual([4, 4, 1, 1]);
+    expect(last.changes[0]).toMatchObject({ room: 'Den', label: '1-01' });
+    expect(last.changes[0]!.after).toContain('miter 45° → miter 45°');
+    expect([...compareRules(file, file.houseRules ?? {})].at(-1)!.changed).toBe(0);
+  });
+  it('every rule has a line on what it does and why; every school is a good set of rules', () => {
+    for (const note of RULE_NOTES) expect([note.key in houseRulesSchema.shape, note.what !== '', note.why !== '']).toEqual([true, true, true]);
+    for (const { rules } of RULE_SCHOOLS) expect(houseRulesSchema.safeParse(rules).success).toBe(true);
+  }); // prettier-ignore
+});
+
+describe('watch-outs', () => {
+  it('names hollows, lean, services and short walls at outside corners, each with what to do', () => {
+    const { file } = jobWith([]);
+    const walls = file.rooms[0]!.walls.map((wall, i) =>
+      i === 0
+        ? {
+            ...wall,
+            length: 20,
+            corner: { reading: { as: 'wall-angle' as const, degrees: 270 }, lean: 1 },
+            hollow: [{ depth: -0.125, over: 12, near: 'right' as const }],
+            points: [{ kind: 'socket' as const, at: 5 }],
+          }
+        : wall,
+    );
+    const { watchOuts } = planQuickly({ ...file, rooms: [{ ...file.rooms[0]!, walls }] });
+    const codes = watchOuts.filter((one) => one.wall === 'w1').map((one) => one.code);
+    expect(codes).toEqual(expect.arrayContaining(['hollow', 'lean', 'services', 'short-wall']));
+    expect(watchOuts.find((one) => one.code === 'hollow')!.text).toContain('bulges by 1/8 in over 12 in');
+    for (const { code } of watchOuts) expect(adviceFor(code).what).not.toBe(adviceFor('no such code').what);
+  });
+});
+
+describe('a joint from above', () => {
+  it('shows both pieces at a corner and nothing at casing', () => {
+    const { file } = jobWith([]);
+    const { pieces } = planQuickly(file);
+    const [first] = pieces;
+    const drawing = jointCloseUp(file.rooms[0]!, pieces, first!, 'right', 0.625)!;
+    expect(
+      drawing.shapes.filter((shape) => shape.kind === 'area' && shape.role.startsWith('wood')),
+    ).toHaveLength(2);
+    const points = drawing.shapes.flatMap((shape) => (shape.kind === 'area' ? shape.points : []));
+    expect(points.every(({ x, y }) => Number.isFinite(x) && Number.isFinite(y))).toBe(true);
+    expect(jointCloseUp(file.rooms[0]!, [first!], first!, 'right', 0.625)).toBeUndefined();
+  });
+});

@@ -1,0 +1,87 @@
+/** Why each watch-out matters and what to do about it, by its code. */
+
+export interface WatchAdvice {
+  readonly why: string;
+  readonly what: string;
+}
+
+const ADVICE: Readonly<Record<string, WatchAdvice>> = {
+  'assumed-angle': {
+    why: 'Corners are seldom square, and a degree shows.',
+    what: 'Take the angle over a straight board and type it in.',
+  },
+  'odd-angle': {
+    why: 'A detent near it tempts one to cut the wrong angle.',
+    what: 'Swing to the figure, cut a test pair, then the pieces.',
+  },
+  'rounded-corner': {
+    why: 'A sharp back corner stands off both walls.',
+    what: 'Relieve the back of the lower edge before fitting.',
+  },
+  'bullnose-gap': {
+    why: 'Two pieces over a round leave a hollow.',
+    what: 'Fill behind, or turn it with small pieces.',
+  },
+  'corner-form': {
+    why: 'The form and the angle do not go together.',
+    what: 'Look at the corner again and put one right.',
+  },
+  'no-room': { why: 'The ends would meet in the middle.', what: 'Leave it bare, or return both neighbours.' },
+  'pin-circle': {
+    why: 'Each piece waits for the next one: none can be hung first.',
+    what: 'Release one of the pinned joints.',
+  },
+  'pin-outside': { why: 'Nothing runs through an outside corner.', what: 'Release the pin.' },
+  'square-end-fouls': {
+    why: 'The corner is sharper than the end.',
+    what: 'Hold it back, or cut it to lie on the wall.',
+  },
+  'splice-distance': {
+    why: 'A short end looks patched.',
+    what: 'Take a longer stick, or live with it behind furniture.',
+  },
+  'splice-off-stud': {
+    why: 'A splice between studs moves and opens.',
+    what: 'Glue it to a block behind, or add a nailer.',
+  },
+  'splice-in-view': {
+    why: 'It is where one looks first.',
+    what: 'Drag it elsewhere, or put the longest stick on this wall.',
+  },
+  'short-piece': {
+    why: 'Fingers come too near the blade.',
+    what: 'Cut it off a longer piece and hold the waste.',
+  },
+  'long-piece': { why: 'It bends and breaks at the cope.', what: 'Two people carry it and set it.' },
+  'double-cope': {
+    why: 'Both ends must fit at once.',
+    what: 'Fit one end, mark the other in place, leave it a little long.',
+  },
+  'needs-block': {
+    why: 'The saw does not swing so far.',
+    what: 'Clamp the block to the fence and set what is left.',
+  },
+  'beyond-saw': {
+    why: 'The saw does not reach it.',
+    what: 'Cut it flat with the bevel, by hand, or on another saw.',
+  },
+  'visible-splice': { why: 'A finished face cannot be sanded.', what: 'Buy a longer stick for this wall.' },
+  closure: { why: 'One of the figures is wrong.', what: 'Measure the suspect first, then the others.' },
+  hollow: {
+    why: 'Pushed into a hollow the end turns and the joint opens.',
+    what: 'Nail the high spots, bridge the hollow, do not press the end in.',
+  },
+  'short-wall': {
+    why: 'Beads and filler bend a short wall most.',
+    what: 'Read both of its corners over a straight board.',
+  },
+  lean: { why: 'Square to its back, the end is not plumb.', what: 'Cut it with the lean, or shim the foot.' },
+  services: {
+    why: 'Cables and pipes run up, down and across from these.',
+    what: 'Glue there, or nail well to the side.',
+  },
+};
+
+/** Advice for a watch-out's code; a general one for a code that has none of its own. */
+export const adviceFor = (code: string): WatchAdvice =>
+  ADVICE[code] ?? { why: 'It needs a look.', what: 'Check it before cutting.' };

@@ -1,0 +1,9 @@
+-- House rules of the crew, by name, to start jobs from.
+CREATE TABLE IF NOT EXISTS rule_set (
+  id CHAR(36) CHARACTER SET ascii NOT NULL PRIMARY KEY,
+  name VARCHAR(80) NOT NULL,
+  rules JSON NOT NULL,
+  created_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3),
+  updated_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3) ON UPDATE CURRENT_TIMESTAMP(3),
+  UNIQUE KEY rule_set_name (name)
+) ENGINE = InnoDB

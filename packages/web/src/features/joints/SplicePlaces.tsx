@@ -1,0 +1,96 @@
+import { Button, Group, Text } from '@mantine/core';
+import {
+  formatWithUnit,
+  moveSplice,
+  type Piece,
+  type QuickPlan,
+  type Room,
+  type SplicePlace,
+  type Unit,
+} from '@long-miter/core';
+import { Typeset } from '../../shared/Figure.tsx';
+import type { EditSurvey } from '../walk/use-sheet.ts';
+
+/** Places listed at once: the best ones. */
+const LISTED = 5;
+
+/** Where the splice at an end of a piece is or could be, each place with its score and what makes it. */
+export function splicePlaces(
+  piece: Piece,
+  room: Room,
+  quick: QuickPlan,
+): { readonly pinned: SplicePlace | undefined; readonly places: readonly SplicePlace[] } | undefined {
+  if (piece.left.joint !== 'scarf' && piece.right.joint !== 'scarf') return undefined;
+  const run = quick.layout.rooms[0]?.runs.find(
+    (one) =>
+      one.run.frame.trim.id === piece.trim &&
+      one.stretches.some(
+        (stretch) => room.walls[one.run.segments[stretch.segment]!.segment.wallIndex]!.id === piece.wall,
+      ),
+  );
+  if (!run) return undefined;
+  const own = run.stretches.filter(
+    (stretch) => room.walls[run.run.segments[stretch.segment]!.segment.wallIndex]!.id === piece.wall,
+  );
+  const at = piece.right.joint === 'scarf' ? piece.to! : piece.from!;
+  return {
+    pinned: own.map((stretch) => stretch.pinnedAfter).find((place) => place && Math.abs(place.at - at) < 1),
+    places: own.flatMap((stretch) => stretch.places),
+  };
+}
+
+interface Props {
+  readonly piece: Piece;
+  readonly room: Room;
+  readonly quick: QuickPlan;
+  readonly unit: Unit;
+  readonly edit: EditSurvey;
+}
+
+/** The splice of a piece: its score, other places with theirs, and a pin by hand. It can be dragged on the ribbon too. */
+export function SplicePlaces({ piece, room, quick, unit, edit }: Props) {
+  const found = splicePlaces(piece, room, quick);
+  if (!found || !piece.wall) return null;
+  const { pinned, places } = found;
+  const wall = piece.wall;
+  const pin = (to: number | undefined): void =>
+    void edit((survey) => moveSplice(survey, piece.trim, wall, pinnedAt(survey.trims, piece, pinned), to));
+  const best = [...places].sort((a, b) => b.score - a.score).slice(0, LISTED);
+  return (
+    <div role="group" aria-label={`Splice of ${piece.label}`}>
+      <Text size="sm" fw={650}>
+        Splice
+        {pinned ? `, pinned ${formatWithUnit(pinned.centre, unit)} from the left: score ${pinned.score}` : ''}
+      </Text>
+      {pinned && (
+        <Group gap={8}>
+          <Text size="sm">{pinned.notes.join(', ') || 'nothing against it'}</Text>
+          <Button size="compact-sm" variant="default" onClick={() => pin(undefined)}>
+            Release it
+          </Button>
+        </Group>
+      )}
+      {best.map((place) => (
+        <Group key={place.centre} gap={8} wrap="nowrap">
+          <Text size="sm" w={180}>
+            <Typeset text={formatWithUnit(place.centre, unit)} />, score {place.score}
+          </Text>
+          <Text size="sm" c="dimmed" style={{ flex: 1 }}>
+            {[place.onStud ? 'on a stud' : '', ...place.notes].filter((one) => one !== '').join(', ') ||
+              'nothing against it'}
+          </Text>
+          <Button size="compact-sm" variant="default" onClick={() => pin(place.centre)}>
+            Pin here
+          </Button>
+        </Group>
+      ))}
+    </div>
+  );
+}
+
+/** The pin as it stands in the survey: the centre that was pinned. */
+const pinnedAt = (trims: Room['trims'], piece: Piece, pinned: SplicePlace | undefined): number | undefined =>
+  pinned &&
+  trims
+    .find((trim) => trim.id === piece.trim)
+    ?.splices?.find((one) => one.wall === piece.wall && Math.abs(one.at - pinned.centre) < 1e-6)?.at;

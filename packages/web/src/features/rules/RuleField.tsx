@@ -1,0 +1,234 @@
+import { Group, NativeSelect, NumberInput, Switch, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import {
+  formatLength,
+  parsePosition,
+  type HouseRules,
+  type HouseRulesInput,
+  type RuleNote,
+  type Unit,
+} from '@long-miter/core';
+
+interface Props {
+  readonly note: RuleNote;
+  readonly rules: HouseRulesInput;
+  readonly complete: HouseRules;
+  readonly unit: Unit;
+  readonly onChange: (change: HouseRulesInput) => void;
+}
+
+/** The control that sets one rule. */
+export function RuleField({ note, rules, complete, unit, onChange }: Props) {
+  const choice = (value: string, data: { value: string; label: string }[], take: (value: string) => void) => (
+    <NativeSelect
+      aria-label={note.name}
+      value={value}
+      data={data}
+      onChange={(event) => take(event.currentTarget.value)}
+    />
+  );
+  switch (note.key) {
+    case 'insideCorner':
+      return choice(
+        typeof rules.insideCorner === 'string' ? rules.insideCorner : 'by-use',
+        [
+          { value: 'by-use', label: 'by trim: cope, shoe mitered' },
+          { value: 'cope', label: 'cope always' },
+          { value: 'miter', label: 'miter always' },
+          { value: 'butt', label: 'butt always' },
+        ],
+        (value) =>
+          onChange({
+            insideCorner:
+              value === 'by-use'
+                ? typeof rules.insideCorner === 'object'
+                  ? rules.insideCorner
+                  : {}
+                : (value as 'cope'),
+          }),
+      );
+    case 'miterBias':
+      return (
+        <Group gap={6} grow preventGrowOverflow={false}>
+          <NumberInput
+            miw={80}
+            aria-label={note.name}
+            min={0}
+            max={9}
+            step={0.25}
+            suffix="°"
+            value={complete.miterBias.degrees}
+            onChange={(value) =>
+              onChange({ miterBias: { ...complete.miterBias, degrees: Number(value) || 0 } })
+            }
+          />
+          <NativeSelect
+            aria-label={`${note.name}, where`}
+            value={complete.miterBias.on}
+            data={[
+              { value: 'assumed', label: 'assumed' },
+              { value: 'all', label: 'all' },
+            ]}
+            onChange={(event) =>
+              onChange({ miterBias: { ...complete.miterBias, on: event.currentTarget.value as 'all' } })
+            }
+          />
+        </Group>
+      );
+    case 'fitThroughEnd':
+    case 'viewFromEntry': {
+      const { key } = note;
+      return (
+        <Switch
+          aria-label={note.name}
+          checked={complete[key]}
+          label={complete[key] ? 'yes' : 'no'}
+          onChange={(event) => onChange({ [key]: event.currentTarget.checked })}
+        />
+      );
+    }
+    case 'scarfAngle':
+      return choice(
+        String(complete.scarfAngle),
+        [
+          { value: '45', label: '45°' },
+          { value: '30', label: '30°' },
+          { value: '22.5', label: '22½°' },
+          { value: '0', label: 'butt' },
+        ],
+        (value) => onChange({ scarfAngle: Number(value) as 45 }),
+      );
+    case 'splices':
+      return (
+        <Group gap={6} wrap="nowrap">
+          {choice(
+            complete.splices,
+            [
+              { value: 'needed', label: 'where needed' },
+              { value: 'saving', label: 'to save stock' },
+            ],
+            (value) => onChange({ splices: value as 'needed' }),
+          )}
+          <NumberInput
+            aria-label="what a splice costs"
+            title="what a splice costs, in money"
+            min={0}
+            decimalScale={2}
+            value={complete.splicePrice}
+            onChange={(value) => onChange({ splicePrice: Number(value) || 0 })}
+          />
+        </Group>
+      );
+    case 'bullnose':
+      return (
+        <Group gap={6} wrap="nowrap">
+          {choice(
+            complete.bullnose,
+            [
+              { value: 'transition', label: 'small pieces' },
+              { value: 'two-piece', label: 'two pieces' },
+            ],
+            (value) => onChange({ bullnose: value as 'transition' }),
+          )}
+          {complete.bullnose === 'transition' && (
+            <NumberInput
+              aria-label="how many small pieces"
+              title="how many small pieces"
+              min={1}
+              max={20}
+              value={complete.transitionPieces}
+              onChange={(value) =>
+                onChange({ transitionPieces: Math.min(20, Math.max(1, Math.round(Number(value) || 1))) })
+              }
+            />
+          )}
+        </Group>
+      );
+    case 'springFit':
+      return <SpringFit complete={complete} unit={unit} name={note.name} onChange={onChange} />;
+    case 'crownCut':
+      return choice(
+        complete.crownCut,
+        [
+          { value: 'nested', label: 'nested' },
+          { value: 'flat', label: 'flat' },
+        ],
+        (value) => onChange({ crownCut: value as 'nested' }),
+      );
+    case 'spliceFromCorner':
+    case 'returnTolerance':
+    case 'reveal': {
+      const { key } = note;
+      return (
+        <LengthRule
+          key={complete[key]}
+          name={note.name}
+          value={complete[key]}
+          unit={unit}
+          onLength={(value) => onChange({ [key]: value })}
+        />
+      );
+    }
+    default:
+      return null;
+  }
+}
+
+function LengthRule({
+  name,
+  value,
+  unit,
+  onLength,
+}: {
+  name: string;
+  value: number;
+  unit: Unit;
+  onLength: (value: number) => void;
+}) {
+  const [text, setText] = useState(formatLength(value, unit, { inchParts: 32 }));
+  const [fault, setFault] = useState<string>();
+  return (
+    <TextInput
+      aria-label={name}
+      value={text}
+      error={fault}
+      onChange={(event) => setText(event.currentTarget.value)}
+      onBlur={() => {
+        const read = parsePosition(text, unit);
+        setFault(read.ok ? undefined : read.issues[0].text);
+        if (read.ok) onLength(read.value.value);
+      }}
+    />
+  );
+}
+
+/** Two steps, as crews say it: nothing under one length, a little from there, more from another. */
+function SpringFit({
+  complete,
+  unit,
+  name,
+  onChange,
+}: Pick<Props, 'complete' | 'unit' | 'onChange'> & { name: string }) {
+  const usual =
+    unit === 'in'
+      ? [
+          { from: 96, add: 1 / 32 },
+          { from: 144, add: 1 / 16 },
+        ]
+      : [
+          { from: 2400, add: 1 },
+          { from: 3600, add: 1.5 },
+        ];
+  const on = complete.springFit.length > 0;
+  const words = complete.springFit
+    .map(({ from, add }) => `${formatLength(add, unit, { inchParts: 32 })} from ${formatLength(from, unit)}`)
+    .join(', ');
+  return (
+    <Switch
+      aria-label={name}
+      checked={on}
+      label={on ? words : 'cut to the wall'}
+      onChange={(event) => onChange({ springFit: event.currentTarget.checked ? usual : [] })}
+    />
+  );
+}

@@ -1,0 +1,205 @@
+import {
+  ActionIcon,
+  Button,
+  Drawer,
+  Group,
+  NativeSelect,
+  Progress,
+  Stack,
+  Table,
+  Text,
+  TextInput,
+} from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { IconTrash } from '@tabler/icons-react';
+import { useState } from 'react';
+import {
+  completeHouseRules,
+  RULE_NOTES,
+  RULE_SCHOOLS,
+  sameValue,
+  type HouseRulesInput,
+  type JobFile,
+  type JobRecord,
+} from '@long-miter/core';
+import { errorOf, useDropRuleSetMutation, useKeepRuleSetMutation, useRuleSetsQuery } from '../../api/api.ts';
+import { Typeset } from '../../shared/Figure.tsx';
+import { useSettings } from '../setup/use-settings.ts';
+import { RuleField } from './RuleField.tsx';
+import { useComparison } from './use-comparison.ts';
+
+interface Props {
+  readonly job: JobRecord;
+  readonly file: JobFile;
+  readonly opened: boolean;
+  readonly onClose: () => void;
+}
+
+/** The house rules of a job: each says what it does and why; what would change is shown before it is applied. */
+export function RulesDrawer(props: Props) {
+  return (
+    <Drawer
+      opened={props.opened}
+      onClose={props.onClose}
+      position="right"
+      size={760}
+      title={<Text fw={650}>House rules of this job</Text>}
+      closeButtonProps={{ 'aria-label': 'Close the house rules' }}
+    >
+      {props.opened && <Rules {...props} />}
+    </Drawer>
+  );
+}
+
+function Rules({ job, file, onClose }: Props) {
+  const { save, fault } = useSettings(job);
+  const stored = job.settings.houseRules;
+  const [draft, setDraft] = useState<HouseRulesInput>(stored);
+  const complete = completeHouseRules(draft, job.unit);
+  const dirty = !sameValue(draft, stored);
+  const comparison = useComparison(file, dirty ? draft : undefined);
+  const change = (part: HouseRulesInput): void => setDraft((now) => ({ ...now, ...part }));
+  const apply = async (): Promise<void> => {
+    if (await save({ ...job.settings, houseRules: draft })) onClose();
+  };
+  return (
+    <Stack gap={12}>
+      <Sets draft={draft} onTake={(rules) => setDraft({ ...keptOf(stored), ...rules })} />
+      <Table verticalSpacing={8} aria-label="House rules">
+        <Table.Tbody>
+          {RULE_NOTES.map((note) => (
+            <Table.Tr key={note.key}>
+              <Table.Td style={{ verticalAlign: 'top' }}>
+                <Text fw={650}>{note.name}</Text>
+                <Text size="sm">{note.what}</Text>
+                <Text size="sm" c="dimmed">
+                  {note.why}
+                </Text>
+              </Table.Td>
+              <Table.Td w={230} style={{ verticalAlign: 'top' }}>
+                <RuleField note={note} rules={draft} complete={complete} unit={job.unit} onChange={change} />
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+      <div className="rules-foot" role="region" aria-label="What would change">
+        {fault && (
+          <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
+            {fault}
+          </Text>
+        )}
+        {!dirty && <Text c="dimmed">These rules are in force. Change one to see which pieces change.</Text>}
+        {dirty && !comparison && <Text>Looking at the rooms…</Text>}
+        {dirty && comparison && (
+          <>
+            {comparison.done < comparison.rooms && (
+              <Progress value={(100 * comparison.done) / comparison.rooms} aria-label="Rooms looked at" />
+            )}
+            <Text fw={650} role="status">
+              {comparison.changed === 0
+                ? 'No piece changes.'
+                : `${comparison.changed} of ${comparison.pieces} pieces change.`}
+            </Text>
+            <div style={{ maxHeight: 190, overflowY: 'auto' }}>
+              {comparison.changes.map((one) => (
+                <Text key={`${one.room}${one.label}`} size="sm">
+                  <b>{one.label}</b> {one.room}: was <Typeset text={one.before} />, becomes{' '}
+                  <Typeset text={one.after} />
+                </Text>
+              ))}
+              {comparison.changed > comparison.changes.length && (
+                <Text size="sm" c="dimmed">
+                  and {comparison.changed - comparison.changes.length} more
+                </Text>
+              )}
+            </div>
+          </>
+        )}
+        <Group mt={8}>
+          <Button disabled={!dirty} onClick={() => void apply()}>
+            Apply these rules
+          </Button>
+          <Button variant="default" disabled={!dirty} onClick={() => setDraft(stored)}>
+            Leave them as they are
+          </Button>
+        </Group>
+      </div>
+    </Stack>
+  );
+}
+
+/** What of the rules is about stock and saw, not about joints: a school does not touch it. */
+const keptOf = ({ endTrim, minPiece, minReusable, reveal, horn }: HouseRulesInput): HouseRulesInput =>
+  Object.fromEntries(
+    Object.entries({ endTrim, minPiece, minReusable, reveal, horn }).filter(
+      ([, value]) => value !== undefined,
+    ),
+  );
+
+/** Sets to start from: schools that come with the product, and the crew's own under their names. */
+function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: HouseRulesInput) => void }) {
+  const { data: own = [] } = useRuleSetsQuery();
+  const [keep] = useKeepRuleSetMutation();
+  const [drop] = useDropRuleSetMutation();
+  const [name, setName] = useState('');
+  const [fault, setFault] = useState<string>();
+  const [chosen, setChosen] = useState('');
+  const all = [
+    ...own.map((set) => ({ key: set.id, name: set.name, rules: set.rules })),
+    ...RULE_SCHOOLS.map((school) => ({ key: school.name, name: school.name, rules: school.rules })),
+  ];
+  const keepOwn = async (): Promise<void> => {
+    const done = await keep({ name, rules: draft });
+    if ('error' in done && done.error)
+      return setFault(errorOf(done.error).issues[0]?.text ?? errorOf(done.error).detail);
+    setName('');
+    setFault(undefined);
+    notifications.show({ message: `Kept as "${name.trim()}" for every job of the crew` });
+  };
+  const mine = own.find((set) => set.id === chosen);
+  return (
+    <Group align="flex-end" gap={8}>
+      <NativeSelect
+        label="start from a set"
+        value={chosen}
+        data={[
+          { value: '', label: 'choose a set' },
+          ...all.map((set) => ({ value: set.key, label: set.name })),
+        ]}
+        onChange={(event) => {
+          const key = event.currentTarget.value;
+          setChosen(key);
+          const set = all.find((one) => one.key === key);
+          if (set) onTake(set.rules);
+        }}
+      />
+      {mine && (
+        <ActionIcon
+          size={36}
+          variant="default"
+          aria-label={`Forget the set ${mine.name}`}
+          onClick={() => {
+            setChosen('');
+            void drop(mine.id);
+          }}
+        >
+          <IconTrash size={18} />
+        </ActionIcon>
+      )}
+      <TextInput
+        label="keep these for the crew as"
+        placeholder="name of the set"
+        value={name}
+        error={fault}
+        onChange={(event) => {
+          setName(event.currentTarget.value);
+          setFault(undefined);
+        }}
+      />
+      <Button variant="default" onClick={() => void keepOwn()}>
+        Keep
+      </Button>
+    </Group>
+  );
+}

@@ -1,0 +1,27 @@
+import { useEffect, useState } from 'react';
+import type { HouseRulesInput, JobFile, RulesComparison } from '@long-miter/core';
+import type { RulesRequest } from '../../workers/rules-messages.ts';
+
+/** Pause in changing rules after which the rooms are looked at. */
+const PAUSE = 150;
+
+/** What other rules would do to a job's pieces, worked out in a worker; undefined without other rules. */
+export function useComparison(job: JobFile, rules: HouseRulesInput | undefined): RulesComparison | undefined {
+  const [found, setFound] = useState<{ readonly key: string; readonly comparison: RulesComparison }>();
+  const key = rules ? JSON.stringify(rules) : '';
+  useEffect(() => {
+    if (key === '') return;
+    let worker: Worker | undefined;
+    const timer = setTimeout(() => {
+      worker = new Worker(new URL('../../workers/rules.worker.ts', import.meta.url), { type: 'module' });
+      worker.onmessage = ({ data }: MessageEvent<RulesComparison>) => setFound({ key, comparison: data });
+      const request: RulesRequest = { job, rules: JSON.parse(key) as HouseRulesInput };
+      worker.postMessage(request);
+    }, PAUSE);
+    return () => {
+      clearTimeout(timer);
+      worker?.terminate();
+    };
+  }, [job, key]);
+  return found?.key === key ? found.comparison : undefined;
+}
