@@ -254,3 +254,78 @@ describe('practice', () => {
     });
   });
 });
+
+describe('what a sheet sends to a job', () => {
+  const sends = (key: string, texts: Record<string, string>, unit: 'in' | 'mm' = 'in') =>
+    answerOf(key, texts, unit).sends!;
+  it('a reading goes as it was read, on the scale it was read on', () => {
+    expect(sends('corner', { scale: 'faces', value: '128 3/4', side: 'outside' })[0]).toMatchObject({
+      to: 'corner',
+      reading: { as: 'protractor', degrees: 128.75, side: 'outside' },
+      typed: '128.75',
+    });
+    expect(sends('corner', { scale: 'deflection', value: '45', side: 'inside' })[0]).toMatchObject({
+      reading: { as: 'deflection', degrees: 45, side: 'inside' },
+    });
+    expect(sends('corner', { scale: 'saw', value: '22.5', side: 'inside' })[0]).toMatchObject({
+      reading: { as: 'miter', degrees: 22.5 },
+    });
+    // Half of the corner has no form of its own in a job: the whole angle between the faces is kept.
+    expect(sends('corner', { scale: 'half', value: '30', side: 'inside' })[0]).toMatchObject({
+      reading: { as: 'protractor', degrees: 60 },
+      typed: '60',
+    });
+  });
+  it('tape readings go as legs; over the extended line as what they come to', () => {
+    expect(sends('tape-angle', { p: '12', q: '16', d: '20' })[0]).toMatchObject({
+      reading: { as: 'legs', left: 12, right: 16, across: 20, side: 'inside' },
+    });
+    const [extended] = sends('tape-angle', {
+      method: 'extension',
+      side: 'outside',
+      p: '12',
+      q: '16',
+      d: '20',
+    });
+    // 12, 16, 20 is a right angle: the walls turn by 90 outside.
+    expect(extended).toMatchObject({
+      reading: { as: 'deflection', degrees: expect.closeTo(90), side: 'outside' },
+    });
+  });
+  it('forms, leans, openings, splices and joints go with their figures', () => {
+    expect(sends('round', { R: '1 1/4' })[0]).toMatchObject({ form: { kind: 'bullnose', radius: 1.25 } });
+    expect(sends('cove', { R: '20' }, 'mm')[0]).toMatchObject({ form: { kind: 'rounded', radius: 20 } });
+    expect(sends('lean', { tilt: '-1.5' })[0]).toMatchObject({ to: 'corner-lean', lean: -1.5 });
+    expect(sends('casing', { W: '30 1/2', HL: '80', HR: '80 1/4' })[0]).toMatchObject({
+      change: { width: 30.5, headLeft: 80, headRight: 80.25 },
+    });
+    expect(sends('scarf', { joint: '128' })[0]).toMatchObject({ to: 'splice', at: 128 });
+    expect(sends('cope', {}).map((one) => one.to === 'joint' && one.pin)).toEqual([
+      'through-right',
+      'through-left',
+    ]);
+    expect(sends('fit', { joint: 'miter' })[0]).toMatchObject({ to: 'joint', pin: 'miter' });
+  });
+});
+
+describe('lists of lengths', () => {
+  const read = (lengths: string) => workSheet(sheetOf('sticks'), { lengths }, 'in');
+  it('take several of one length, and say what is wrong', () => {
+    expect(
+      figure(
+        answerOf('sticks', { lengths: '2 x 100; 3×44', stick: '144', kerf: '0' }),
+        'fewest sticks that do',
+      ),
+    ).toBe('3');
+    for (const [text, reason] of [
+      ['', 'write lengths with commas'],
+      ['13 x 20', 'takes 1 to 12 pieces here'],
+      ['96, tall', 'is not a length'],
+      ['150', 'is longer than a stick'],
+    ] as const) {
+      const answer = read(text);
+      expect(answer.ok ? '' : answer.issues[0].text).toContain(reason);
+      expect(answer.ok ? '' : answer.issues[0].at).toBe('lengths');
+    }
+  });
+});
