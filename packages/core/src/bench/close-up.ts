@@ -33,7 +33,7 @@ export function jointCloseUp(
   if (!leftWall?.corner || left.to === undefined || right.from === undefined) return undefined;
   const A = wallAngle(leftWall.corner.reading);
   const frame = cornerFrame(A);
-  const reach = 5 * t;
+  const reach = 3.4 * t;
   const boards = [
     {
       arm: frame.left,
@@ -51,7 +51,7 @@ export function jointCloseUp(
       ...boards
         .sort((a, b) => Number(a.own) - Number(b.own))
         .map(({ arm, out, end, own }) => board(arm, out, end, reach, own ? 'wood' : 'wood-other')),
-      ...angleMark(A, reach * 0.78, `${Number(A.toFixed(2))}°`),
+      ...angleMark(A, reach * 0.86, `${Number(A.toFixed(2))}°`),
     ],
   };
 }

@@ -23,7 +23,8 @@ const STYLE: Readonly<Record<Role, React.SVGProps<SVGPolygonElement>>> = {
 const pointsOf = (shape: Shape): readonly Point[] =>
   shape.kind === 'label' ? [shape.at] : shape.kind === 'size' ? [shape.from, shape.to] : shape.points;
 
-const MARGIN = 30;
+/** Space around a drawing for its sizes; a small picture has none to give away. */
+const marginOf = (height: number): number => (height < 200 ? 12 : 30);
 
 /** Fits a drawing into a frame: a function from its points to the screen's. */
 function fitInto(drawing: Drawing, width: number, height: number): (p: Point) => Point {
@@ -31,9 +32,10 @@ function fitInto(drawing: Drawing, width: number, height: number): (p: Point) =>
   const xs = all.map((p) => p.x);
   const ys = all.map((p) => p.y);
   const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const margin = marginOf(height);
   const scale = Math.min(
-    (width - 2 * MARGIN) / Math.max(x1 - x0, 1e-9),
-    (height - 2 * MARGIN) / Math.max(y1 - y0, 1e-9),
+    (width - 2 * margin) / Math.max(x1 - x0, 1e-9),
+    (height - 2 * margin) / Math.max(y1 - y0, 1e-9),
   );
   const left = (width - (x1 - x0) * scale) / 2;
   const top = (height - (y1 - y0) * scale) / 2;
