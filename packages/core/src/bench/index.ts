@@ -1,23 +1,27 @@
+import { casings } from './casings.ts';
 import { corners } from './corners.ts';
 import { crowns } from './crown.ts';
 import { fits } from './fit.ts';
+import { frames } from './frames.ts';
 import { lengths } from './lengths.ts';
-import { openings } from './openings.ts';
 import { rounds } from './round.ts';
 import { saws } from './saw.ts';
 import type { Sheet } from './sheet.ts';
 import { slopes } from './slopes.ts';
 import { tapes } from './tape.ts';
+import { untrueWalls } from './untrue-walls.ts';
 
 /** Every calculator of the Bench, in the order its groups are shown. */
 export const benchSheets: readonly Sheet[] = [
   ...corners,
+  ...untrueWalls,
   ...fits,
   ...saws,
   ...lengths,
   ...rounds,
   ...crowns,
-  ...openings,
+  ...casings,
+  ...frames,
   ...slopes,
   ...tapes,
 ];

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../base/index.ts';
-import { convertLength, type Unit } from './unit.ts';
+import type { Unit } from './unit.ts';
 
 /** One reading of a measuring device, as it comes in. */
 export interface DeviceReading {
@@ -53,7 +53,3 @@ export function textOfReading({ what, value, unit }: DeviceReading, jobUnit: Uni
   if (what === 'angle' || unit === jobUnit) return String(value);
   return `${value} ${unit}`;
 }
-
-/** A length reading in a job's unit. */
-export const lengthOfReading = ({ value, unit }: DeviceReading, jobUnit: Unit): number =>
-  unit === 'deg' ? value : convertLength(value, unit, jobUnit);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { adviceFor, compareRules, planQuickly, type Piece } from './index.ts';
+import { adviceFor, compareRules, planQuickly, splicePlaces, type Piece } from './index.ts';
 import { RULE_NOTES, RULE_SCHOOLS, houseRulesSchema, type JobFile } from '../job/index.ts';
 import {
   emptySurvey,
@@ -93,6 +93,39 @@ describe('trims of a room', () => {
         const ready = use === 'crown' ? { ...survey, ceilingHeight: unit === 'in' ? 96 : 2440 } : survey;
         expect(checkSurvey(ready, unit, settings).ok).toBe(true);
       }
+  });
+});
+
+describe('the splice of a piece', () => {
+  it('has its places with scores, and its pin once it is pinned; a piece without one has none', () => {
+    const { settings } = jobWith([]);
+    const long = room(settings);
+    const walls = long.walls.map((wall, i) =>
+      i === 0
+        ? { ...wall, length: 300, studs: { first: 8, spacing: 16 } }
+        : i === 2
+          ? { ...wall, length: 300 }
+          : wall,
+    );
+    const plan = (survey: Survey) => {
+      const den = roomOf({ id: 'r', name: 'Den', survey })!;
+      const quick = planQuickly({
+        ...jobFileOf({ name: 'J', unit: 'in', settings, rooms: [] }),
+        rooms: [den],
+      });
+      const spliced = quick.pieces.find((one) => one.wall === 'w1' && one.right.joint === 'scarf')!;
+      return { den, quick, found: splicePlaces(spliced, den, quick)! };
+    };
+    const free = plan({ ...long, walls });
+    expect(free.found.pinned).toBeUndefined();
+    // Studs at 8 + 16 k; none within 24 of an end.
+    expect(
+      free.found.places.every(({ centre }) => (centre - 8) % 16 === 0 && centre >= 24 && centre <= 276),
+    ).toBe(true);
+    const whole = free.quick.pieces.find((one) => one.wall === 'w2')!;
+    expect(splicePlaces(whole, free.den, free.quick)).toBeUndefined();
+    const pinned = plan(moveSplice({ ...long, walls }, 'base', 'w1', undefined, 152));
+    expect(pinned.found.pinned!.centre).toBe(152);
   });
 });
 

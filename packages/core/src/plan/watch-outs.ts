@@ -2,8 +2,7 @@ import type { Room } from '../job/index.ts';
 import { formatWithUnit } from '../measure/index.ts';
 import type { JobLayout } from '../pieces/index.ts';
 import { canCut } from '../saw/index.ts';
-import type { Closure } from '../survey/index.ts';
-import { angleAt, isAssumed } from '../survey/index.ts';
+import { angleAt, closesWell, isAssumed, type Closure } from '../survey/index.ts';
 import { cosDeg, cotDeg } from '../base/index.ts';
 import type { Piece, WatchOut } from './plan-file.ts';
 
@@ -246,7 +245,7 @@ export function watchOutsOf(
   return [
     ...closures.flatMap((closure): WatchOut[] => {
       const room = layout.job.rooms.find((one) => one.id === closure.room)!;
-      if (closure.gap <= closure.perimeter / 400 && Math.abs(closure.angleGap) < 1) return [];
+      if (closesWell(closure)) return [];
       return [
         {
           code: 'closure',

@@ -22,6 +22,14 @@ export interface Closure {
 
 /** Gaps below this share of the perimeter are ordinary tape and corner error and accuse nobody. */
 const ORDINARY_GAP = 1 / 400;
+/** Whether a room's readings miss by no more than ordinary tape and corner error. */
+export const closesWell = ({
+  gap,
+  perimeter,
+  angleGap,
+}: Pick<Closure, 'gap' | 'perimeter' | 'angleGap'>): boolean =>
+  gap <= ORDINARY_GAP * perimeter && Math.abs(angleGap) < 1;
+
 /** A blunder must explain the gap down to this share of itself to be named. */
 const EXPLAINED = 0.1;
 
@@ -65,7 +73,7 @@ export function closeRoom(room: Room): Closure | undefined {
   const { angleMisclosure: angleGap, closeDist: gap } = roomClosure(lengths, angles);
   const perimeter = lengths.reduce((total, length) => total + length, 0);
   const base = { room: room.id, angleGap, gap, perimeter };
-  if (gap <= ORDINARY_GAP * perimeter && Math.abs(angleGap) < 1) return base;
+  if (closesWell(base)) return base;
   // A wrong angle moves everything after it, so lengths are accused only once the angles add up.
   const suspect =
     Math.abs(angleGap) < 1

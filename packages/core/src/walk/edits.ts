@@ -103,6 +103,24 @@ export const pinJoint = (
     };
   });
 
+/**
+ * Jamb and clear width of an opening whose casing is fixed already.
+ * @param at    from the wall's left corner to the outer edge of the left casing
+ * @param width over both casings
+ * @returns undefined where the casings alone fill the width
+ * Source: joinery rules, section 2: positions of fixed casing are measured to its outer edges.
+ * @example insideCasing(40, 36.875, 2.25, 3 / 16) // at 42.4375, width 32
+ */
+export function insideCasing(
+  at: number,
+  width: number,
+  casing: number,
+  reveal: number,
+): { at: number; width: number } | undefined {
+  const edge = casing + reveal;
+  return width > 2 * edge ? { at: at + edge, width: width - 2 * edge } : undefined;
+}
+
 /** The id that addOpening will give. */
 export const newOpeningId = (survey: Survey, kind: Opening['kind'], tag = ''): string =>
   freeId(

@@ -59,7 +59,7 @@ const OPENINGS: Readonly<Record<string, Opening['kind']>> = {
 const POINTS = { e: 'socket', v: 'switch', f: 'pipe', g: 'register' } as const;
 
 /** Sizes taken where only the place of an opening is given. */
-const USUAL: Readonly<Record<Unit, { width: number; head: number; sill: number }>> = {
+export const USUAL_OPENING: Readonly<Record<Unit, { width: number; head: number; sill: number }>> = {
   in: { width: 32, head: 80.5, sill: 30 },
   mm: { width: 762, head: 1981, sill: 800 },
 };
@@ -106,8 +106,12 @@ function openingOf(letter: string, text: string, unit: Unit): Result<WalkEntry> 
   const names = `from left, width, head${window ? ', sill' : ''}`;
   const read = lengthsOf(text, unit, window ? 4 : 3, names);
   if (!read.ok) return read;
-  const [at = 0, width = USUAL[unit].width, headHeight = USUAL[unit].head, sillHeight = USUAL[unit].sill] =
-    read.value.values;
+  const [
+    at = 0,
+    width = USUAL_OPENING[unit].width,
+    headHeight = USUAL_OPENING[unit].head,
+    sillHeight = USUAL_OPENING[unit].sill,
+  ] = read.value.values;
   if (!(width > 0 && headHeight > 0))
     return fail({ at: '', text: `width and head must be greater than 0 (${names})` });
   const keys = ['at', 'width', 'headHeight', 'sillHeight'];

@@ -10,6 +10,7 @@ import {
   addWall,
   copyTrims,
   insertJog,
+  insideCasing,
   keepReading,
   mergeSheets,
   mirrorSurvey,
@@ -299,5 +300,15 @@ describe('lines of measuring devices', () => {
     const read = parseDeviceLine('laser-1 17 LEN 3617.4 mm');
     expect(read.ok && textOfReading(read.value, 'in')).toBe('3617.4 mm');
     expect(read.ok && textOfReading(read.value, 'mm')).toBe('3617.4');
+  });
+});
+
+describe('fixed casing', () => {
+  it('gives jamb and clear width, in either system, and nothing where the casings fill the width', () => {
+    // 36 7/8 over two casings of 2 1/4 with reveals of 3/16: 36.875 − 2 · 2.4375 = 32
+    expect(insideCasing(40, 36.875, 2.25, 3 / 16)).toEqual({ at: 42.4375, width: 32 });
+    // Lining 762, margin 6, architrave 69: 912 over both, from 610 to the lining at 685.
+    expect(insideCasing(610, 912, 69, 6)).toEqual({ at: 685, width: 762 });
+    expect(insideCasing(40, 4.875, 2.25, 3 / 16)).toBeUndefined();
   });
 });

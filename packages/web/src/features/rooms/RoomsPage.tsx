@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import {
   closeRoom,
+  closesWell,
   emptySurvey,
   formatWithUnit,
   roomOf,
@@ -45,7 +46,7 @@ function stateOf(room: RoomRecord, job: JobRecord): RoomState {
         ? 'not walked yet'
         : closure === undefined
           ? 'open chain'
-          : closure.suspect || closure.gap > closure.perimeter / 400
+          : !closesWell(closure)
             ? `misses by ${formatWithUnit(closure.gap, job.unit)}: a figure is wrong`
             : `within ${formatWithUnit(Math.max(closure.gap, job.unit === 'in' ? 1 / 16 : 1), job.unit)}`,
   };

@@ -4,7 +4,10 @@ import { memo, useState } from 'react';
 import {
   addOpening,
   changeOpening,
+  formatLength,
+  insideCasing,
   newOpeningId,
+  USUAL_OPENING,
   removeOpening,
   setEntry,
   parseLength,
@@ -155,8 +158,11 @@ const NewOpening = memo(function NewOpening({
   casing,
   reveal,
 }: Pick<Props, 'unit' | 'index' | 'editSheet' | 'reveal'> & { casing: Profile | undefined }) {
-  const usual =
-    unit === 'in' ? { width: '32', head: '80 1/2', sill: '30' } : { width: '762', head: '1981', sill: '800' };
+  const usual = {
+    width: formatLength(USUAL_OPENING[unit].width, unit),
+    head: formatLength(USUAL_OPENING[unit].head, unit),
+    sill: formatLength(USUAL_OPENING[unit].sill, unit),
+  };
   const [kind, setKind] = useState<Opening['kind']>('door');
   // Casing that is fixed already is measured to its outer edges; jamb and clear width follow from it.
   const [fixed, setFixed] = useState(false);
@@ -173,12 +179,18 @@ const NewOpening = memo(function NewOpening({
     if (!width.ok) found.width = width.issues[0].text;
     if (!head.ok) found.head = head.issues[0].text;
     if (sill && !sill.ok) found.sill = sill.issues[0].text;
-    const edge = fixed && casing ? casing.width + reveal : 0;
-    if (width.ok && width.value.value <= 2 * edge) {
+    const overCasing = fixed && casing !== undefined;
+    const clear =
+      at.ok && width.ok
+        ? overCasing
+          ? insideCasing(at.value.value, width.value.value, casing.width, reveal)
+          : { at: at.value.value, width: width.value.value }
+        : undefined;
+    if (at.ok && width.ok && !clear) {
       found.width = 'is narrower than the two casings: give the width over both of them';
       return setFaults(found);
     }
-    if (at.ok && width.ok && head.ok && (!sill || sill.ok)) {
+    if (at.ok && width.ok && clear && head.ok && (!sill || sill.ok)) {
       const issue = editSheet((sheet) => {
         const id = newOpeningId(sheet.survey, kind, TAB_TAG);
         const survey = addOpening(
@@ -186,8 +198,7 @@ const NewOpening = memo(function NewOpening({
           index,
           {
             kind,
-            at: at.value.value + edge,
-            width: width.value.value - 2 * edge,
+            ...clear,
             headHeight: head.value.value,
             ...(sill?.ok ? { sillHeight: sill.value.value } : {}),
             casing: kind === 'drywall' ? null : (casing?.id ?? null),
@@ -196,7 +207,7 @@ const NewOpening = memo(function NewOpening({
         );
         const given = { at: texts.at, width: texts.width };
         // What was read stays as it was read: as the figure's text, or, over fixed casing, as its reading.
-        return edge === 0
+        return !overCasing
           ? {
               ...sheet,
               survey,

@@ -1,7 +1,14 @@
 import { Button, Group, NativeSelect, Switch, TextInput, Title, Text } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import { useCallback, useEffect, useState } from 'react';
-import { cornerAt, lengthAt, setClosed, type JobRecord, type Room } from '@long-miter/core';
+import {
+  completeHouseRules,
+  cornerAt,
+  lengthAt,
+  setClosed,
+  type JobRecord,
+  type Room,
+} from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { wallPicked } from '../../app/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
@@ -24,7 +31,7 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
   const [fitted, setFitted] = useState(false);
   const { unit } = job;
   const moveOpening = useMoveOpening(edit, unit);
-  const reveal = job.settings.houseRules.reveal ?? (unit === 'in' ? 3 / 16 : 5);
+  const { reveal } = completeHouseRules(job.settings.houseRules, unit);
   const dispatch = useAppDispatch();
   const selected = useAppSelector((state) => state.ui.wall);
   const select = useCallback((index: number) => void dispatch(wallPicked(index)), [dispatch]);
