@@ -122,3 +122,42 @@ test('watch-outs say where, why and what to do, and lead there; a joint is shown
   await rows(page).first().click();
   await expect(page.getByRole('img', { name: 'right corner from above' })).toBeVisible();
 });
+
+test('a room has rules of its own, taken back with one click; furniture is put where a splice may hide', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await squareRoom(page, 'Own rules', ['250', '96', '250', '96']);
+  await expect(rows(page).filter({ hasText: 'coped' })).not.toHaveCount(0);
+  const openRules = async () => {
+    await page.getByRole('button', { name: 'House rules', exact: true }).click();
+    return page.getByRole('dialog');
+  };
+  let rules = await openRules();
+  await rules.getByText(/^only /).click();
+  await rules.getByLabel('inside corners').selectOption('miter');
+  await expect(rules.getByText(/pieces change\./)).toBeVisible();
+  await rules.getByRole('button', { name: 'Apply these rules' }).click();
+  await expect(rows(page).filter({ hasText: 'coped' })).toHaveCount(0);
+  await saved(page);
+  await page.reload();
+  await expect(rows(page).filter({ hasText: 'mitered' })).not.toHaveCount(0);
+  rules = await openRules();
+  await rules.getByRole('button', { name: 'Back to the job’s' }).click();
+  await rules.getByRole('button', { name: 'Apply these rules' }).click();
+  await expect(rows(page).filter({ hasText: 'coped' })).not.toHaveCount(0);
+
+  await page.getByRole('link', { name: 'Walk' }).click();
+  await page.locator('[data-wall="1"]').first().click();
+  await page.getByRole('tab', { name: /On the wall/ }).click();
+  await page.getByRole('button', { name: 'Add furniture' }).click();
+  const item = page.getByRole('group', { name: 'Furniture 1' });
+  await item.getByRole('textbox', { name: 'furniture' }).fill('bookcase');
+  await item.getByLabel('from left').fill('100');
+  await item.getByLabel('from left').press('Enter');
+  await saved(page);
+  await page.getByRole('link', { name: 'Joints' }).click();
+  await rows(page).first().click();
+  await expect(page.getByRole('region', { name: 'Piece 1-01' })).toContainText('behind the bookcase');
+  expect(faults).toEqual([]);
+});

@@ -99,13 +99,14 @@ export function checkWall(wall: Wall, unit: Unit, at: string): Issue[] {
       text: `gives more than ${MOST_STUDS} studs in this wall: check the figure and its unit`,
     });
   if (wall.corner) issues.push(...checkReading(wall.corner, `${at}/corner`));
-  (wall.points ?? []).forEach((point, index) => {
-    if (point.at > wall.length + SAME_LENGTH)
-      issues.push({
-        at: `${at}${pointer('points', index, 'at')}`,
-        text: `is past the end of its wall at ${wall.length}`,
-      });
-  });
+  for (const key of ['points', 'furniture'] as const)
+    (wall[key] ?? []).forEach((one, index) => {
+      if (one.at > wall.length + SAME_LENGTH)
+        issues.push({
+          at: `${at}${pointer(key, index, 'at')}`,
+          text: `is past the end of its wall at ${wall.length}`,
+        });
+    });
   return [...issues, ...checkOpenings(wall, at), ...checkInterruptions(wall, at)];
 }
 

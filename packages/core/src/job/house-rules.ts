@@ -1,5 +1,14 @@
 import type { Unit } from '../measure/index.ts';
-import type { HouseRulesInput, InsideJoint, Profile, Saw } from './schema.ts';
+import {
+  roomRulesSchema,
+  type HouseRulesInput,
+  type InsideJoint,
+  type JobFile,
+  type Profile,
+  type Room,
+  type RoomRulesInput,
+  type Saw,
+} from './schema.ts';
 
 /** House rules with every default filled in: what the planner works from. Lengths are in the job's unit. */
 export interface HouseRules {
@@ -17,6 +26,9 @@ export interface HouseRules {
   readonly transitionPieces: number;
   readonly horn: number;
   readonly springFit: readonly { readonly from: number; readonly add: number }[];
+  readonly shoeReturn: 'mitered' | 'snipped';
+  readonly railReturn: 'single' | 'half-turns';
+  readonly numbering: 'entry' | 'installation';
   readonly crownCut: 'nested' | 'flat';
   readonly endTrim: number;
   readonly minPiece: number;
@@ -43,6 +55,9 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
     transitionPieces: given.transitionPieces ?? 1,
     horn: given.horn ?? size(3 / 4, 20),
     springFit: given.springFit ?? [],
+    shoeReturn: given.shoeReturn ?? 'mitered',
+    railReturn: given.railReturn ?? 'single',
+    numbering: given.numbering ?? 'entry',
     crownCut: given.crownCut ?? 'nested',
     endTrim: given.endTrim ?? size(1 / 16, 2),
     minPiece: given.minPiece ?? size(8, 200),
@@ -50,6 +65,16 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
     viewFromEntry: given.viewFromEntry ?? true,
   };
 }
+
+/** The rules of a room: its own over the job's over the defaults. */
+export const rulesOfRoom = (
+  job: Pick<JobFile, 'houseRules' | 'unit'>,
+  room: Pick<Room, 'houseRules'>,
+): HouseRules => completeHouseRules({ ...job.houseRules, ...room.houseRules }, job.unit);
+
+/** Of a set of rules, what a room may decide for itself. */
+export const ofRoom = (rules: HouseRulesInput): RoomRulesInput =>
+  Object.fromEntries(Object.entries(rules).filter(([key]) => key in roomRulesSchema.shape));
 
 /**
  * The inside joint for a profile by house rule: one rule for all, a rule by use, else the trade's default

@@ -59,6 +59,18 @@ export const RULE_NOTES: readonly RuleNote[] = [
     why: 'A raw end beside a thinner casing catches the eye and the dust.',
   },
   {
+    key: 'shoeReturn',
+    name: 'ends of shoe',
+    what: 'A small mitered return, or square with the nose snipped off.',
+    why: 'A return shows no end grain; a snip takes one stroke and nobody looks there.',
+  },
+  {
+    key: 'railReturn',
+    name: 'ends of rails',
+    what: 'Turn a rail back in one miter of 45, or in two half turns of 22½.',
+    why: 'One miter is quicker; two half turns die softly into the backer and leave no corner to catch a sleeve.',
+  },
+  {
     key: 'bullnose',
     name: 'bullnose corners',
     what: 'Two pieces mitered over the round, or small pieces that turn with it.',
@@ -75,6 +87,12 @@ export const RULE_NOTES: readonly RuleNote[] = [
     name: 'reveal',
     what: 'Step between jamb and casing.',
     why: 'It hides a jamb that is not straight and keeps hinges free.',
+  },
+  {
+    key: 'numbering',
+    name: 'numbers on the pieces',
+    what: 'Number from the left of the entry, as one reads the walls, or by order of installation.',
+    why: 'Reading order finds the wall at once; order of installation stacks the pieces as they are taken up.',
   },
   {
     key: 'crownCut',

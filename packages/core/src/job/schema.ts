@@ -161,6 +161,10 @@ export const wallSchema = z.strictObject({
     )
     .max(200)
     .optional(),
+  furniture: z
+    .array(z.strictObject({ at: notNegative, width: positive, name: z.string().max(200).optional() }))
+    .max(50, 'must have at most 50 pieces of furniture')
+    .optional(),
   studs: z
     .union([
       z.strictObject({ first: notNegative, spacing: positive }),
@@ -187,18 +191,6 @@ export const trimSchema = z.strictObject({
     .array(z.strictObject({ wall: id, at: notNegative }))
     .max(1000)
     .optional(),
-});
-
-export const roomSchema = z.strictObject({
-  id,
-  name,
-  closed: z.boolean(),
-  ceilingHeight: positive.optional(),
-  wet: z.boolean().optional(),
-  floatingFloorGap: notNegative.optional(),
-  entry: z.strictObject({ wall: id, at: notNegative }).optional(),
-  walls: z.array(wallSchema).min(1, 'must have at least one wall').max(500, 'must have at most 500 walls'),
-  trims: z.array(trimSchema).max(50, 'must have at most 50 trims'),
 });
 
 const joint = z.enum(['cope', 'miter', 'butt'], 'must be "cope", "miter" or "butt"');
@@ -231,11 +223,40 @@ export const houseRulesSchema = z.strictObject({
     .array(z.strictObject({ from: notNegative, add: notNegative }))
     .max(20)
     .optional(),
+  shoeReturn: z.enum(['mitered', 'snipped']).optional(),
+  railReturn: z.enum(['single', 'half-turns']).optional(),
+  numbering: z.enum(['entry', 'installation']).optional(),
   crownCut: z.enum(['nested', 'flat']).optional(),
   endTrim: notNegative.optional(),
   minPiece: notNegative.optional(),
   minReusable: notNegative.optional(),
   viewFromEntry: z.boolean().optional(),
+});
+
+/**
+ * What a room may decide for itself: everything about joints. What belongs to the shop (money, the saw, the rack, how
+ * pieces are numbered) is one for the whole job.
+ */
+export const roomRulesSchema = houseRulesSchema.omit({
+  splicePrice: true,
+  endTrim: true,
+  minPiece: true,
+  minReusable: true,
+  numbering: true,
+  crownCut: true,
+});
+
+export const roomSchema = z.strictObject({
+  id,
+  name,
+  closed: z.boolean(),
+  ceilingHeight: positive.optional(),
+  wet: z.boolean().optional(),
+  floatingFloorGap: notNegative.optional(),
+  entry: z.strictObject({ wall: id, at: notNegative }).optional(),
+  houseRules: roomRulesSchema.optional(),
+  walls: z.array(wallSchema).min(1, 'must have at least one wall').max(500, 'must have at most 500 walls'),
+  trims: z.array(trimSchema).max(50, 'must have at most 50 trims'),
 });
 
 export const jobFileSchema = z.strictObject({
@@ -264,5 +285,6 @@ export type Wall = z.infer<typeof wallSchema>;
 export type Trim = z.infer<typeof trimSchema>;
 export type Room = z.infer<typeof roomSchema>;
 export type HouseRulesInput = z.infer<typeof houseRulesSchema>;
+export type RoomRulesInput = z.infer<typeof roomRulesSchema>;
 export type JobFile = z.infer<typeof jobFileSchema>;
 export type InsideJoint = z.infer<typeof joint>;

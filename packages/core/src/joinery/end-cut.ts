@@ -19,6 +19,8 @@ export interface EndCut {
   readonly reason: string;
   /** The end stands in an inside corner, where a piece can be sprung in. */
   readonly insideCorner: boolean;
+  /** How much of the nose is snipped off at 45° after a square cut. */
+  readonly snip?: number;
 }
 
 const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
@@ -165,18 +167,32 @@ export function openEnd(frame: TrimFrame, stop: Stop, chainEnd: boolean): EndCut
   const proud = stop.casingThickness === undefined ? undefined : stands - stop.casingThickness;
   if (proud !== undefined && proud <= frame.rules.returnTolerance + 1e-9)
     return square('square', 'dies square into the casing');
-  const angle = -frame.rules.returnAngle;
+  const to = frame.standoff > 0 ? 'what it lies on' : 'the wall';
+  const why =
+    proud === undefined
+      ? `to ${to}: no casing here`
+      : `to ${to}: stands ${Number(proud.toFixed(3))} prouder than the casing`;
+  const { use, thickness } = frame.profile;
+  if (use === 'shoe' && frame.rules.shoeReturn === 'snipped')
+    return {
+      ...square('square', `square, its nose snipped instead of a return ${why}`),
+      snip: thickness * SNIPPED,
+    };
+  const halfTurns = RAILS.has(use) && frame.rules.railReturn === 'half-turns';
   return {
     joint: 'return',
-    angle,
+    // Two half turns: the near line stops where it does for one, as their planes all meet the back in one line.
+    angle: halfTurns ? -frame.rules.returnAngle / 2 : -frame.rules.returnAngle,
     setback: frame.depth * tanDeg(frame.rules.returnAngle),
-    reason:
-      proud === undefined
-        ? 'returned to the wall: no casing here'
-        : `returned: stands ${Number(proud.toFixed(3))} prouder than the casing`,
+    reason: `${halfTurns ? 'returned in two half turns' : 'returned'} ${why}`,
     insideCorner: false,
   };
 }
+
+const RAILS: ReadonlySet<string> = new Set(['chair-rail', 'picture-rail']);
+
+/** A snip takes about 1/8 off the nose of a 1/2 in shoe. */
+const SNIPPED = 1 / 4;
 
 /** Kerf measured along the stick for a cut at this angle. */
 export const kerfAlong = (kerf: number, angle: number): number => kerf / cosDeg(angle);

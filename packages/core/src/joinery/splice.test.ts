@@ -68,14 +68,14 @@ describe('places for splices', () => {
 describe('the score of a place, with its notes', () => {
   const at = (job: JobFile, centre: number) =>
     stretchesOf(job)[0]!.places.find((place) => Math.abs(place.centre - centre) < 1e-6)!;
-  test('100 is a joint nobody will find', () => {
+  test('80 has nothing for or against it', () => {
     // Seen from a side wall, wall 3 does not face the viewer.
     const side = jobWith({ studs }, {}, { wall: 'w2', at: 20 });
-    expect(at(side, 200)).toMatchObject({ score: 100, notes: [] });
+    expect(at(side, 200)).toMatchObject({ score: 80, notes: [] });
   });
   test('the wall that faces the entry, a window above it, the pipes', () => {
     expect(at(jobWith({ studs }), 200)).toMatchObject({
-      score: 80,
+      score: 60,
       notes: ['−20 in the wall that faces the entry'],
     });
     const window = { id: 'n', kind: 'window' as const, at: 190, width: 30, headHeight: 80, sillHeight: 40 };

@@ -20,7 +20,7 @@ export interface SplicePlace {
   readonly onStud: boolean;
   /** How far along the wall it is from the viewer at the entry; 0 without one. */
   readonly fromViewer: number;
-  /** 100 is a joint nobody will find; shown with its notes, so that the lead can judge. */
+  /** 80 with nothing for or against it, 100 a joint nobody will find; shown with its notes, so that the lead can judge. */
   readonly score: number;
   readonly notes: readonly string[];
 }
@@ -71,6 +71,9 @@ interface Viewed {
   readonly facing: number;
 }
 
+/** Leaves room above for what hides a splice. */
+const NOTHING_AGAINST = 80;
+
 function scorePlace(
   frame: TrimFrame,
   path: RoomPath,
@@ -81,7 +84,7 @@ function scorePlace(
 ): { score: number; notes: string[] } {
   const wall = frame.room.walls[joined.segment.wallIndex]!;
   const notes: string[] = [];
-  let score = 100;
+  let score = NOTHING_AGAINST;
   const note = (points: number, text: string): void => {
     score += points;
     notes.push(`${points > 0 ? '+' : '−'}${Math.abs(points)} ${text}`);
@@ -95,6 +98,8 @@ function scorePlace(
   const pipes = (wall.points ?? []).filter((point) => point.kind === 'pipe');
   if (pipes.some((pipe) => Math.abs(pipe.at - centre) <= frame.rules.spliceFromCorner / 8))
     note(10, 'behind the pipes');
+  const hidden = (wall.furniture ?? []).find((one) => centre > one.at && centre < one.at + one.width);
+  if (hidden) note(15, `behind the ${hidden.name ?? 'furniture'}`);
   const room = Math.min(centre - joined.segment.from, joined.segment.to - centre);
   if (room < frame.rules.spliceFromCorner) note(-25, 'nearer to a corner or opening than the house rule');
   return { score: Math.max(0, Math.min(100, score)), notes };
@@ -114,7 +119,7 @@ function facesWindow(frame: TrimFrame, path: RoomPath, wallIndex: number, centre
 
 /** Turns the centre of a lap into a place: which piece lies over decides on which side of it the near lines meet. */
 function placeAt(
-  context: SpliceContext,
+  context: Pick<SpliceContext, 'run' | 'path'>,
   joined: JoinedSegment,
   centre: number,
   onStud: boolean,
@@ -222,6 +227,25 @@ function planStretch(
   return { ...none, relaxed: 'impossible' };
 }
 
+/** A splice anywhere along a segment, with its score: what a lead sees while dragging one. */
+export function spliceAt(
+  context: Pick<SpliceContext, 'run' | 'path'>,
+  joined: JoinedSegment,
+  centre: number,
+): SplicePlace {
+  const { frame } = context.run;
+  const { wallIndex } = joined.segment;
+  const viewed: Viewed = {
+    viewer: viewerAlong(frame, context.path, wallIndex),
+    facing: facingOfWalls(frame, context.path)[wallIndex]!,
+  };
+  const studs = studPositions(frame.room.walls[wallIndex]!, joined.from, joined.to) ?? [];
+  return placeAt(context, joined, centre, isOnStud(studs, centre, frame), viewed);
+}
+
+const isOnStud = (studs: readonly number[], at: number, frame: TrimFrame): boolean =>
+  studs.some((stud) => Math.abs(stud - at) < frame.depth);
+
 /**
  * Divides every segment of a run at its pinned splices and finds, for each stretch between them, where it may be spliced.
  * A splice is wanted only where the stretch fits no stick, or, where the house rules allow it, to save stock.
@@ -240,15 +264,7 @@ export function planSplices(context: SpliceContext): Stretch[] {
       .filter(
         (pin) => pin.wall === frame.room.walls[wallIndex]!.id && pin.at > joined.from && pin.at < joined.to,
       )
-      .map((pin) =>
-        placeAt(
-          context,
-          joined,
-          pin.at,
-          studs.some((stud) => Math.abs(stud - pin.at) < frame.depth),
-          viewed,
-        ),
-      )
+      .map((pin) => placeAt(context, joined, pin.at, isOnStud(studs, pin.at, frame), viewed))
       .sort((a, b) => a.at - b.at);
     const ends = [...pins, undefined];
     return ends.map((pin, k): Stretch => {

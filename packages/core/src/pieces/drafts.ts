@@ -9,6 +9,7 @@ export interface DraftEnd {
   readonly angle: number;
   readonly mate?: string;
   readonly over?: boolean;
+  readonly snip?: number;
 }
 
 /** A piece with its ends and mates, before labels and order. Ids are final. */
@@ -78,6 +79,7 @@ function spliceEnd(scarf: number, leftOver: boolean, thisIsLeft: boolean, mate: 
 const cutEnd = (cut: EndCut, mate: string | undefined): DraftEnd => ({
   joint: cut.joint,
   angle: cut.angle,
+  ...(cut.snip === undefined ? {} : { snip: cut.snip }),
   ...(mate === undefined ? {} : { mate }),
 });
 
@@ -123,10 +125,10 @@ export function draftRun(
       const placeBefore = first ? undefined : splicePlace(spans[k - 1]!);
       const placeAfter = last ? undefined : splicePlace(span);
       const leftMate = first
-        ? cornerMate(run, ids, segment, 'left', `${id}.return-left`)
+        ? cornerMate(run, ids, segment, 'left', firstTurnId(id, 'left', joined.leftCut.angle))
         : ids[segment]![k - 1]!;
       const rightMate = last
-        ? cornerMate(run, ids, segment, 'right', `${id}.return-right`)
+        ? cornerMate(run, ids, segment, 'right', firstTurnId(id, 'right', joined.rightCut.angle))
         : ids[segment]![k + 1]!;
       const left = placeBefore
         ? spliceEnd(scarf, placeBefore.leftOver, false, leftMate!)
@@ -167,14 +169,9 @@ export function draftRun(
         layer,
         source: { kind: 'stretch', id: span.division.id, fromPoint: span.fromPoint, toPoint: span.toPoint },
       });
-      if (left.joint === 'return') drafts.push(returnDraft(drafts.at(-1)!, 'left'));
-      if (right.joint === 'return')
-        drafts.push(
-          returnDraft(
-            drafts.findLast((one) => one.id === id)!,
-            'right',
-          ),
-        );
+      const main = drafts.at(-1)!;
+      for (const side of ['left', 'right'] as const)
+        if (main[side].joint === 'return') drafts.push(...returnDrafts(main, side));
     });
   });
   return [...drafts, ...transitionDrafts(runLayout, roomIndex, ids, layer)];
@@ -224,27 +221,52 @@ function cornerMate(
 const transitionId = (run: RunLayout['run'], wallIndex: number, n: number): string =>
   `${run.frame.room.id}.${run.frame.trim.id}.${run.frame.room.walls[wallIndex]!.id}.turn-${n}`;
 
-/** The piece that turns the end of another back to the wall; a triangle, cut from the waste beside it. */
-function returnDraft(main: Draft, side: 'left' | 'right'): Draft {
-  const angle = main[side].angle;
-  const meets: DraftEnd = { joint: 'return', angle, mate: main.id };
-  const wall: DraftEnd = { joint: 'square', angle: 0 };
+const turnId = (id: string, side: 'left' | 'right', half: boolean): string =>
+  `${id}.${half ? 'turn' : 'return'}-${side}`;
+
+/** The id of what meets a returned end: the return itself, or the wedge between two half turns. */
+const firstTurnId = (id: string, side: 'left' | 'right', angle: number): string =>
+  turnId(id, side, isHalfTurn(angle));
+
+const isHalfTurn = (angle: number): boolean => angle > -45;
+
+/**
+ * The pieces that turn the end of another back to the wall: one triangle, or a wedge and a triangle where it turns in two
+ * halves. Their backs have no length, so they are cut from the waste beside their piece.
+ */
+function returnDrafts(main: Draft, side: 'left' | 'right'): Draft[] {
+  const { angle } = main[side];
+  const half = isHalfTurn(angle);
+  const wedge = turnId(main.id, side, true);
+  const last = turnId(main.id, side, false);
   const at = side === 'left' ? main.from! : main.to!;
-  return {
+  const common = {
     ...main,
-    id: `${main.id}.return-${side}`,
-    role: 'return',
+    role: 'return' as const,
     from: at,
     to: at,
     near: 0,
     allowance: 0,
-    left: side === 'left' ? wall : meets,
-    right: side === 'left' ? meets : wall,
-    reason: ['turns the end back to the wall; cut from the waste beside its piece'],
-    after: [main.id],
-    walk: [main.walk[0], at],
+    walk: [main.walk[0], at] as const,
     source: undefined,
   };
+  const ends = (outer: DraftEnd, inner: DraftEnd): Pick<Draft, 'left' | 'right'> =>
+    side === 'left' ? { left: outer, right: inner } : { left: inner, right: outer };
+  const turn: Draft = {
+    ...common,
+    id: wedge,
+    ...ends({ joint: 'return', angle, mate: last }, { joint: 'return', angle, mate: main.id }),
+    reason: ['turns the end half way back; cut from the waste beside its piece'],
+    after: [main.id],
+  };
+  const back: Draft = {
+    ...common,
+    id: last,
+    ...ends({ joint: 'square', angle: 0 }, { joint: 'return', angle, mate: half ? wedge : main.id }),
+    reason: ['turns the end back to the wall; cut from the waste beside its piece'],
+    after: [half ? wedge : main.id],
+  };
+  return half ? [turn, back] : [back];
 }
 
 function transitionDrafts(

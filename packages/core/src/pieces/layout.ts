@@ -11,6 +11,7 @@ import {
 } from '../joinery/index.ts';
 import {
   completeHouseRules,
+  rulesOfRoom,
   kerfOf,
   type HouseRules,
   type JobFile,
@@ -27,6 +28,8 @@ export interface RunLayout {
 
 export interface RoomLayout {
   readonly room: Room;
+  /** The room's own rules over the job's. */
+  readonly rules: HouseRules;
   readonly runs: readonly RunLayout[];
   readonly openings: readonly OpeningPart[];
 }
@@ -86,15 +89,20 @@ function layOutTrim(job: JobFile, rules: HouseRules, room: Room, trim: Trim): Ru
  */
 export function layOutJob(job: JobFile): JobLayout {
   const rules = completeHouseRules(job.houseRules, job.unit);
-  const rooms = job.rooms.map((room): RoomLayout => ({
-    room,
-    runs: inStandingOrder(room.trims)
-      .filter((trim) => trim.on === 'walls')
-      .map((trim) => layOutTrim(job, rules, room, trim)),
-    openings: room.trims
-      .filter((trim) => trim.on === 'openings')
-      .flatMap((trim) => openingParts(job, rules, room, trim)),
-  }));
+  const layOutRoom = (room: Room): RoomLayout => {
+    const own = rulesOfRoom(job, room);
+    return {
+      room,
+      rules: own,
+      runs: inStandingOrder(room.trims)
+        .filter((trim) => trim.on === 'walls')
+        .map((trim) => layOutTrim(job, own, room, trim)),
+      openings: room.trims
+        .filter((trim) => trim.on === 'openings')
+        .flatMap((trim) => openingParts(job, own, room, trim)),
+    };
+  };
+  const rooms = job.rooms.map(layOutRoom);
   return { job, rules, kerf: kerfOf(job.saw, job.unit), rooms };
 }
 
@@ -126,13 +134,16 @@ export function quickSplices(layout: JobLayout): SpliceChoices {
         if (stretch.needed && stretch.relaxed !== 'impossible')
           choices.set(
             stretchId(roomIndex, runIndex, index),
-            bestPlaces(stretch, frame.depth, layout.rules.scarfAngle, longest, layout.rules.minPiece),
+            bestPlaces(stretch, frame.depth, frame.rules.scarfAngle, longest, frame.rules.minPiece),
           );
       });
     }),
   );
   return choices;
 }
+
+/** Points for a unit of distance from the viewer: any wall's length weighs less than one point of score. */
+const FARTHER = 1e-6;
 
 function bestPlaces(
   stretch: Stretch,
@@ -147,7 +158,8 @@ function bestPlaces(
       at: place.at,
       begins: place.leftOver ? scarf : -scarf,
       ends: place.leftOver ? -scarf : scarf,
-      score: place.score,
+      // Of places with the same score the one farthest from where one comes in: it is seen least.
+      score: place.score + place.fromViewer * FARTHER,
     })),
     { at: stretch.to, begins: 0, ends: stretch.rightAngle, score: 0 },
   ];

@@ -1,4 +1,4 @@
-import type { HouseRulesInput, JobFile } from '../job/index.ts';
+import { ofRoom, type HouseRulesInput, type JobFile } from '../job/index.ts';
 import { formatWithUnit } from '../measure/index.ts';
 import { planQuickly } from './plan-job.ts';
 import type { Piece, PlanEnd } from './plan-file.ts';
@@ -33,24 +33,33 @@ const words = (piece: Piece | undefined, unit: JobFile['unit']): string =>
     ? 'none'
     : `${formatWithUnit(piece.near, unit)}, ${endWords(piece.left)} → ${endWords(piece.right)}`;
 
+/** The job by other rules: its own, or those of one of its rooms. */
+export function underRules(job: JobFile, rules: HouseRulesInput, room?: string): JobFile {
+  if (room === undefined) return { ...job, houseRules: rules };
+  return {
+    ...job,
+    rooms: job.rooms.map((one) => {
+      const { houseRules: _old, ...rest } = one;
+      const own = ofRoom(rules);
+      return one.id !== room ? one : Object.keys(own).length === 0 ? rest : { ...rest, houseRules: own };
+    }),
+  };
+}
+
 /**
  * Plans every room by two sets of rules and compares piece by piece, as they are numbered.
+ * @param next the same rooms under other rules
  * @yields after each room, so that a large job can be looked at while it is worked through
  */
-export function* compareRules(job: JobFile, rules: HouseRulesInput): Generator<RulesComparison> {
+export function* compareRules(job: JobFile, next: JobFile): Generator<RulesComparison> {
   const changes: PieceChange[] = [];
   let pieces = 0;
   let changed = 0;
-  const of = (houseRules: HouseRulesInput | undefined, index: number): readonly Piece[] => {
-    const { houseRules: _old, ...rest } = job;
-    return planQuickly(
-      { ...rest, ...(houseRules ? { houseRules } : {}), rooms: [job.rooms[index]!] },
-      index + 1,
-    ).pieces;
-  };
+  const of = (from: JobFile, index: number): readonly Piece[] =>
+    planQuickly({ ...from, rooms: [from.rooms[index]!] }, index + 1).pieces;
   for (const [index, room] of job.rooms.entries()) {
-    const before = of(job.houseRules, index);
-    const after = of(rules, index);
+    const before = of(job, index);
+    const after = of(next, index);
     pieces += before.length;
     for (let k = 0; k < Math.max(before.length, after.length); k++) {
       const was = words(before[k], job.unit);

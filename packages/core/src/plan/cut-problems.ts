@@ -76,7 +76,7 @@ function spliceWalls(layout: JobLayout, profile: string, units: number, cents: n
             left: stretch.leftAngle,
             right: stretch.rightAngle,
             qty: 1,
-            angle: rules.scarfAngle,
+            angle: runLayout.run.frame.rules.scarfAngle,
             points: stretch.places.map((place) => ({
               at: (place.at - stretch.from) * units,
               leftOver: place.leftOver,
@@ -85,7 +85,7 @@ function spliceWalls(layout: JobLayout, profile: string, units: number, cents: n
             penalty: Math.round(rules.splicePrice * cents),
             minPiece: rules.minPiece * units,
             apart: stretch.apart * units,
-            when: rules.splices === 'saving' ? 'allowed' : 'needed',
+            when: runLayout.run.frame.rules.splices === 'saving' ? 'allowed' : 'needed',
           })),
     ),
   );

@@ -21,6 +21,7 @@ function planEnd(layout: JobLayout, draft: Draft, side: 'left' | 'right'): PlanE
     reach: reachOf(draft.depth, end.angle),
     ...(end.over === undefined ? {} : { over: end.over }),
     ...(end.mate === undefined ? {} : { mate: end.mate }),
+    ...(end.snip === undefined ? {} : { snip: end.snip }),
     saw: sawSetting({ ...draft.profile, use: draft.sawnAs }, side, end.angle, layout.job.saw, layout.rules),
   };
 }
@@ -36,11 +37,13 @@ export function piecesOf(layout: JobLayout, choices: SpliceChoices, firstRoom = 
   layout.rooms.forEach(({ room }, roomIndex) => {
     const own = drafts.filter((draft) => draft.roomIndex === roomIndex);
     const orders = new Map(inHangingOrder(room, own).map((draft, index) => [draft.id, hung + index + 1]));
+    const before = hung;
     hung += own.length;
+    const byInstallation = layout.rules.numbering === 'installation';
     inReadingOrder(room, own).forEach((draft, index) =>
       pieces.push({
         id: draft.id,
-        label: `${roomIndex + firstRoom}-${pad(index + 1)}`,
+        label: `${roomIndex + firstRoom}-${pad(byInstallation ? orders.get(draft.id)! - before : index + 1)}`,
         room: room.id,
         trim: draft.trimId,
         ...(draft.wallId === undefined ? {} : { wall: draft.wallId }),

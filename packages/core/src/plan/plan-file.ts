@@ -15,6 +15,8 @@ export interface PlanEnd {
   readonly over?: boolean;
   /** Id of the piece it meets. */
   readonly mate?: string;
+  /** Square ends of shoe: how much of the nose is snipped off at 45°. */
+  readonly snip?: number;
   readonly saw: SawSetting;
 }
 

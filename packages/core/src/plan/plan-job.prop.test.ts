@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob, type SimpleWall } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
-import type { JobFile } from '../job/index.ts';
+import type { JobFile, Room } from '../job/index.ts';
+import { mirrorSurvey } from '../walk/index.ts';
 import { planJob, planQuickly, type Piece } from './index.ts';
 
 /** Rooms of any shape: the planner does not need them to close. */
@@ -143,4 +144,91 @@ test('laps are consistent: the piece over is the one nearer the entry', () => {
   const [first, second] = wallPieces(pieces, 'w3');
   // The entry is at the right-hand end of wall 3: the right piece lies over.
   expect([first!.right.over, second!.left.over]).toEqual([false, true]);
+});
+
+test('every cope has one piece that runs through, which hangs before it; mates name each other', () => {
+  fc.assert(
+    fc.property(shape, (one) => {
+      const job = jobOf({ ...one, joint: 'cope' });
+      const { pieces } = planQuickly(job);
+      const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+      for (const piece of pieces)
+        for (const side of ['left', 'right'] as const) {
+          const end = piece[side];
+          if (end.mate === undefined) continue;
+          const mate = byId.get(end.mate)!;
+          const facing = mate[side === 'left' ? 'right' : 'left'];
+          expect(facing.mate).toBe(piece.id);
+          if (end.joint === 'cope') {
+            expect(['through', 'fit']).toContain(facing.joint);
+            expect(mate.order).toBeLessThan(piece.order);
+          }
+          if (end.joint === 'scarf') {
+            expect([end.over, facing.over].sort()).toEqual([false, true]);
+            expect(end.angle).toBe(-facing.angle);
+            if (end.over) expect(mate.order).toBeLessThan(piece.order);
+          }
+        }
+      expect(pieces.map((piece) => piece.order).sort((a, b) => a - b)).toEqual(
+        pieces.map((_, index) => index + 1),
+      );
+    }),
+    { numRuns: 150 },
+  );
+});
+
+/** A room that closes, whatever its corners: points round a middle, joined clockwise as seen from above. */
+const closing = fc
+  .array(
+    fc.tuple(fc.double({ min: 0.3, max: 1, noNaN: true }), fc.double({ min: 90, max: 300, noNaN: true })),
+    {
+      minLength: 4,
+      maxLength: 8,
+    },
+  )
+  .map((turns): SimpleWall[] => {
+    const whole = turns.reduce((sum, [step]) => sum + step, 0);
+    let at = 0;
+    const points = turns.map(([step, radius]) => {
+      at -= (step / whole) * 2 * Math.PI;
+      return [radius * Math.cos(at), radius * Math.sin(at)] as const;
+    });
+    const leg = (k: number): readonly [number, number] => {
+      const [from, to] = [points[k % points.length]!, points[(k + 1) % points.length]!];
+      return [to[0] - from[0], to[1] - from[1]];
+    };
+    return points.map((_, k) => {
+      const [[ax, ay], [bx, by]] = [leg(k), leg(k + 1)];
+      const turn = Math.atan2(ay * bx - ax * by, ax * bx + ay * by) / rad;
+      return { length: Math.hypot(ax, ay), angle: 180 - turn };
+    });
+  })
+  .filter((walls) => walls.every((one) => one.length > 60 && one.angle! > 20 && one.angle! < 340));
+
+test('a mirrored room gets the mirrored pieces', () => {
+  fc.assert(
+    fc.property(closing, fc.double({ min: 1, max: 59, noNaN: true }), (walls, at) => {
+      const job = simpleJob(walls, { job: { stock: [{ profile: 'base', length: 720, price: 60 }] } });
+      const room = { ...job.rooms[0]!, entry: { wall: 'w1', at } };
+      const { id, name, ...survey } = room;
+      const mirrored = { id, name, ...mirrorSurvey(survey) };
+      const lengths = new Map(room.walls.map((wall) => [wall.id, wall.length]));
+      const turned = (piece: Piece, mirror: boolean): string => {
+        const [from, to] = mirror
+          ? [lengths.get(piece.wall!)! - piece.to!, lengths.get(piece.wall!)! - piece.from!]
+          : [piece.from!, piece.to!];
+        const [left, right] = mirror ? [piece.right, piece.left] : [piece.left, piece.right];
+        const end = ({ joint, angle, over }: Piece['left']): string =>
+          `${joint} ${angle.toFixed(4)} ${over ?? ''}`;
+        return `${piece.wall} ${from.toFixed(4)} ${to.toFixed(4)} ${end(left)} ${end(right)}`;
+      };
+      const of = (which: Room, mirror: boolean): string[] =>
+        planQuickly({ ...job, rooms: [which] })
+          .pieces.filter((piece) => piece.role === 'wall')
+          .map((piece) => turned(piece, mirror))
+          .sort();
+      expect(of(mirrored, true)).toEqual(of(room, false));
+    }),
+    { numRuns: 100 },
+  );
 });

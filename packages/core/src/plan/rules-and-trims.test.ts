@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { adviceFor, compareRules, planQuickly, splicePlaces, type Piece } from './index.ts';
+import { adviceFor, compareRules, underRules, planQuickly, splicePlaces, type Piece } from './index.ts';
 import { RULE_NOTES, RULE_SCHOOLS, houseRulesSchema, type JobFile } from '../job/index.ts';
 import {
   emptySurvey,
@@ -132,12 +132,12 @@ describe('the splice of a piece', () => {
 describe('other house rules, before they are applied', () => {
   it('says which pieces change and how', () => {
     const { file } = jobWith([]);
-    const last = [...compareRules(file, { insideCorner: 'miter' })].at(-1)!;
+    const last = [...compareRules(file, underRules(file, { insideCorner: 'miter' }))].at(-1)!;
     // Every piece of a coped rectangle has an end that becomes a miter.
     expect([last.pieces, last.changed, last.done, last.rooms]).toEqual([4, 4, 1, 1]);
     expect(last.changes[0]).toMatchObject({ room: 'Den', label: '1-01' });
     expect(last.changes[0]!.after).toContain('miter 45° → miter 45°');
-    expect([...compareRules(file, file.houseRules ?? {})].at(-1)!.changed).toBe(0);
+    expect([...compareRules(file, underRules(file, file.houseRules ?? {}))].at(-1)!.changed).toBe(0);
   });
   it('every rule has a line on what it does and why; every school is a good set of rules', () => {
     for (const note of RULE_NOTES) expect([note.key in houseRulesSchema.shape, note.what !== '', note.why !== '']).toEqual([true, true, true]);
@@ -163,6 +163,42 @@ describe('watch-outs', () => {
     const codes = watchOuts.filter((one) => one.wall === 'w1').map((one) => one.code);
     expect(codes).toEqual(expect.arrayContaining(['hollow', 'lean', 'services', 'short-wall']));
     expect(watchOuts.find((one) => one.code === 'hollow')!.text).toContain('bulges by 1/8 in over 12 in');
+    for (const { code } of watchOuts) expect(adviceFor(code).what).not.toBe(adviceFor('no such code').what);
+  });
+});
+
+describe('watch-outs of material, floor and rules', () => {
+  const codesOf = (file: JobFile): string[] => planQuickly(file).watchOuts.map((one) => one.code);
+  const { file } = jobWith(['shoe']);
+  const den = file.rooms[0]!;
+  it('says when a floor gap is not covered by base and shoe, and only then', () => {
+    // Base 5/8 and shoe 1/2 in the starter set cover 1 1/8.
+    const covers = file.profiles
+      .filter((one) => one.use === 'base' || one.use === 'shoe')
+      .reduce((sum, one) => sum + one.thickness, 0);
+    const withGap = (floatingFloorGap: number): JobFile => ({
+      ...file,
+      rooms: [{ ...den, floatingFloorGap }],
+    });
+    expect(codesOf(withGap(covers))).not.toContain('floor-gap');
+    expect(codesOf(withGap(covers + 0.25))).toContain('floor-gap');
+  });
+  it('says when MDF goes into a wet room, when a bias corrects twice, when shoe has unequal legs', () => {
+    const wet = { ...file, profiles: file.profiles.map((one) => ({ ...one, material: 'mdf' as const })) };
+    expect(codesOf({ ...wet, rooms: [{ ...den, wet: true }] })).toContain('wet-room');
+    expect(codesOf(wet)).not.toContain('wet-room');
+    const bias = (on: 'all' | 'assumed') => ({ ...file, houseRules: { miterBias: { degrees: 1, on } } });
+    expect(codesOf(bias('all'))).toContain('bias-twice');
+    expect(codesOf(bias('assumed'))).not.toContain('bias-twice');
+    expect(codesOf(file)).toContain('same-way-up');
+  });
+  it('adds up what is spliced on the bench, and names glue that does not hold', () => {
+    const long = { ...den, walls: den.walls.map((one, i) => (i % 2 === 0 ? { ...one, length: 300 } : one)) };
+    const foam = file.profiles.map((one) => ({ ...one, material: 'polyurethane' as const }));
+    const { watchOuts } = planQuickly({ ...file, profiles: foam, rooms: [long] });
+    const spliced = watchOuts.filter((one) => one.code === 'spliced-length' && one.text.includes('300 in'));
+    expect(new Set(spliced.map((one) => one.wall))).toEqual(new Set(['w1', 'w3']));
+    expect(watchOuts.filter((one) => one.code === 'glue')).toHaveLength(2);
     for (const { code } of watchOuts) expect(adviceFor(code).what).not.toBe(adviceFor('no such code').what);
   });
 });

@@ -1,5 +1,5 @@
 import type { Room } from '../job/index.ts';
-import type { SplicePlace } from '../joinery/index.ts';
+import { spliceAt, walkFromEntry, type SplicePlace } from '../joinery/index.ts';
 import type { QuickPlan } from './plan-job.ts';
 import type { Piece } from './plan-file.ts';
 
@@ -29,4 +29,21 @@ export function splicePlaces(
     pinned: own.map((stretch) => stretch.pinnedAfter).find((place) => place && Math.abs(place.at - at) < 1),
     places: own.flatMap((stretch) => stretch.places),
   };
+}
+
+/**
+ * What a splice would be worth at a place along the wall of a piece: its score and what makes it.
+ * @returns undefined where the trim does not run
+ */
+export function spliceWorth(
+  piece: Piece,
+  room: Room,
+  quick: QuickPlan,
+  centre: number,
+): SplicePlace | undefined {
+  const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
+  const joined = run?.segments.find(
+    (one) => room.walls[one.segment.wallIndex]!.id === piece.wall && centre >= one.from && centre <= one.to,
+  );
+  return run && joined && spliceAt({ run, path: walkFromEntry(room) }, joined, centre);
 }

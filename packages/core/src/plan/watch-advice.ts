@@ -10,6 +10,27 @@ const ADVICE: Readonly<Record<string, WatchAdvice>> = {
     why: 'Corners are seldom square, and a degree shows.',
     what: 'Take the angle over a straight board and type it in.',
   },
+  'floor-gap': {
+    why: 'A floating floor moves: a gap that is not covered shows all year.',
+    what: 'Add shoe, or take a thicker base.',
+  },
+  'wet-room': {
+    why: 'Fibre and paper swell at the first wet floor and do not go back.',
+    what: 'Choose wood or PVC for this room, or prime every cut end.',
+  },
+  'bias-twice': {
+    why: 'A measured corner is already cut to its own angle; a bias opens the back, or the face.',
+    what: 'Set the bias to assumed corners only.',
+  },
+  'spliced-length': {
+    why: 'A splice glued on the bench is flat and strong, and long.',
+    what: 'Look for the way in before gluing; else splice on the wall.',
+  },
+  glue: { why: 'The usual glue lets go of this material.', what: 'Buy what its maker names, with the trim.' },
+  'same-way-up': {
+    why: 'Its two legs differ: turned over it meets its neighbour with a step.',
+    what: 'Mark the same edge on every length before cutting.',
+  },
   'odd-angle': {
     why: 'A detent near it tempts one to cut the wrong angle.',
     what: 'Swing to the figure, cut a test pair, then the pieces.',

@@ -4,6 +4,7 @@ import type { JobLayout } from '../pieces/index.ts';
 import { canCut } from '../saw/index.ts';
 import { angleAt, closesWell, isAssumed, type Closure } from '../survey/index.ts';
 import { cosDeg, cotDeg } from '../base/index.ts';
+import { materialWatchOuts } from './material-watch-outs.ts';
 import type { Piece, WatchOut } from './plan-file.ts';
 
 const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
@@ -63,7 +64,7 @@ function wallWatchOuts({ job }: JobLayout, room: Room): WatchOut[] {
 
 function roomWatchOuts(layout: JobLayout): WatchOut[] {
   const out: WatchOut[] = [];
-  for (const { room, runs } of layout.rooms) {
+  for (const { room, rules, runs } of layout.rooms) {
     out.push(...wallWatchOuts(layout, room));
     room.walls.forEach((wall, index) => {
       if (!wall.corner || (!room.closed && index === room.walls.length - 1)) return;
@@ -92,7 +93,7 @@ function roomWatchOuts(layout: JobLayout): WatchOut[] {
           ...where,
           text: `${room.name}: inside corner after wall ${index + 1} is rounded (radius ${form.radius}); relieve the back by ${Number((form.radius * (1 / cosDeg((180 - angle) / 2) - 1)).toFixed(3))} on the diagonal`,
         });
-      if (form?.kind === 'bullnose' && angle >= 180 && layout.rules.bullnose === 'two-piece')
+      if (form?.kind === 'bullnose' && angle >= 180 && rules.bullnose === 'two-piece')
         out.push({
           code: 'bullnose-gap',
           ...where,
@@ -256,5 +257,6 @@ export function watchOutsOf(
     }),
     ...roomWatchOuts(layout),
     ...pieceWatchOuts(layout, pieces),
+    ...materialWatchOuts(layout, pieces),
   ];
 }

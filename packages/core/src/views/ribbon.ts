@@ -76,6 +76,40 @@ export interface Point {
   readonly y: number;
 }
 
+export interface RibbonBox {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/**
+ * A piece around an opening on the strip, from above: legs beside their jambs, what lies across the opening as a bar over
+ * its width (head nearest the wall, then sill or stool, then apron).
+ * @param face face width of the casing
+ * @returns undefined for pieces that are not at an opening
+ */
+export function casingOnRibbon(
+  piece: Piece,
+  room: Pick<Room, 'walls'>,
+  layout: RibbonLayout,
+  face: number,
+  band: number,
+): RibbonBox | undefined {
+  const wall = room.walls.findIndex((one) => one.id === piece.wall);
+  const opening = room.walls[wall]?.openings?.find((one) => one.id === piece.opening);
+  if (!opening) return undefined;
+  const width = Math.max(3, face * layout.scale);
+  const left = ribbonX(layout, wall, opening.at);
+  const right = ribbonX(layout, wall, opening.at + opening.width);
+  if (piece.role === 'leg-left') return { x: left - width, y: 0, width, height: band / 2 };
+  if (piece.role === 'leg-right') return { x: right, y: 0, width, height: band / 2 };
+  const row = { head: 0, sill: 1, stool: 1, apron: 2 }[piece.role as string];
+  if (row === undefined) return undefined;
+  const bar = band / 4;
+  return { x: left, y: row * (bar + 2), width: right - left, height: bar };
+}
+
 /** A slant drawn at its own angle in a band, but never eating more than its share of a short piece. */
 const slant = (angle: number, band: number, most: number): number =>
   Math.max(-most, Math.min(most, -band * tanDeg(angle)));
@@ -90,8 +124,19 @@ function biteOf(x: number, depth: number, band: number, outward: 1 | -1): Point[
   });
 }
 
+/** Share of the band that a snipped nose takes: a quarter of the shoe, as it is cut. */
+const SNIP_DRAWN = 0.25;
+
 function endPoints(end: PlanEnd, x: number, band: number, most: number, outward: 1 | -1): Point[] {
   if (end.joint === 'cope') return biteOf(x, Math.min(most, band * 0.8), band, outward);
+  if (end.snip !== undefined) {
+    const off = Math.min(most, band * SNIP_DRAWN);
+    return [
+      { x, y: 0 },
+      { x, y: band - off },
+      { x: x - outward * off, y: band },
+    ];
+  }
   const run = slant(end.angle, band, most);
   return [
     { x, y: 0 },

@@ -8,7 +8,7 @@ function partOf(
   wall: Wall,
   from: number,
   to: number,
-): Pick<Wall, 'openings' | 'interruptions' | 'points' | 'studs'> {
+): Pick<Wall, 'openings' | 'interruptions' | 'points' | 'furniture' | 'studs'> {
   const within = <T extends { at: number }>(list: readonly T[] | undefined): T[] =>
     (list ?? [])
       .filter((one) => one.at >= from - SAME_LENGTH && one.at < to - SAME_LENGTH)
@@ -16,6 +16,7 @@ function partOf(
   const openings = within(wall.openings);
   const interruptions = within(wall.interruptions);
   const points = within(wall.points);
+  const furniture = within(wall.furniture);
   const { studs } = wall;
   const moved =
     studs && 'at' in studs
@@ -31,6 +32,7 @@ function partOf(
     ...(openings.length > 0 ? { openings } : {}),
     ...(interruptions.length > 0 ? { interruptions } : {}),
     ...(points.length > 0 ? { points } : {}),
+    ...(furniture.length > 0 ? { furniture } : {}),
     ...(moved ? { studs: moved } : {}),
   };
 }

@@ -190,7 +190,7 @@ export const setStuds = (survey: Survey, index: number, studs: Wall['studs']): S
 export const setClosed = (survey: Survey, closed: boolean): Survey => ({ ...survey, closed });
 
 /** Sets or forgets one property of a wall: ceiling length, ceiling slope, hollows, points. */
-export const setOfWall = <K extends 'ceilingLength' | 'ceiling' | 'hollow' | 'points'>(
+export const setOfWall = <K extends 'ceilingLength' | 'ceiling' | 'hollow' | 'points' | 'furniture'>(
   survey: Survey,
   index: number,
   key: K,

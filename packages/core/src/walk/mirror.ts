@@ -9,7 +9,7 @@ const flipped = <T extends { at: number; width?: number | undefined }>(
 
 function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
   const { length } = wall;
-  const { corner: _old, openings, interruptions, points, studs, hollow, ceiling, ...rest } = wall;
+  const { corner: _old, openings, interruptions, points, furniture, studs, hollow, ceiling, ...rest } = wall;
   const studsAt = studs && 'at' in studs ? studs.at : undefined;
   return {
     ...rest,
@@ -25,6 +25,7 @@ function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
       : {}),
     ...(interruptions ? { interruptions: flipped(interruptions, length) } : {}),
     ...(points ? { points: flipped(points, length) } : {}),
+    ...(furniture ? { furniture: flipped(furniture, length) } : {}),
     ...(studsAt ? { studs: { at: studsAt.map((x) => length - x).reverse() } } : {}),
     ...(studs && 'spacing' in studs && studs.first < length
       ? { studs: { first: (length - studs.first) % studs.spacing, spacing: studs.spacing } }

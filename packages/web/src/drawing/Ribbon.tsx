@@ -1,14 +1,18 @@
 import { useMemo, useState, type PointerEvent } from 'react';
 import {
   formatAngle,
+  formatWithUnit,
   layOutRibbon,
+  casingOnRibbon,
   pieceOutline,
   ribbonX,
   studPositions,
   type Piece,
   type Point,
+  type Profile,
   type RibbonLayout,
   type Room,
+  type SplicePlace,
   type Unit,
 } from '@long-miter/core';
 import { dragAlong } from './drag-along.ts';
@@ -28,6 +32,10 @@ interface Props {
   readonly onPiece: (piece: Piece) => void;
   /** Lets splices be dragged along their wall; `from` is where one was pinned before. */
   readonly onSplice?: (trim: string, wall: string, from: number | undefined, to: number) => void;
+  /** What a splice would be worth at a place, shown while it is dragged. */
+  readonly spliceWorth?: (piece: Piece, at: number) => SplicePlace | undefined;
+  /** Profiles by id, for the face width of casing. */
+  readonly profiles: ReadonlyMap<string, Profile>;
   /** Lets openings be dragged along their wall. */
   readonly onMove?: (wall: number, opening: string, at: number) => void;
 }
@@ -58,6 +66,7 @@ export function Ribbon(props: Props) {
             {props.layer === 'pieces' ? (
               <>
                 <PieceBands {...props} layout={layout} />
+                <CasingBands {...props} layout={layout} />
                 {props.onSplice && <SpliceHandles {...props} layout={layout} onSplice={props.onSplice} />}
               </>
             ) : (
@@ -127,6 +136,20 @@ function WallBands({ room, layout, selectedWall, onWall, onMove, unit }: Layered
             strokeDasharray="2 2"
           >
             <title>{item.name ?? 'built-in'}</title>
+          </rect>
+        ))}
+        {(full.furniture ?? []).map((item, k) => (
+          <rect
+            key={`furniture${k}`}
+            x={ribbonX(layout, wall.index, item.at)}
+            y={TOP + BAND + 6}
+            width={item.width * layout.scale}
+            height={5}
+            fill="none"
+            stroke="var(--lm-wall)"
+            strokeDasharray="1 3"
+          >
+            <title>{`${item.name ?? 'furniture'} will stand here`}</title>
           </rect>
         ))}
         {(full.points ?? []).map((point, k) => (
@@ -243,7 +266,12 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
         />
         {[piece.left, piece.right].map((end, side) =>
           end.joint === 'return' ? (
-            <ReturnEnd key={side} x={side === 0 ? from : to} outward={side === 0 ? -1 : 1} />
+            <ReturnEnd
+              key={side}
+              x={side === 0 ? from : to}
+              outward={side === 0 ? -1 : 1}
+              halves={end.angle > -45}
+            />
           ) : null,
         )}
         {to - from > 30 && (
@@ -268,6 +296,32 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
   });
 }
 
+/** Casing from above: legs beside their opening; heads, sills, stools and aprons lie across it. */
+function CasingBands({ room, layout, pieces, profiles, selectedPiece, onPiece }: Layered) {
+  return pieces.map((piece) => {
+    const mark = casingOnRibbon(piece, room, layout, profiles.get(piece.profile)?.width ?? 0, BAND);
+    if (!mark) return null;
+    const picked = piece.id === selectedPiece;
+    return (
+      <rect
+        key={piece.id}
+        className="click"
+        data-piece={piece.label}
+        x={mark.x}
+        y={TOP + mark.y}
+        width={mark.width}
+        height={mark.height}
+        fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood-other)'}
+        stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
+        strokeWidth={picked ? 2.2 : 1}
+        onClick={() => onPiece(piece)}
+      >
+        <title>{`${piece.label}: ${piece.role.replace('-', ' ')}`}</title>
+      </rect>
+    );
+  });
+}
+
 /** A handle on every splice: dragged along its wall it snaps to the studs, and pins the splice where it is let go. */
 function SpliceHandles({
   room,
@@ -275,6 +329,7 @@ function SpliceHandles({
   pieces,
   unit,
   onSplice,
+  spliceWorth,
 }: Layered & { onSplice: NonNullable<Props['onSplice']> }) {
   const indexOf = new Map(room.walls.map((wall, index) => [wall.id, index]));
   const [held, setHeld] = useState<{ readonly piece: string; readonly at: number }>();
@@ -293,6 +348,7 @@ function SpliceHandles({
         : at;
     const shown = held?.piece === piece.id ? held.at : piece.to!;
     const x = ribbonX(layout, index, shown);
+    const worth = held?.piece === piece.id ? spliceWorth?.(piece, held.at) : undefined;
     return (
       <g
         key={piece.id}
@@ -330,19 +386,33 @@ function SpliceHandles({
           stroke="var(--lm-picked)"
           strokeWidth={2}
         />
+        {worth && (
+          <text x={x} y={HEIGHT - 4} textAnchor="middle" fontSize={13} fontWeight={650}>
+            {`${formatWithUnit(worth.centre, unit)}: score ${worth.score}${worth.notes.length > 0 ? `, ${worth.notes[0]}` : ''}`}
+          </text>
+        )}
       </g>
     );
   });
 }
 
 /** The little piece that turns back to the wall. */
-const ReturnEnd = ({ x, outward }: { x: number; outward: 1 | -1 }) => (
-  <path
-    d={`M${x} ${TOP}L${x + outward * BAND} ${TOP + BAND}L${x + outward * BAND} ${TOP}Z`}
-    fill="var(--lm-wood-other)"
-    stroke="var(--lm-wood-edge)"
-  />
-);
+const ReturnEnd = ({ x, outward, halves }: { x: number; outward: 1 | -1; halves: boolean }) => {
+  const end = x + outward * BAND;
+  const half = BAND * Math.tan(Math.PI / 8);
+  return (
+    <path
+      d={
+        halves
+          ? `M${x} ${TOP}L${x + outward * half} ${TOP + BAND}L${end} ${TOP + half}L${x} ${TOP}L${end} ${TOP + half}V${TOP}Z`
+          : `M${x} ${TOP}L${end} ${TOP + BAND}L${end} ${TOP}Z`
+      }
+      fill="var(--lm-wood-other)"
+      stroke="var(--lm-wood-edge)"
+      strokeLinejoin="round"
+    />
+  );
+};
 
 /** Room that an angle's figure takes on the strip. */
 const ANGLE_WIDTH = 40;

@@ -4,4 +4,6 @@ import type { HouseRulesInput, JobFile } from '@long-miter/core';
 export interface RulesRequest {
   readonly job: JobFile;
   readonly rules: HouseRulesInput;
+  /** Id of the room they are for; absent: for the whole job. */
+  readonly room?: string | undefined;
 }

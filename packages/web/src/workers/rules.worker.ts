@@ -1,4 +1,4 @@
-import { compareRules } from '@long-miter/core';
+import { compareRules, underRules } from '@long-miter/core';
 import type { RulesRequest } from './rules-messages.ts';
 
 /** Plans a job by two sets of rules off the page's own thread and says, room by room, which pieces change. */
@@ -8,7 +8,7 @@ const TELL = 80;
 
 self.onmessage = ({ data }: MessageEvent<RulesRequest>) => {
   let told = -Infinity;
-  for (const step of compareRules(data.job, data.rules)) {
+  for (const step of compareRules(data.job, underRules(data.job, data.rules, data.room))) {
     const now = performance.now();
     if (step.done < step.rooms && now - told < TELL) continue;
     told = now;

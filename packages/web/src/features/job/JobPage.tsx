@@ -2,7 +2,7 @@ import { Center, Loader, Text } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { useEffect, useMemo } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { moveSplice, type JobRecord, type Piece } from '@long-miter/core';
+import { moveSplice, spliceWorth, type JobRecord, type Piece } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
@@ -76,6 +76,10 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   // A splice dragged along the ribbon is pinned where it is let go: on a stud where the wall has studs.
   const dragSplice = (trim: string, wall: string, from: number | undefined, to: number): void =>
     void edit((survey) => moveSplice(survey, trim, wall, from, to));
+  const profiles = useMemo(
+    () => new Map(job.settings.profiles.map((profile) => [profile.id, profile])),
+    [job.settings.profiles],
+  );
   const names = job.rooms.map((one) => `${one.id} ${one.name}`).join('\n');
   // The list stays the same object until a room comes, goes or is renamed.
   const rooms = useMemo(() => job.rooms.map(({ id, name }) => ({ id, name })), [names]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -127,8 +131,14 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
               unit={job.unit}
               layer={stage === 'walk' ? 'measures' : 'pieces'}
               {...(stage === 'walk' ? { onMove: moveOpening } : {})}
-              {...(stage === 'joints' ? { onSplice: dragSplice } : {})}
+              {...(stage === 'joints'
+                ? {
+                    onSplice: dragSplice,
+                    ...(quick ? { spliceWorth: (piece, at) => spliceWorth(piece, room, quick, at) } : {}),
+                  }
+                : {})}
               pieces={drawn}
+              profiles={profiles}
               selectedWall={ui.wall}
               selectedPiece={ui.piece}
               onWall={(index) => dispatch(wallPicked(index))}

@@ -66,7 +66,10 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
       <section ref={list} className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
         <Group justify="space-between" px={8} pb={6} gap={8}>
           <Title order={2} size="h4">
-            {pieces.length} pieces, numbered from the left of the entry
+            {pieces.length} pieces, numbered{' '}
+            {job.settings.houseRules.numbering === 'installation'
+              ? 'by order of installation'
+              : 'from the left of the entry'}
           </Title>
           <Group gap={6}>
             <Button
@@ -173,7 +176,16 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
           </div>
         )}
       </section>
-      <RulesDrawer job={job} file={file} opened={open === 'rules'} onClose={() => setOpen(undefined)} />
+      {draft && (
+        <RulesDrawer
+          job={job}
+          file={file}
+          room={{ id: roomId, name: room.name, survey: draft.survey }}
+          edit={edit}
+          opened={open === 'rules'}
+          onClose={() => setOpen(undefined)}
+        />
+      )}
       <WatchList
         opened={open === 'watch'}
         onClose={() => setOpen(undefined)}
@@ -195,15 +207,28 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
   );
 }
 
-/** What the pieces cost by the cut plan of the moment, so that a pin or a splice shows its price at once. */
+/** What the pieces cost by the cut plan of the moment, and how that compares with the plan before the last change. */
 function CostLine({ live }: { live: LivePlan }) {
   const { plan, latest, working } = live;
-  const cost = (plan ?? latest)?.cost.total;
+  const now = plan?.cost.total;
+  const [costs, setCosts] = useState<{
+    readonly now: number | undefined;
+    readonly before?: number | undefined;
+  }>({
+    now,
+  });
+  if (now !== undefined && now !== costs.now) setCosts({ now, before: costs.now });
+  const cost = now ?? latest?.cost.total;
   if (cost === undefined) return null;
+  const change = costs.before === undefined ? 0 : cost - costs.before;
   return (
     <Text size="sm" c="dimmed" px={8} pb={4} role="status">
       {plan
-        ? `Stock and splices come to ${formatMoney(cost)}.`
+        ? `Stock and splices come to ${formatMoney(cost)}${
+            change === 0
+              ? ''
+              : `, ${formatMoney(Math.abs(change))} ${change > 0 ? 'more' : 'less'} than before`
+          }.`
         : working
           ? `Came to ${formatMoney(cost)}; the new cut plan is being worked out.`
           : `Came to ${formatMoney(cost)}.`}

@@ -17,7 +17,8 @@ export const JOINT_WORDS: Readonly<Record<PlanEnd['joint'], string>> = {
 export const endText = (end: PlanEnd): string => {
   const angle =
     end.angle === 0 ? 'square' : `${formatAngle(Math.abs(end.angle))} ${endWord(end).split(',')[0]}`;
-  return `${JOINT_WORDS[end.joint]}, ${angle}${end.over === undefined ? '' : end.over ? ', lies over' : ', lies under'}`;
+  const snip = end.snip === undefined ? '' : ', nose snipped';
+  return `${JOINT_WORDS[end.joint]}, ${angle}${snip}${end.over === undefined ? '' : end.over ? ', lies over' : ', lies under'}`;
 };
 
 export const sawText = (end: PlanEnd): string => {

@@ -146,6 +146,33 @@ export function RuleField({ note, rules, complete, unit, onChange }: Props) {
       );
     case 'springFit':
       return <SpringFit complete={complete} unit={unit} name={note.name} onChange={onChange} />;
+    case 'shoeReturn':
+      return choice(
+        complete.shoeReturn,
+        [
+          { value: 'mitered', label: 'mitered return' },
+          { value: 'snipped', label: 'snipped' },
+        ],
+        (value) => onChange({ shoeReturn: value as 'snipped' }),
+      );
+    case 'railReturn':
+      return choice(
+        complete.railReturn,
+        [
+          { value: 'single', label: 'one miter' },
+          { value: 'half-turns', label: 'two half turns' },
+        ],
+        (value) => onChange({ railReturn: value as 'single' }),
+      );
+    case 'numbering':
+      return choice(
+        complete.numbering,
+        [
+          { value: 'entry', label: 'from the entry' },
+          { value: 'installation', label: 'by installation' },
+        ],
+        (value) => onChange({ numbering: value as 'entry' }),
+      );
     case 'crownCut':
       return choice(
         complete.crownCut,

@@ -5,6 +5,7 @@ import {
   Group,
   NativeSelect,
   Progress,
+  SegmentedControl,
   Stack,
   Table,
   Text,
@@ -15,27 +16,32 @@ import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
 import {
   completeHouseRules,
+  ofRoom,
   RULE_NOTES,
   RULE_SCHOOLS,
   sameValue,
   type HouseRulesInput,
   type JobFile,
   type JobRecord,
+  type Survey,
 } from '@long-miter/core';
 import { errorOf, useDropRuleSetMutation, useKeepRuleSetMutation, useRuleSetsQuery } from '../../api/api.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useSettings } from '../setup/use-settings.ts';
+import type { EditSurvey } from '../walk/use-sheet.ts';
 import { RuleField } from './RuleField.tsx';
 import { useComparison } from './use-comparison.ts';
 
 interface Props {
   readonly job: JobRecord;
   readonly file: JobFile;
+  readonly room: { readonly id: string; readonly name: string; readonly survey: Survey };
+  readonly edit: EditSurvey;
   readonly opened: boolean;
   readonly onClose: () => void;
 }
 
-/** The house rules of a job: each says what it does and why; what would change is shown before it is applied. */
+/** The house rules of a job, and a room's own over them: each says what it does and why; what would change is shown before it is applied. */
 export function RulesDrawer(props: Props) {
   return (
     <Drawer
@@ -43,31 +49,67 @@ export function RulesDrawer(props: Props) {
       onClose={props.onClose}
       position="right"
       size={760}
-      title={<Text fw={650}>House rules of this job</Text>}
+      title={<Text fw={650}>House rules</Text>}
       closeButtonProps={{ 'aria-label': 'Close the house rules' }}
     >
-      {props.opened && <Rules {...props} />}
+      {props.opened && <Scoped {...props} />}
     </Drawer>
   );
 }
 
-function Rules({ job, file, onClose }: Props) {
-  const { save, fault } = useSettings(job);
-  const stored = job.settings.houseRules;
-  const [draft, setDraft] = useState<HouseRulesInput>(stored);
-  const complete = completeHouseRules(draft, job.unit);
-  const dirty = !sameValue(draft, stored);
-  const comparison = useComparison(file, dirty ? draft : undefined);
-  const change = (part: HouseRulesInput): void => setDraft((now) => ({ ...now, ...part }));
-  const apply = async (): Promise<void> => {
-    if (await save({ ...job.settings, houseRules: draft })) onClose();
-  };
+/** For the whole job, or for the room that is open. */
+function Scoped(props: Props) {
+  const own = props.room.survey.houseRules;
+  const [scope, setScope] = useState<'job' | 'room'>(own ? 'room' : 'job');
   return (
     <Stack gap={12}>
-      <Sets draft={draft} onTake={(rules) => setDraft({ ...keptOf(stored), ...rules })} />
+      <SegmentedControl
+        aria-label="For what the rules hold"
+        value={scope}
+        data={[
+          { value: 'job', label: 'whole job' },
+          { value: 'room', label: `only ${props.room.name}` },
+        ]}
+        onChange={(value) => setScope(value)}
+      />
+      <Rules key={scope} {...props} scope={scope} />
+    </Stack>
+  );
+}
+
+function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job' | 'room' }) {
+  const { save, fault: settingsFault } = useSettings(job);
+  const [roomFault, setRoomFault] = useState<string>();
+  const fault = settingsFault ?? roomFault;
+  const forRoom = scope === 'room';
+  const stored: HouseRulesInput = forRoom ? (room.survey.houseRules ?? {}) : job.settings.houseRules;
+  const [draft, setDraft] = useState<HouseRulesInput>(stored);
+  const complete = completeHouseRules(forRoom ? { ...job.settings.houseRules, ...draft } : draft, job.unit);
+  const dirty = !sameValue(draft, stored);
+  const comparison = useComparison(file, dirty ? draft : undefined, forRoom ? room.id : undefined);
+  const change = (part: HouseRulesInput): void => setDraft((now) => ({ ...now, ...part }));
+  const apply = async (): Promise<void> => {
+    if (!forRoom) {
+      if (await save({ ...job.settings, houseRules: draft })) onClose();
+      return;
+    }
+    const [issue] = edit(({ houseRules: _old, ...survey }) =>
+      Object.keys(draft).length > 0 ? { ...survey, houseRules: ofRoom(draft) } : survey,
+    );
+    setRoomFault(issue?.text);
+    if (!issue) onClose();
+  };
+  const asTheJob = (key: keyof HouseRulesInput): void => setDraft(({ [key]: _own, ...rest }) => rest);
+  const notes = forRoom ? RULE_NOTES.filter((note) => note.key in ofRoom({ [note.key]: true })) : RULE_NOTES;
+  return (
+    <Stack gap={12}>
+      <Sets
+        draft={draft}
+        onTake={(rules) => setDraft(forRoom ? ofRoom(rules) : { ...keptOf(stored), ...rules })}
+      />
       <Table verticalSpacing={8} aria-label="House rules">
         <Table.Tbody>
-          {RULE_NOTES.map((note) => (
+          {notes.map((note) => (
             <Table.Tr key={note.key}>
               <Table.Td style={{ verticalAlign: 'top' }}>
                 <Text fw={650}>{note.name}</Text>
@@ -78,6 +120,16 @@ function Rules({ job, file, onClose }: Props) {
               </Table.Td>
               <Table.Td w={230} style={{ verticalAlign: 'top' }}>
                 <RuleField note={note} rules={draft} complete={complete} unit={job.unit} onChange={change} />
+                {forRoom &&
+                  (note.key in draft ? (
+                    <Button size="compact-sm" variant="subtle" mt={4} onClick={() => asTheJob(note.key)}>
+                      Back to the job’s
+                    </Button>
+                  ) : (
+                    <Text size="sm" c="dimmed">
+                      as in the job
+                    </Text>
+                  ))}
               </Table.Td>
             </Table.Tr>
           ))}
@@ -130,9 +182,16 @@ function Rules({ job, file, onClose }: Props) {
 }
 
 /** What of the rules is about stock and saw, not about joints: a school does not touch it. */
-const keptOf = ({ endTrim, minPiece, minReusable, reveal, horn }: HouseRulesInput): HouseRulesInput =>
+const keptOf = ({
+  endTrim,
+  minPiece,
+  minReusable,
+  reveal,
+  horn,
+  numbering,
+}: HouseRulesInput): HouseRulesInput =>
   Object.fromEntries(
-    Object.entries({ endTrim, minPiece, minReusable, reveal, horn }).filter(
+    Object.entries({ endTrim, minPiece, minReusable, reveal, horn, numbering }).filter(
       ([, value]) => value !== undefined,
     ),
   );

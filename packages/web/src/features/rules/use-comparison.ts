@@ -6,16 +6,20 @@ import type { RulesRequest } from '../../workers/rules-messages.ts';
 const PAUSE = 150;
 
 /** What other rules would do to a job's pieces, worked out in a worker; undefined without other rules. */
-export function useComparison(job: JobFile, rules: HouseRulesInput | undefined): RulesComparison | undefined {
+export function useComparison(
+  job: JobFile,
+  rules: HouseRulesInput | undefined,
+  room: string | undefined,
+): RulesComparison | undefined {
   const [found, setFound] = useState<{ readonly key: string; readonly comparison: RulesComparison }>();
-  const key = rules ? JSON.stringify(rules) : '';
+  const key = rules ? JSON.stringify({ rules, room }) : '';
   useEffect(() => {
     if (key === '') return;
     let worker: Worker | undefined;
     const timer = setTimeout(() => {
       worker = new Worker(new URL('../../workers/rules.worker.ts', import.meta.url), { type: 'module' });
       worker.onmessage = ({ data }: MessageEvent<RulesComparison>) => setFound({ key, comparison: data });
-      const request: RulesRequest = { job, rules: JSON.parse(key) as HouseRulesInput };
+      const request: RulesRequest = { job, ...(JSON.parse(key) as Omit<RulesRequest, 'job'>) };
       worker.postMessage(request);
     }, PAUSE);
     return () => {

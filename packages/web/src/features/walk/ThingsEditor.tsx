@@ -18,6 +18,7 @@ import { LengthField } from './LengthField.tsx';
 import type { EditSurvey } from './use-sheet.ts';
 
 type Point = NonNullable<Wall['points']>[number];
+type Furniture = NonNullable<Wall['furniture']>[number];
 const POINTS: readonly Point['kind'][] = ['socket', 'switch', 'pipe', 'register'];
 
 interface Props {
@@ -34,6 +35,9 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
   const points = wall.points ?? [];
   const setPoints = (next: readonly Point[]) =>
     edit((survey) => setOfWall(survey, index, 'points', next.length > 0 ? [...next] : undefined));
+  const furniture = wall.furniture ?? [];
+  const setFurniture = (next: readonly Furniture[]) =>
+    edit((survey) => setOfWall(survey, index, 'furniture', next.length > 0 ? [...next] : undefined));
   const figure = (item: Interruption, key: 'at' | 'width' | 'low' | 'high', label: string) => {
     const at = `/interruptions/${item.id}/${key}`;
     return (
@@ -135,10 +139,58 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           </ActionIcon>
         </Group>
       ))}
-      {points.length === 0 && !wall.interruptions && (
+      {furniture.map((item, i) => (
+        <Group
+          key={`furniture${i}`}
+          gap={6}
+          align="flex-end"
+          wrap="nowrap"
+          role="group"
+          aria-label={`Furniture ${i + 1}`}
+        >
+          <TextInput
+            size="sm"
+            label="furniture"
+            value={item.name ?? ''}
+            placeholder="furniture"
+            onChange={(event) => {
+              const name = event.currentTarget.value;
+              setFurniture(
+                furniture.map((one, k) =>
+                  k === i ? { at: one.at, width: one.width, ...(name === '' ? {} : { name }) } : one,
+                ),
+              );
+            }}
+          />
+          {(['at', 'width'] as const).map((key) => (
+            <CommitField
+              key={key}
+              size="sm"
+              label={key === 'at' ? 'from left' : 'width'}
+              text={formatLength(item[key], unit, { inchParts: 32 })}
+              onCommit={(text) => {
+                const read = parsePosition(text, unit);
+                if (!read.ok) return read.issues[0].text;
+                return setFurniture(
+                  furniture.map((one, k) => (k === i ? { ...one, [key]: read.value.value } : one)),
+                )[0]?.text;
+              }}
+            />
+          ))}
+          <ActionIcon
+            size={36}
+            variant="default"
+            aria-label={`Remove furniture ${i + 1}`}
+            onClick={() => setFurniture(furniture.filter((_, k) => k !== i))}
+          >
+            <IconTrash size={18} />
+          </ActionIcon>
+        </Group>
+      ))}
+      {points.length === 0 && furniture.length === 0 && !wall.interruptions && (
         <Text size="sm" c="dimmed">
           Cabinets, hearths and tubs that base or rail stops at; sockets, switches, pipes and registers to
-          keep clear of.
+          keep clear of; furniture that will hide a splice.
         </Text>
       )}
       <Group gap={6}>
@@ -157,6 +209,13 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           }
         >
           Add a built-in
+        </Button>
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => setFurniture([...furniture, { at: 0, width: Math.min(usual.width, wall.length) }])}
+        >
+          Add furniture
         </Button>
         {POINTS.map((kind) => (
           <Button

@@ -38,7 +38,10 @@ export function WallDetails({ sheet, index, unit, profiles, reveal, edit, editSh
         <Tabs.Tab value="openings">Openings{many(wall.openings?.length)}</Tabs.Tab>
         {wall.corner && <Tabs.Tab value="corner">Corner</Tabs.Tab>}
         <Tabs.Tab value="things">
-          On the wall{many((wall.interruptions?.length ?? 0) + (wall.points?.length ?? 0))}
+          On the wall
+          {many(
+            (wall.interruptions?.length ?? 0) + (wall.points?.length ?? 0) + (wall.furniture?.length ?? 0),
+          )}
         </Tabs.Tab>
         <Tabs.Tab value="studs">Studs</Tabs.Tab>
         <Tabs.Tab value="ceiling">Ceiling, hollows</Tabs.Tab>
