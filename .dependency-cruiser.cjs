@@ -14,6 +14,7 @@ const CORE = [
   'solver',
   'pieces',
   'plan',
+  'takeoff',
   'views',
   'calc',
   'bench',

@@ -35,6 +35,7 @@ export default defineConfig({
     env: {
       LONGMITER_PORT: String(port),
       LONGMITER_DEVICE_PORT: '0',
+      LONGMITER_SUPPLIER_PORT: '0',
       LONGMITER_DATA: process.env['LONGMITER_E2E_DATA'] ?? '/tmp/long-miter-e2e',
     },
   },

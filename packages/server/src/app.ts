@@ -6,7 +6,10 @@ import type { Pool } from 'mysql2/promise';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { deviceRoutes } from './features/devices/routes.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
+import { rackRoutes } from './features/rack/routes.ts';
 import { ruleRoutes } from './features/rules/routes.ts';
+import { supplierRoutes } from './features/suppliers/routes.ts';
+import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { errorHandler, unknownAddress } from './http/error-handler.ts';
 
 /** Nothing may come from or go to another machine; the solver is WebAssembly, styles of the components are inline. */
@@ -24,7 +27,12 @@ const POLICY = {
 };
 
 /** The whole server without its port: API under /api, the built page for everything else. */
-export function createApp(pool: Pool, webFolder: string | undefined, devices: DeviceListener): Express {
+export function createApp(
+  pool: Pool,
+  webFolder: string | undefined,
+  devices: DeviceListener,
+  suppliers = new SupplierStandIn(),
+): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -44,6 +52,8 @@ export function createApp(pool: Pool, webFolder: string | undefined, devices: De
     jobRoutes(pool),
     deviceRoutes(devices),
     ruleRoutes(pool),
+    rackRoutes(pool),
+    supplierRoutes(pool, suppliers),
     unknownAddress,
   );
   if (webFolder !== undefined) {

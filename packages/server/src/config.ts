@@ -15,6 +15,8 @@ export interface Config {
   readonly seedDemo: boolean;
   /** Local port that measuring devices send to; 0 takes any free one, undefined listens to none. */
   readonly devicePort: number | undefined;
+  /** Local port of the stand-ins for suppliers; 0 takes any free one, undefined starts none. */
+  readonly supplierPort: number | undefined;
 }
 
 const number = (text: string | undefined, fallback: number): number =>
@@ -36,5 +38,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     seedDemo: env['LONGMITER_SEED'] !== 'no',
     devicePort:
       env['LONGMITER_DEVICE_PORT'] === 'no' ? undefined : number(env['LONGMITER_DEVICE_PORT'], 4101),
+    supplierPort:
+      env['LONGMITER_SUPPLIER_PORT'] === 'no' ? undefined : number(env['LONGMITER_SUPPLIER_PORT'], 4102),
   };
 }

@@ -4,6 +4,8 @@ import { readConfig } from './config.ts';
 import { migrate } from './db/migrate.ts';
 import { openPool } from './db/pool.ts';
 import { seedDemo } from './demo/seed.ts';
+import { nameStandIns } from './features/suppliers/service.ts';
+import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { DeviceListener } from './features/devices/listener.ts';
 
 /** Starts the server: migrates, seeds, listens, tells its parent the address, and stops cleanly when asked or orphaned. */
@@ -20,7 +22,9 @@ try {
 
 const devices = new DeviceListener();
 if (config.devicePort !== undefined) await devices.listen(config.devicePort);
-const server = createServer(createApp(pool, config.webFolder, devices));
+const suppliers = new SupplierStandIn();
+if (config.supplierPort !== undefined) await nameStandIns(pool, await suppliers.listen(config.supplierPort));
+const server = createServer(createApp(pool, config.webFolder, devices, suppliers));
 server.on('error', (error: NodeJS.ErrnoException) => {
   process.stderr.write(
     error.code === 'EADDRINUSE'
@@ -41,6 +45,7 @@ const stop = (): void => {
   if (stopping) return;
   stopping = true;
   devices.close();
+  suppliers.close();
   server.close(() => void pool.end().finally(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), 2000).unref();

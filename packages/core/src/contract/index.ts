@@ -1,2 +1,3 @@
 export * from './survey.ts';
 export * from './starter.ts';
+export * from './stock.ts';

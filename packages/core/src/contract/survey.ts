@@ -71,6 +71,41 @@ export const jobNameSchema = z
   .min(1, 'give the job a name')
   .max(200, 'must have at most 200 characters');
 
+/** What the lead decides about stock beside the job file: sticks pinned by hand, spare sticks, rules for the rest. */
+export const choicesSchema = z.strictObject({
+  pins: z
+    .array(
+      z.strictObject({
+        profile: z.string().min(1).max(80),
+        source: z.enum(['buy', 'rack']),
+        length: z.number().gt(0),
+        pieces: z
+          .array(
+            z.strictObject({
+              id: z.string().min(1).max(400),
+              from: z.number().optional(),
+              to: z.number().optional(),
+            }),
+          )
+          .min(1)
+          .max(200),
+      }),
+    )
+    .max(1000, 'at most 1000 sticks can be pinned')
+    .optional(),
+  allowance: z
+    .record(z.string(), z.number().min(0, 'must not be negative').max(100, 'must be at most 100 percent'))
+    .optional(),
+  materials: z
+    .strictObject({
+      coats: z.number().int('must be a whole number').min(0, 'must not be negative').max(10),
+      primer: z.boolean(),
+      nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000),
+    })
+    .optional(),
+});
+export type StockChoices = z.infer<typeof choicesSchema>;
+
 /** Everything of a job that is not a room: rules, saw, profiles, stock. */
 export const settingsSchema = z.strictObject({
   houseRules: houseRulesSchema,
@@ -78,6 +113,7 @@ export const settingsSchema = z.strictObject({
   profiles: z.array(profileSchema).max(200, 'must have at most 200 profiles'),
   stock: z.array(stockSchema).max(2000),
   rack: z.array(rackSchema).max(5000),
+  choices: choicesSchema.optional(),
 });
 export type JobSettings = z.infer<typeof settingsSchema>;
 

@@ -1,6 +1,7 @@
 import type { CutModel } from './model.ts';
+import { fewSawChanges } from './saw-changes.ts';
 import { listOf, type Filled, type Pattern } from './pattern.ts';
-import type { CutSolution, CutStick, Placed } from './problem.ts';
+import type { BoundGround, CutSolution, CutStick, Placed } from './problem.ts';
 
 /** Items of a pattern in the order that wastes least, with the near start of each. */
 function layOut(model: CutModel, pattern: Pattern): { item: number; start: number }[] {
@@ -26,8 +27,16 @@ function layOut(model: CutModel, pattern: Pattern): { item: number; start: numbe
 }
 
 /** Turns a filled plan into sticks with named blanks at whole positions. */
-export function finishSolution(model: CutModel, filled: Filled, lowerBound: number): CutSolution {
+export function finishSolution(
+  model: CutModel,
+  filled: Filled,
+  lowerBound: number,
+  ground: BoundGround,
+): CutSolution {
   const blanks = model.blankIds.map((ids) => [...ids]);
+  const groupOf = new Map(
+    [...model.problem.blanks, ...model.problem.walls].map((one) => [one.id, one.group ?? '']),
+  );
   const arcs = model.items.map((): { wall: number; arc: number }[] => []);
   filled.paths.forEach((path, wall) =>
     path.forEach((arc) => arcs[model.walls[wall]!.arcs[arc]!.item]!.push({ wall, arc })),
@@ -37,11 +46,32 @@ export function finishSolution(model: CutModel, filled: Filled, lowerBound: numb
       kind.count === undefined ? [] : new Array<string>(kind.count).fill(kind.id),
     ),
   );
-  const place = (item: number, start: number): Placed => {
-    const id = blanks[item]!.shift();
-    if (id !== undefined) return { kind: 'blank', id, start };
-    const { wall, arc } = arcs[item]!.shift()!;
+  // Of like pieces the one whose room is already on the stick: cost and lengths are the same.
+  const take = <T>(
+    list: T[],
+    idOf: (one: T) => string,
+    rooms: ReadonlyMap<string, number>,
+  ): T | undefined => {
+    let best = 0;
+    list.forEach((one, index) => {
+      const here = rooms.get(groupOf.get(idOf(one))!) ?? 0;
+      if (here > (rooms.get(groupOf.get(idOf(list[best]!))!) ?? 0)) best = index;
+    });
+    return list.splice(best, 1)[0];
+  };
+  const place = (item: number, start: number, rooms: Map<string, number>): Placed => {
+    const id = take(blanks[item]!, (one) => one, rooms);
+    const note = (name: string): void => {
+      const group = groupOf.get(name)!;
+      rooms.set(group, (rooms.get(group) ?? 0) + 1);
+    };
+    if (id !== undefined) {
+      note(id);
+      return { kind: 'blank', id, start };
+    }
+    const { wall, arc } = take(arcs[item]!, (one) => model.walls[one.wall]!.wall.id, rooms)!;
     const net = model.walls[wall]!;
+    note(net.wall.id);
     return {
       kind: 'wall',
       id: net.wall.id,
@@ -54,14 +84,24 @@ export function finishSolution(model: CutModel, filled: Filled, lowerBound: numb
   const sticks = filled.patterns.map((pattern): CutStick => {
     const group = model.sticks[pattern.group]!;
     const stick = group.count === undefined ? group.kinds[0]!.id : free[pattern.group]!.shift()!;
-    return { stick, placed: layOut(model, pattern).map(({ item, start }) => place(item, start)) };
+    // Pieces without a like go first: they say which room the stick belongs to.
+    const rooms = new Map<string, number>();
+    const laid = layOut(model, pattern).map((one, index) => ({ ...one, index }));
+    const choice = (item: number): number => blanks[item]!.length + arcs[item]!.length;
+    const placed = [...laid]
+      .sort((a, b) => choice(a.item) - choice(b.item) || a.index - b.index)
+      .map(({ item, start, index }) => ({ index, one: place(item, start, rooms) }))
+      .sort((a, b) => a.index - b.index)
+      .map(({ one }) => one);
+    return { stick, placed };
   });
   const splices = filled.paths.reduce((sum, path) => sum + path.length - 1, 0);
   return {
-    sticks,
+    sticks: fewSawChanges(model.problem, sticks),
     cost: filled.cost,
     splices,
     lowerBound: Math.min(lowerBound, filled.cost),
     proven: lowerBound >= filled.cost - 1e-6,
+    ground,
   };
 }

@@ -4,3 +4,7 @@ export { optimise, type OptimiseOptions } from './optimise.ts';
 export { wholeUp } from './end-classes.ts';
 export * from './cut-file.ts';
 export { layOnStick, type LooseBlank } from './lay-out.ts';
+export { optimiseAround, type FixedStick } from './around.ts';
+export { partFigures, type Part } from './parts.ts';
+export { shortageOf, withShortage, type Shortage } from './shortage.ts';
+export { sawChanges } from './saw-changes.ts';

@@ -17,6 +17,8 @@ export interface KnapsackQuery {
   readonly groups: readonly { readonly index: number; readonly above: number }[];
   /** Search nodes for each group; beyond it the best so far is answered and `exact` is false. */
   readonly nodes: number;
+  /** How often each group is filled once more from items that no filling of this call has taken yet. */
+  readonly disjoint?: number;
 }
 
 export interface KnapsackAnswer {
@@ -24,6 +26,8 @@ export interface KnapsackAnswer {
   readonly fillings: readonly Filling[];
   /** No group has a better filling than those given. */
   readonly exact: boolean;
+  /** For each group asked for, what no filling of it can exceed in value. */
+  readonly most: readonly number[];
 }
 
 const TINY = 1e-9;
@@ -99,16 +103,31 @@ export class Knapsack {
 
   search(query: KnapsackQuery): KnapsackAnswer {
     const ranked = this.ranked(query);
-    if (ranked.length === 0) return { fillings: [], exact: true };
+    if (ranked.length === 0) return { fillings: [], exact: true, most: query.groups.map(() => 0) };
     this.fillTable(ranked, query);
     const fillings: Filling[] = [];
     let exact = true;
+    const most: number[] = [];
     for (const { index, above } of query.groups) {
       const found = this.searchGroup(index, above, ranked, query);
       fillings.push(...found.fillings);
       exact &&= found.exact;
+      const room = this.room(this.model.sticks[index]!.length);
+      most.push(
+        found.exact
+          ? (found.fillings.at(-1)?.value ?? above)
+          : this.table[Math.min(this.cells, Math.floor(room / this.step))]!,
+      );
+      // The table stays a bound when fewer items may be taken.
+      let taken = found.fillings.at(-1);
+      const bounds = Array.from({ length: this.size.length }, (_, item) => query.bounds[item]!);
+      for (let more = query.disjoint ?? 0; more > 0 && taken; more--) {
+        taken.list.forEach((item) => (bounds[item] = 0));
+        taken = this.searchGroup(index, above, ranked, { ...query, bounds }).fillings.at(-1);
+        if (taken) fillings.push(taken);
+      }
     }
-    return { fillings, exact };
+    return { fillings, exact, most };
   }
 
   private searchGroup(
@@ -116,7 +135,7 @@ export class Knapsack {
     above: number,
     ranked: readonly number[],
     query: KnapsackQuery,
-  ): KnapsackAnswer {
+  ): Omit<KnapsackAnswer, 'most'> {
     const { model, size, step, table } = this;
     const width = this.cells + 1;
     const stick = model.sticks[group]!.length;

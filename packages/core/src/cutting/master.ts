@@ -9,6 +9,10 @@ export const UNCUT = 1e7;
 /** Reduced cost that still counts as none, in cents. */
 const NO_GAIN = 1e-6;
 
+/** With this many sizes one pricing call gives several patterns that share no item, so that far fewer calls are needed. */
+const MANY_ITEMS = 150;
+const DISJOINT = 24;
+
 /** A column of the master programme: a stick pattern, or an arc of a wall. */
 export type MasterColumn =
   | { readonly kind: 'pattern'; readonly pattern: Pattern }
@@ -19,6 +23,8 @@ export interface Priced {
   readonly outcome: LpOutcome;
   /** No column outside has a negative reduced cost: the objective is the true bound of the relaxation. */
   readonly converged: boolean;
+  /** A bound that holds even before that. */
+  readonly bound: number;
 }
 
 /** Where each kind of row starts. */
@@ -144,29 +150,57 @@ export class Master {
   /**
    * Column generation until nothing gains or time is up.
    * @param bounds most of each item in a new pattern; by default its demand
+   * @param enough asked with the bound and the objective of the moment whether going on is worth while
    */
   price(
     stop: () => boolean,
     seconds: () => number,
     bounds: readonly number[] = this.mostOf(),
     rounds = Infinity,
+    enough: (bound: number, objective: number) => boolean = () => false,
   ): Priced {
+    let bound = 0;
     let outcome = this.program.solve(seconds());
     for (let round = 0; round < rounds && outcome.status === 'optimal' && !stop(); round++) {
       const groups = this.model.sticks.map((_, index) => ({
         index,
         above: this.threshold(index, outcome.duals) + NO_GAIN,
       }));
-      const quick = this.knapsack.search({ values: outcome.duals, bounds, groups, nodes: 3000 });
+      const quick = this.knapsack.search({
+        values: outcome.duals,
+        bounds,
+        groups,
+        nodes: 3000,
+        disjoint: this.model.items.length > MANY_ITEMS ? DISJOINT : 0,
+      });
+      bound = Math.max(bound, this.boundNow(outcome.objective, groups, quick.most));
+      if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
       let added = this.addPatterns(quick.fillings.map((one) => toPattern(one.group, one.list)));
       if (added === 0) {
         const exact = this.knapsack.search({ values: outcome.duals, bounds, groups, nodes: 2_000_000 });
         added = this.addPatterns(exact.fillings.map((one) => toPattern(one.group, one.list)));
-        if (added === 0) return { outcome, converged: exact.exact && exact.fillings.length === 0 };
+        if (added === 0) {
+          const converged = exact.exact && exact.fillings.length === 0;
+          return { outcome, converged, bound: converged ? outcome.objective : bound };
+        }
       }
       outcome = this.program.solve(seconds());
     }
-    return { outcome, converged: false };
+    return { outcome, converged: false, bound };
+  }
+
+  /**
+   * Duals scaled until no filling exceeds its price are feasible for the dual of the relaxation, so the objective scaled
+   * alike is a bound long before column generation ends (after Farley, 1990). Only where every row is a demand.
+   */
+  private boundNow(
+    objective: number,
+    groups: readonly { readonly above: number }[],
+    most: readonly number[],
+  ): number {
+    if (this.model.walls.length > 0 || this.model.sticks.some((group) => group.count !== undefined)) return 0;
+    const scale = Math.min(1, ...groups.map(({ above }, k) => (most[k]! > 0 ? above / most[k]! : 1)));
+    return Math.max(0, objective * scale);
   }
 
   /** All patterns whose reduced cost is at most `gap`, for a proof; undefined when there are too many. */

@@ -1,6 +1,7 @@
 import { fail, ok, type Issue, type Result } from '../base/index.ts';
 import { clearances, wholeUp, type Clearances, type EndClass } from './end-classes.ts';
 import type { CutProblem, SpliceWall, StickKind } from './problem.ts';
+import { beginsAt, endsAt, pointsOf } from './parts.ts';
 import { Sequencer } from './sequencer.ts';
 
 /** A size of blank: everything that shares length and end class. `demand` is fixed; arcs of walls ask for more. */
@@ -107,12 +108,8 @@ function buildNet(
   fits: (item: number) => boolean,
   fitsForSale: (item: number) => boolean,
 ): Omit<WallNet, 'copy'> {
-  const at = [0, ...wall.points.map((point) => point.at), wall.near];
+  const at = pointsOf(wall);
   const last = at.length - 1;
-  const leftAngle = (k: number): number =>
-    k === 0 ? wall.left : wall.points[k - 1]!.leftOver ? wall.angle : -wall.angle;
-  const rightAngle = (k: number): number =>
-    k === last ? wall.right : wall.points[k - 1]!.leftOver ? -wall.angle : wall.angle;
   const whole = table.itemIndex(wall.near + (wall.wholeExtra ?? 0), wall.left, wall.right, depth);
   const divide = wall.max > 0 && (wall.when === 'allowed' || !fitsForSale(whole));
   const arcs: Arc[] = fits(whole) ? [{ from: 0, to: last, item: whole, penalty: 0 }] : [];
@@ -122,7 +119,7 @@ function buildNet(
       const near = at[j]! - at[i]!;
       const inner = i > 0 && j < last;
       if (near <= 0 || near < wall.minPiece - 1e-6 || (inner && near < wall.apart - 1e-6)) continue;
-      const item = table.itemIndex(near, leftAngle(i), rightAngle(j), depth);
+      const item = table.itemIndex(near, beginsAt(wall, i), endsAt(wall, j), depth);
       if (fits(item)) arcs.push({ from: i, to: j, item, penalty: i === 0 ? 0 : wall.penalty });
     }
   }

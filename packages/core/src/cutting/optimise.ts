@@ -1,4 +1,4 @@
-import { ok, type Result } from '../base/index.ts';
+import { fail, ok, type Result } from '../base/index.ts';
 import { attainableCosts, type Attainable } from './attainable.ts';
 import { isSmall, solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
@@ -6,7 +6,8 @@ import { firstAnswer, splitStyles } from './heuristic.ts';
 import { Master, UNCUT } from './master.ts';
 import { buildModel, type CutModel } from './model.ts';
 import type { Filled, Pattern } from './pattern.ts';
-import type { CutProblem, CutProgress, CutSolution } from './problem.ts';
+import { polish } from './polish.ts';
+import type { BoundGround, CutProblem, CutProgress, CutSolution } from './problem.ts';
 import { dive, filledFrom } from './rounding.ts';
 import type { LinearSolver } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
@@ -36,7 +37,8 @@ function lengthBound(model: CutModel): number {
 class Search {
   best: Filled | undefined;
   bound: number;
-  private readonly deadline: number;
+  ground: BoundGround;
+  readonly deadline: number;
   private readonly attainable: Attainable;
   readonly model: CutModel;
   private readonly options: OptimiseOptions;
@@ -46,7 +48,9 @@ class Search {
     this.options = options;
     this.deadline = options.clock() + options.seconds;
     this.attainable = attainableCosts(model);
-    this.bound = this.roundUp(lengthBound(model));
+    const byLength = lengthBound(model);
+    this.ground = { by: 'length', figure: byLength };
+    this.bound = this.roundUp(byLength);
   }
 
   roundUp(bound: number): number {
@@ -55,6 +59,8 @@ class Search {
 
   left = (): number => Math.max(0, this.deadline - this.options.clock());
   isProven = (): boolean => this.best !== undefined && this.bound >= this.best.cost - 1e-6;
+  /** Whether more than a share of the time is gone. */
+  spent = (share: number): boolean => this.left() < (1 - share) * this.options.seconds;
   stop = (): boolean => this.isProven() || this.left() <= 0;
 
   offer(plan: Filled | undefined, stage: CutProgress['stage']): void {
@@ -69,9 +75,10 @@ class Search {
     this.report(stage);
   }
 
-  raise(bound: number, stage: CutProgress['stage']): void {
+  raise(bound: number, stage: CutProgress['stage'], by: BoundGround['by']): void {
     const rounded = this.roundUp(bound);
     if (rounded <= this.bound) return;
+    this.ground = { by, figure: bound };
     this.bound = Math.min(rounded, this.best?.cost ?? rounded);
     this.report(stage);
   }
@@ -87,6 +94,15 @@ class Search {
   }
 }
 
+/** Share of the time after which column generation must have its turn: with hundreds of sizes filling by value is slow. */
+const QUICK_SHARE = 0.1;
+
+/** With this many sizes the last steps of column generation take longer than all before. */
+const MANY_SIZES = 150;
+
+/** Seconds that the secondary aims may take when the search has used its time. */
+const POLISH = 0.2;
+
 /** So few patterns that the complete programme is tried at once. */
 const FEW_PATTERNS = 1500;
 /** Most patterns in the integer programme of a proof. */
@@ -99,11 +115,14 @@ function searchWithSolver(search: Search, solver: LinearSolver): void {
   const outOfTime = (): boolean => left() <= 0;
   try {
     if (search.best) master.addPatterns(search.best.patterns);
-    const relaxed = master.price(outOfTime, left);
+    // Once no attainable cost lies between bound and objective, more columns cannot raise the bound.
+    const enough = (bound: number, objective: number): boolean =>
+      model.items.length > MANY_SIZES && search.roundUp(bound) >= search.roundUp(objective);
+    const relaxed = master.price(outOfTime, left, undefined, undefined, enough);
     if (relaxed.outcome.status !== 'optimal') return;
     // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
     if (relaxed.converged && relaxed.outcome.objective > UNCUT / 2) return;
-    if (relaxed.converged) search.raise(relaxed.outcome.objective, 'bound');
+    search.raise(relaxed.bound, 'bound', 'relaxed');
     for (const threshold of [0.6, 0.9, 0.45, 0.75]) {
       if (stop()) return;
       search.offer(dive(master, relaxed.outcome, threshold, outOfTime, left), 'rounding');
@@ -127,7 +146,7 @@ function proveOrImprove(search: Search, master: Master, converged: boolean): voi
     const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
     search.offer(filledFrom(model, columns, outcome.columns), 'proving');
-    if (complete) search.raise(outcome.bound, 'proving');
+    if (complete) search.raise(outcome.bound, 'proving', 'patterns');
   };
   const known = (): Pattern[] =>
     master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
@@ -158,30 +177,52 @@ export function optimise(
   if (!built.ok) return built;
   const model = built.value;
   if (problem.blanks.length === 0 && problem.walls.length === 0)
-    return ok({ sticks: [], cost: 0, splices: 0, lowerBound: 0, proven: true });
+    return ok({
+      sticks: [],
+      cost: 0,
+      splices: 0,
+      lowerBound: 0,
+      proven: true,
+      ground: { by: 'trial', figure: 0 },
+    });
   const search = new Search(model, options);
   if (isSmall(model)) {
     const best = solveSmall(model);
     search.offer(best, 'first');
     search.bound = best.cost;
+    search.ground = { by: 'trial', figure: best.cost };
     search.report('done');
-    return ok(finishSolution(model, best, best.cost));
+    return ok(
+      finishSolution(
+        model,
+        polish(model, best, () => false),
+        best.cost,
+        search.ground,
+      ),
+    );
   }
   search.offer(firstAnswer(model), 'first');
   for (const split of splitStyles(model))
     if (!search.stop())
-      search.offer(correctValues(model, split, undefined, solver ? 25 : 8, search.stop), 'improving');
+      search.offer(
+        correctValues(
+          model,
+          split,
+          undefined,
+          solver ? 25 : 8,
+          () => search.stop() || search.spent(QUICK_SHARE),
+        ),
+        'improving',
+      );
   if (solver && !search.stop()) searchWithSolver(search, solver);
   if (!search.best)
-    return {
-      ok: false,
-      issues: [
-        {
-          at: '/stock',
-          text: 'the limited stock does not suffice for all pieces: raise a count, add a length or allow splices',
-        },
-      ],
-    };
+    return fail({
+      at: '/stock',
+      text: 'the limited stock does not suffice for all pieces: raise a count, add a length or allow splices',
+    });
   search.report('done');
-  return ok(finishSolution(model, search.best, search.bound));
+  // What is left of the time, but at least a moment: the aims after cost are worth it.
+  const until = Math.max(options.clock() + POLISH, search.deadline);
+  const polished = polish(model, search.best, () => options.clock() > until);
+  return ok(finishSolution(model, polished, search.bound, search.ground));
 }

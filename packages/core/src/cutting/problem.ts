@@ -22,6 +22,8 @@ export interface Blank {
   readonly qty: number;
   /** Own distance between near and far line, where it is not that of the problem (an apron cut from casing stock). */
   readonly depth?: number;
+  /** Blanks of one group (a room) are kept together where it costs nothing. */
+  readonly group?: string;
 }
 
 /** Where a spliced stretch may be divided: near-line position from its left end, and which piece lies over there. */
@@ -33,6 +35,7 @@ export interface SplicePoint {
 /** A stretch that may be made of several pieces; the cut plan chooses where. */
 export interface SpliceWall {
   readonly id: string;
+  readonly group?: string;
   readonly near: number;
   /** Added to the near length when it is left whole (a piece sprung in between two corners). */
   readonly wholeExtra?: number;
@@ -92,6 +95,18 @@ export interface CutSolution {
   /** No plan can cost less. */
   readonly lowerBound: number;
   readonly proven: boolean;
+  /** What the bound rests on. */
+  readonly ground: BoundGround;
+}
+
+/**
+ * Why nothing can cost less than the bound: every way was tried; length alone at the cheapest rate; the relaxation, in
+ * which sticks may be cut in fractions; or all patterns that a cheaper plan could use, tried together. `figure` is what
+ * that gave in cents, before it was raised to the next cost that sticks and splices can add up to.
+ */
+export interface BoundGround {
+  readonly by: 'trial' | 'length' | 'relaxed' | 'patterns';
+  readonly figure: number;
 }
 
 /** How far the search has come; sent while it works. */

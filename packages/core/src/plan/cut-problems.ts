@@ -71,6 +71,7 @@ function spliceWalls(layout: JobLayout, profile: string, units: number, cents: n
         ? []
         : runLayout.stretches.map((stretch, index): SpliceWall => ({
             id: stretchId(roomIndex, runIndex, index),
+            group: room.room.id,
             near: (stretch.to - stretch.from) * units,
             wholeExtra: stretchAllowance(runLayout, stretch) * units,
             left: stretch.leftAngle,
@@ -107,6 +108,7 @@ export function cutProblems(layout: JobLayout): ProfileProblem[] {
       .filter((draft) => draft.profile.id === profile.id)
       .map((draft): Blank => ({
         id: draft.id,
+        group: layout.rooms[draft.roomIndex]!.room.id,
         near: draft.near * units,
         left: draft.left.angle,
         right: draft.right.angle,

@@ -78,6 +78,8 @@ export interface PlanFile {
     readonly lowerBound: number;
     readonly cost: number;
     readonly proven: boolean;
+    /** In one sentence with its figure: why nothing can cost less than the bound. */
+    readonly why?: string;
   }[];
   readonly closure: readonly {
     readonly room: string;
@@ -88,3 +90,9 @@ export interface PlanFile {
   }[];
   readonly watchOuts: readonly WatchOut[];
 }
+
+/** The plan as the open format has it: what the screens show besides is left out. */
+export const publishedPlan = (plan: PlanFile): PlanFile => ({
+  ...plan,
+  bounds: plan.bounds.map(({ why: _why, ...bound }) => bound),
+});

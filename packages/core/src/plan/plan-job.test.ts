@@ -122,7 +122,9 @@ describe('what cannot be done is said', () => {
       closed: false,
       job: { stock: [{ profile: 'base', length: 120, price: 12, count: 1 }] },
     });
-    expect(!planned.ok && planned.issues[0].text).toMatch(/limited stock does not suffice/);
+    expect(!planned.ok && planned.issues[0].text).toBe(
+      'the stock of "base" (Base) does not suffice: 1 more of 120 in would do. Without a stick are Room, wall 2 (100 in)',
+    );
   });
   test('a corner beyond the saw gets a block', () => {
     const job = simpleJob([{ length: 100, angle: 40 }, { length: 100 }], {

@@ -1,12 +1,24 @@
 import { pointer, type Issue, type Result } from '../base/index.ts';
-import { optimise, type CutProgress, type CutSolution, type LinearSolver } from '../cutting/index.ts';
+import {
+  optimiseAround,
+  shortageOf,
+  type CutProblem,
+  type CutProgress,
+  type CutSolution,
+  type LinearSolver,
+  type Part,
+} from '../cutting/index.ts';
+import { formatWithUnit } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
 import { layOutJob, quickSplices, type JobLayout } from '../pieces/index.ts';
 import { closeRoom, type Closure } from '../survey/index.ts';
-import { centsPer, choicesOf, cutProblems, type ProfileProblem } from './cut-problems.ts';
+import { centsPer, choicesOf, cutProblems, unitsPer, type ProfileProblem } from './cut-problems.ts';
+import { whyBound } from './bound-words.ts';
 import { piecesOf } from './pieces-of.ts';
 import { preferSplices } from './prefer-splices.ts';
 import type { Piece, PlanFile, WatchOut } from './plan-file.ts';
+import { fillRack } from './fill-rack.ts';
+import { fixedSticks, type StickPin } from './stick-pins.ts';
 import { buyList, sticksOf, type SolvedProfile } from './sticks-of.ts';
 import { watchOutsOf } from './watch-outs.ts';
 
@@ -16,6 +28,12 @@ export interface PlanOptions {
   readonly seconds: number;
   readonly clock: () => number;
   readonly onProgress?: (profile: string, progress: CutProgress) => void;
+  /** Sticks that are cut just so, by hand. */
+  readonly pins?: readonly StickPin[];
+  /** What if no wall were spliced: walls that fit no stick whole are refused. */
+  readonly whole?: boolean;
+  /** Use the rack up first, shortest offcut first, even where buying would cost no more. */
+  readonly rackFirst?: boolean;
 }
 
 /** Room outlines that close or do not, for the closed rooms of a job. */
@@ -36,45 +54,92 @@ export function planQuickly(job: JobFile, firstRoom = 1): QuickPlan {
   return { layout, pieces, watchOuts: watchOutsOf(layout, pieces, closuresOf(job)) };
 }
 
-/** Says in the job's own words what the optimiser could not place. */
-function explain(job: JobFile, { profile, problem }: ProfileProblem, issues: readonly Issue[]): Issue[] {
+/** What a part of a cutting problem is called in the job: the label of its piece, or where its stretch is. */
+function namer(layout: JobLayout, problem: CutProblem): (part: Part) => string {
+  const { job } = layout;
+  const labels = new Map(piecesOf(layout, quickSplices(layout)).map((piece) => [piece.id, piece.label]));
+  const walls = new Map(problem.walls.map((wall) => [wall.id, wall]));
+  return (part) => {
+    if (part.kind === 'blank') return labels.get(part.id) ?? part.id;
+    const [roomIndex, runIndex, stretch] = part.id.split('/').map(Number);
+    const room = job.rooms[roomIndex!]!;
+    const run = layout.rooms[roomIndex!]!.runs[runIndex!]!;
+    const wall = run.run.segments[run.stretches[stretch!]!.segment]!.segment.wallIndex;
+    return `${room.name}, wall ${wall + 1} (${formatWithUnit(walls.get(part.id)!.near / unitsPer(job.unit), job.unit)})`;
+  };
+}
+
+/** Says in the job's own words what the optimiser could not place, and what would make it do. */
+function explain(
+  layout: JobLayout,
+  { profile, problem }: ProfileProblem,
+  issues: readonly Issue[],
+  options: PlanOptions,
+): Issue[] {
+  const { job } = layout;
   const at = pointer('stock');
+  const size = (length: number): string => formatWithUnit(length, job.unit);
   if (problem.sticks.length === 0)
     return [{ at, text: `has no sticks of "${profile.id}" (${profile.name}): add a stock length for it` }];
+  const name = namer(layout, problem);
+  const longest = size(
+    Math.max(
+      0,
+      ...job.stock
+        .filter((item) => item.profile === profile.id && item.count !== 0)
+        .map((item) => item.length),
+    ),
+  );
   return issues.map((issue) => {
     const blank = /^\/pieces\/(\d+)/.exec(issue.at);
-    const wall = /^\/walls\/(\d+)/.exec(issue.at);
-    const longest = Math.max(
-      0,
-      ...job.stock.filter((item) => item.profile === profile.id).map((item) => item.length),
-    );
-    if (blank)
+    if (blank) {
+      const one = problem.blanks[Number(blank[1])]!;
       return {
         at,
-        text: `piece ${problem.blanks[Number(blank[1])]!.id} of "${profile.id}" fits no stick (longest ${longest}): add a longer one`,
-      };
-    if (wall) {
-      const [roomIndex, , stretch] = problem.walls[Number(wall[1])]!.id.split('/').map(Number);
-      return {
-        at,
-        text: `room "${job.rooms[roomIndex!]!.id}", stretch ${stretch! + 1} of "${profile.id}" cannot be made of pieces that fit the sticks (longest ${longest}): add a longer one or more places for splices`,
+        text: `piece ${name({ kind: 'blank', id: one.id })} of "${profile.id}" (${size(one.near / unitsPer(job.unit))}) fits no stick (longest ${longest}): add a longer one`,
       };
     }
-    return { at, text: `"${profile.id}": ${issue.text}` };
+    const wall = /^\/walls\/(\d+)/.exec(issue.at);
+    if (wall) {
+      const one = problem.walls[Number(wall[1])]!;
+      return {
+        at,
+        text: `${name({ kind: 'wall', id: one.id, fromPoint: 0, toPoint: 0 })} of "${profile.id}" cannot be made of pieces that fit the sticks (longest ${longest}): add a longer one${options.whole ? ' or allow its splice' : ' or more places for splices'}`,
+      };
+    }
+    if (issue.at.startsWith('/fixed')) return { at: '/pins', text: `${profile.name}: ${issue.text}` };
+    const lacking = shortageOf(problem, options.solver, { ...options, onProgress: () => undefined });
+    if (lacking.length === 0) return { at, text: `"${profile.id}": ${issue.text}` };
+    const parts = [...new Set(lacking.flatMap((one) => one.parts.map(name)))];
+    const more = lacking.map(({ stick, count }) => {
+      const item = job.stock[Number(stick.slice('buy-'.length))]!;
+      return `${count} more of ${size(item.length)}`;
+    });
+    return {
+      at,
+      text: `the stock of "${profile.id}" (${profile.name}) does not suffice: ${more.join(' and ')} would do. Without a stick are ${parts.join('; ')}`,
+    };
   });
 }
 
 function solve(layout: JobLayout, options: PlanOptions): Result<SolvedProfile[]> {
   const solved: SolvedProfile[] = [];
   const issues: Issue[] = [];
-  for (const item of cutProblems(layout)) {
-    const answer = optimise(item.problem, options.solver, {
+  for (const { profile, problem: plain } of cutProblems(layout)) {
+    const problem = options.whole
+      ? { ...plain, walls: plain.walls.map((wall) => ({ ...wall, max: 0, points: [] })) }
+      : plain;
+    const item = { profile, problem };
+    const pinned = fixedSticks(layout, item, options.pins ?? []);
+    const fixed = options.rackFirst ? [...pinned, ...fillRack(problem, pinned)] : pinned;
+    const answer = optimiseAround(problem, fixed, options.solver, {
       seconds: options.seconds,
       clock: options.clock,
-      onProgress: (progress) => options.onProgress?.(item.profile.id, progress),
+      onProgress: (progress) => options.onProgress?.(profile.id, progress),
     });
-    if (answer.ok) solved.push({ ...item, solution: preferSplices(layout, item.problem, answer.value) });
-    else issues.push(...explain(layout.job, item, answer.issues));
+    const held = new Set(fixed.flatMap((one) => one.parts.map((part) => part.id)));
+    if (answer.ok) solved.push({ ...item, solution: preferSplices(layout, problem, answer.value, held) });
+    else issues.push(...explain(layout, item, answer.issues, options));
   }
   const [first, ...rest] = issues;
   return first ? { ok: false, issues: [first, ...rest] } : { ok: true, value: solved };
@@ -117,12 +182,25 @@ function assemblePlan(layout: JobLayout, solved: readonly SolvedProfile[]): Plan
   }: {
     profile: { id: string };
     solution: CutSolution;
-  }): PlanFile['bounds'][number] => ({
-    profile: profile.id,
-    lowerBound: money(solution.lowerBound / cents + pinned(profile.id) * rules.splicePrice),
-    cost: money(solution.cost / cents + pinned(profile.id) * rules.splicePrice),
-    proven: solution.proven,
-  });
+  }): PlanFile['bounds'][number] => {
+    const byHand = pinned(profile.id) * rules.splicePrice;
+    const lowerBound = money(solution.lowerBound / cents + byHand);
+    const { by, figure } = solution.ground;
+    return {
+      profile: profile.id,
+      lowerBound,
+      cost: money(solution.cost / cents + byHand),
+      proven: solution.proven,
+      why: whyBound(
+        by,
+        figure / cents + byHand,
+        lowerBound,
+        sticks
+          .filter((stick) => stick.profile === profile.id)
+          .reduce((sum, stick) => sum + stick.cuts.length, 0),
+      ),
+    };
+  };
   return {
     format: 'longmiter-plan',
     version: 1,

@@ -1,9 +1,9 @@
 import {
   layOnStick,
+  partFigures,
   type CutProblem,
   type CutSolution,
   type CutStick,
-  type LooseBlank,
   type Placed,
   type SpliceWall,
 } from '../cutting/index.ts';
@@ -13,6 +13,7 @@ import { stretchId, type JobLayout } from '../pieces/index.ts';
 /** Most blanks on a stick for which the order is worked out anew; longer sticks stay as they are. */
 const FEW = 9;
 
+type Figures = ReturnType<typeof partFigures>;
 type WallPart = Extract<Placed, { kind: 'wall' }>;
 
 /** Places from the one the crew would like best: by score, then farthest from where one comes in. */
@@ -24,32 +25,10 @@ function byPreference(places: readonly SplicePlace[]): number[] {
     );
 }
 
-const depthOf = (problem: CutProblem, id: string): number =>
-  problem.blanks.find((blank) => blank.id === id)?.depth ?? problem.depth;
-
-/** A placed blank by its figures. */
-function loose(problem: CutProblem, walls: ReadonlyMap<string, SpliceWall>, placed: Placed): LooseBlank {
-  if (placed.kind === 'blank') {
-    const blank = problem.blanks.find((one) => one.id === placed.id)!;
-    return { near: blank.near, left: blank.left, right: blank.right, depth: depthOf(problem, placed.id) };
-  }
-  const wall = walls.get(placed.id)!;
-  const last = wall.points.length + 1;
-  const at = [0, ...wall.points.map((point) => point.at), wall.near];
-  const over = (point: number): boolean => wall.points[point - 1]!.leftOver;
-  const whole = placed.fromPoint === 0 && placed.toPoint === last;
-  return {
-    near: at[placed.toPoint]! - at[placed.fromPoint]! + (whole ? (wall.wholeExtra ?? 0) : 0),
-    left: placed.fromPoint === 0 ? wall.left : over(placed.fromPoint) ? wall.angle : -wall.angle,
-    right: placed.toPoint === last ? wall.right : over(placed.toPoint) ? -wall.angle : wall.angle,
-    depth: problem.depth,
-  };
-}
-
 /** The stick with one part exchanged for another, laid out anew; undefined when that does not fit. */
 function exchange(
   problem: CutProblem,
-  walls: ReadonlyMap<string, SpliceWall>,
+  figures: Figures,
   stick: CutStick,
   out: Placed,
   into: WallPart,
@@ -57,17 +36,14 @@ function exchange(
   const length = problem.sticks.find((kind) => kind.id === stick.stick)!.length;
   const parts = stick.placed.map((one) => (one === out ? into : one));
   if (parts.length > FEW) return undefined;
-  const laid = layOnStick(
-    problem,
-    length,
-    parts.map((part) => loose(problem, walls, part)),
-  );
+  const laid = layOnStick(problem, length, parts.map(figures));
   return laid && { ...stick, placed: laid.map(({ blank, start }) => ({ ...parts[blank]!, start })) };
 }
 
 /** Moves the one splice of a wall to the best place that the same sticks allow. */
 function moveSplice(
   problem: CutProblem,
+  figures: Figures,
   walls: ReadonlyMap<string, SpliceWall>,
   sticks: CutStick[],
   id: string,
@@ -101,8 +77,8 @@ function moveSplice(
       [newLeft, newRight],
       [newRight, newLeft],
     ] as const) {
-      const a = exchange(problem, walls, sticks[left[0]]!, left[1], onLeft);
-      const b = a && exchange(problem, walls, sticks[right[0]]!, right[1], onRight);
+      const a = exchange(problem, figures, sticks[left[0]]!, left[1], onLeft);
+      const b = a && exchange(problem, figures, sticks[right[0]]!, right[1], onRight);
       if (!a || !b) continue;
       sticks[left[0]] = a;
       sticks[right[0]] = b;
@@ -114,16 +90,24 @@ function moveSplice(
 /**
  * Of all cut plans with the same sticks, one whose splices lie where the crew would like them best: cost and sticks stay,
  * only the places of single splices move.
+ * @param fixed stretches that stay as they are, being cut from sticks pinned by hand
  * Source: joinery rules, section 4 "Splice": every candidate is scored.
  */
-export function preferSplices(layout: JobLayout, problem: CutProblem, solution: CutSolution): CutSolution {
+export function preferSplices(
+  layout: JobLayout,
+  problem: CutProblem,
+  solution: CutSolution,
+  fixed: ReadonlySet<string> = new Set(),
+): CutSolution {
   const walls = new Map(problem.walls.map((wall) => [wall.id, wall]));
   const sticks = [...solution.sticks];
+  const figures = partFigures(problem);
   layout.rooms.forEach((room, roomIndex) =>
     room.runs.forEach((run, runIndex) =>
       run.stretches.forEach((stretch, index) => {
         const id = stretchId(roomIndex, runIndex, index);
-        if (walls.has(id) && stretch.places.length > 1) moveSplice(problem, walls, sticks, id, stretch);
+        if (walls.has(id) && !fixed.has(id) && stretch.places.length > 1)
+          moveSplice(problem, figures, walls, sticks, id, stretch);
       }),
     ),
   );

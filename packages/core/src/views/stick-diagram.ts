@@ -35,33 +35,3 @@ export function stickDiagrams(plan: PlanFile): StickDiagram[] {
     offcutFrom: stick.length - stick.leftover,
   }));
 }
-
-export interface StockSummary {
-  readonly sticks: number;
-  readonly bought: number;
-  readonly stockLength: number;
-  readonly pieceLength: number;
-  /** Share of what is bought and taken from the rack that ends up in no piece. */
-  readonly waste: number;
-  readonly proven: boolean;
-  readonly lowerBound: number;
-}
-
-/** The figures over a cut plan; lengths in the job's unit. */
-export function summarise(plan: PlanFile): StockSummary {
-  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
-  const stockLength = plan.sticks.reduce((sum, stick) => sum + stick.length, 0);
-  const pieceLength = plan.sticks.reduce(
-    (sum, stick) => sum + stick.cuts.reduce((inner, cut) => inner + byId.get(cut.piece)!.near, 0),
-    0,
-  );
-  return {
-    sticks: plan.sticks.length,
-    bought: plan.sticks.filter((stick) => stick.source === 'buy').length,
-    stockLength,
-    pieceLength,
-    waste: stockLength > 0 ? 1 - pieceLength / stockLength : 0,
-    proven: plan.bounds.every((bound) => bound.proven),
-    lowerBound: plan.bounds.reduce((sum, bound) => sum + bound.lowerBound, 0),
-  };
-}

@@ -1,3 +1,4 @@
+import { planFigures } from '../takeoff/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { scenario, simpleJob } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
@@ -11,7 +12,6 @@ import {
   pieceOutline,
   ribbonX,
   stickDiagrams,
-  summarise,
 } from './index.ts';
 
 const planOf = (name: string): PlanFile => {
@@ -73,7 +73,7 @@ describe('sticks', () => {
     }
   });
   test('the summary adds up', () => {
-    const summary = summarise(plan);
+    const summary = planFigures(plan);
     expect(summary).toMatchObject({
       sticks: 5,
       bought: 5,

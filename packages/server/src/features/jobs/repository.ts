@@ -10,6 +10,8 @@ import type {
   Unit,
 } from '@long-miter/core';
 
+import { fromJson } from '../../db/columns.ts';
+
 type Db = Pool | PoolConnection;
 
 const LIST_JOBS = `
@@ -41,16 +43,13 @@ const MARK = {
   },
 } as const;
 
-const parse = <T>(column: unknown): T =>
-  typeof column === 'string' ? (JSON.parse(column) as T) : (column as T);
-
 const roomRow = (row: RowDataPacket): RoomRecord => ({
   id: String(row['id']),
   name: String(row['name']),
   version: Number(row['version']),
-  survey: parse<Survey>(row['survey']),
-  typed: parse<Typed>(row['typed']),
-  notes: parse<Notes>(row['notes']),
+  survey: fromJson<Survey>(row['survey']),
+  typed: fromJson<Typed>(row['typed']),
+  notes: fromJson<Notes>(row['notes']),
 });
 
 const changed = async (
@@ -85,7 +84,7 @@ export async function getJob(db: Db, id: string): Promise<JobRecord | undefined>
     name: String(job['name']),
     unit: job['unit'] as Unit,
     version: Number(job['version']),
-    settings: parse<JobSettings>(job['settings']),
+    settings: fromJson<JobSettings>(job['settings']),
     rooms: rooms.map(roomRow),
   };
 }

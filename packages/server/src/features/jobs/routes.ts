@@ -8,18 +8,9 @@ import {
   putRoomSchema,
 } from '@long-miter/core';
 import { readBody } from '../../http/body.ts';
-import { notFound } from '../../http/problem.ts';
+import { idOf } from '../../http/ids.ts';
 import { jobEvents } from './events.ts';
 import * as service from './service.ts';
-
-const UUID = /^[0-9a-f-]{36}$/;
-
-/** An id from the address; anything that cannot be one names nothing. */
-const idOf = (params: Record<string, unknown>, what: string): string => {
-  const id = params['id'];
-  if (typeof id !== 'string' || !UUID.test(id)) throw notFound(what);
-  return id;
-};
 
 /** Jobs and their rooms. Deleting marks; restoring takes the mark away. */
 export function jobRoutes(pool: Pool): Router {

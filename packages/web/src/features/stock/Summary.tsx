@@ -1,5 +1,5 @@
 import { Button, Group, Loader, Table, Text } from '@mantine/core';
-import { formatMoney, formatWithUnit, summarise, type JobRecord, type PlanFile } from '@long-miter/core';
+import { formatMoney, formatWithUnit, planFigures, type JobRecord, type PlanFile } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useAppSelector } from '../../app/store.ts';
 
@@ -60,7 +60,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
 }
 
 export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
-  const summary = summarise(plan);
+  const summary = planFigures(plan);
   const gap = plan.cost.total - summary.lowerBound;
   return (
     <div role="status">

@@ -1,0 +1,125 @@
+import { shrink } from './heuristic.ts';
+import type { CutModel } from './model.ts';
+import { filledOf, lengthOf, listOf, toPattern, type Filled } from './pattern.ts';
+
+/**
+ * Secondary aims among plans of one cost, in their order: fewer sticks, then one large reusable offcut. Only sticks and
+ * what lies on them change; the order on a stick and who gets which of two like pieces are settled when it is laid out.
+ */
+
+interface Stick {
+  group: number;
+  list: number[];
+}
+
+/** Most sticks that are compared pair by pair. */
+const MOST_STICKS = 800;
+/** Sticks that are tried as the one with the large offcut: those that already have most to spare. */
+const TARGETS = 6;
+
+const priceOf = (model: CutModel, stick: Stick): number => model.sticks[stick.group]!.price;
+const spare = (model: CutModel, stick: Stick): number =>
+  model.sticks[stick.group]!.length - lengthOf(model, stick.list);
+
+/** Puts two sticks' pieces on one that costs no more than both, wherever there is one. */
+function joinSticks(model: CutModel, sticks: readonly Stick[]): Stick[] {
+  const open = [...sticks];
+  const used = model.sticks.map((_, group) => open.filter((stick) => stick.group === group).length);
+  for (let i = 0; i < open.length; i++)
+    for (let j = i + 1; j < open.length; j++) {
+      const [a, b] = [open[i]!, open[j]!];
+      const list = [...a.list, ...b.list];
+      const most = priceOf(model, a) + priceOf(model, b);
+      const need = model.longest >= list.reduce((sum, item) => sum + model.items[item]!.length, 0);
+      if (!need) continue;
+      const length = lengthOf(model, list);
+      const group = model.sticks.findIndex(
+        (kind, index) =>
+          kind.price <= most &&
+          kind.length >= length &&
+          (kind.count === undefined ||
+            used[index]! - Number(a.group === index) - Number(b.group === index) < kind.count),
+      );
+      if (group < 0) continue;
+      used[a.group]!--;
+      used[b.group]!--;
+      used[group]!++;
+      open[i] = { group, list };
+      open.splice(j, 1);
+      j = i;
+    }
+  return open;
+}
+
+/** Clears one stick as far as the others have room: by moving pieces off it, and by exchanging them for shorter ones. */
+function clearStick(model: CutModel, sticks: readonly Stick[], target: number): Stick[] {
+  const work = sticks.map((stick) => ({ ...stick, list: [...stick.list] }));
+  const own = work[target]!;
+  const fits = (stick: Stick, list: readonly number[]): boolean =>
+    lengthOf(model, list) <= model.sticks[stick.group]!.length;
+  const without = (list: readonly number[], at: number): number[] => list.filter((_, k) => k !== at);
+  for (let moved = true; moved;) {
+    moved = false;
+    search: for (const [at, item] of own.list.entries()) {
+      if (own.list.length === 1) break;
+      const rest = without(own.list, at);
+      for (const [index, other] of work.entries()) {
+        if (index === target) continue;
+        if (fits(other, [...other.list, item])) {
+          other.list.push(item);
+          own.list = rest;
+          moved = true;
+          break search;
+        }
+        for (const [k, theirs] of other.list.entries()) {
+          if (model.items[theirs]!.length >= model.items[item]!.length) continue;
+          const swapped = [...without(other.list, k), item];
+          const kept = [...rest, theirs];
+          if (!fits(other, swapped) || lengthOf(model, kept) >= lengthOf(model, own.list)) continue;
+          other.list = swapped;
+          own.list = kept;
+          moved = true;
+          break search;
+        }
+      }
+    }
+  }
+  return work;
+}
+
+const largestSpare = (model: CutModel, sticks: readonly Stick[]): number =>
+  sticks.reduce((most, stick) => Math.max(most, spare(model, stick)), 0);
+
+function oneLargeOffcut(model: CutModel, sticks: readonly Stick[], stop: () => boolean): readonly Stick[] {
+  const targets = sticks
+    .map((stick, index) => ({ index, spare: spare(model, stick) }))
+    .sort((a, b) => b.spare - a.spare || a.index - b.index)
+    .slice(0, TARGETS);
+  let best = sticks;
+  let most = largestSpare(model, sticks);
+  for (const { index } of targets) {
+    if (stop()) break;
+    const cleared = clearStick(model, sticks, index);
+    const got = largestSpare(model, cleared);
+    // Less than a reusable piece is waste, wherever it lies.
+    if (got > most && got >= model.problem.minOffcut) [best, most] = [cleared, got];
+  }
+  return best;
+}
+
+/**
+ * A plan of the same cost, or less, that meets the secondary aims better.
+ * @param stop asked between steps; what was reached then stands
+ */
+export function polish(model: CutModel, filled: Filled, stop: () => boolean): Filled {
+  if (filled.patterns.length > MOST_STICKS) return filled;
+  const sticks = filled.patterns.map((pattern): Stick => ({ group: pattern.group, list: listOf(pattern) }));
+  const joined = stop() ? sticks : joinSticks(model, sticks);
+  const better = stop() ? joined : oneLargeOffcut(model, joined, stop);
+  const patterns = shrink(
+    model,
+    better.map((stick) => toPattern(stick.group, stick.list)),
+  );
+  const polished = filledOf(model, patterns, filled.paths);
+  return polished.cost <= filled.cost ? polished : filled;
+}

@@ -1,0 +1,41 @@
+import { partFigures } from './parts.ts';
+import type { CutProblem, CutStick } from './problem.ts';
+
+/**
+ * Tilts of all cut planes of a stick, left to right: degrees by which the far line leads the near line to the right. The
+ * two ends of one parting have the same tilt when the saw cuts both without being swung.
+ */
+function tiltsOf(figures: ReturnType<typeof partFigures>, stick: CutStick): number[] {
+  return stick.placed.flatMap((placed) => {
+    const { left, right } = figures(placed);
+    return [left, -right];
+  });
+}
+
+/** How often the saw is set anew while sticks are cut one after another. */
+export function sawChanges(problem: CutProblem, sticks: readonly CutStick[]): number {
+  const figures = partFigures(problem);
+  const tilts = sticks.flatMap((stick) => tiltsOf(figures, stick));
+  return tilts.filter((tilt, index) => index > 0 && tilt !== tilts[index - 1]).length;
+}
+
+/** The same sticks in an order that sets the saw anew less often: each next one begins as the last one ended. */
+export function fewSawChanges(problem: CutProblem, sticks: readonly CutStick[]): CutStick[] {
+  const figures = partFigures(problem);
+  const ends = sticks.map((stick) => {
+    const tilts = tiltsOf(figures, stick);
+    return { stick, first: tilts[0]!, last: tilts.at(-1)! };
+  });
+  const order: CutStick[] = [];
+  // Sticks of one kind stay together: that is how they are fetched.
+  const kinds = [...new Set(sticks.map((stick) => stick.stick))];
+  let tilt = 0;
+  for (const kind of kinds)
+    for (let own = ends.filter((one) => one.stick.stick === kind); own.length > 0;) {
+      const next = own.find((one) => one.first === tilt) ?? own[0]!;
+      order.push(next.stick);
+      tilt = next.last;
+      own = own.filter((one) => one !== next);
+    }
+  return sawChanges(problem, order) <= sawChanges(problem, sticks) ? order : [...sticks];
+}

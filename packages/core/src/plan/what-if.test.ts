@@ -1,0 +1,125 @@
+import { describe, expect, test } from '@jest/globals';
+import { checkPlan } from '../../test/helpers/check-plan.ts';
+import { simpleJob } from '../../test/helpers/jobs.ts';
+import { clock } from '../../test/helpers/solver.ts';
+import type { JobFile } from '../job/index.ts';
+import {
+  pinOf,
+  planJob,
+  publishedPlan,
+  vary,
+  variationWords,
+  type PlanFile,
+  type Variation,
+} from './index.ts';
+
+const options = { solver: undefined, seconds: 1, clock };
+const planOf = (job: JobFile, more = {}): PlanFile => {
+  const planned = planJob(job, { ...options, ...more });
+  if (!planned.ok) throw new Error(planned.issues[0].text);
+  return planned.value;
+};
+
+/** Walls of 150 and 60: 12 ft and 16 ft sticks. */
+const job: JobFile = {
+  ...simpleJob([{ length: 150 }, { length: 60 }, { length: 150 }, { length: 60 }]),
+  stock: [
+    { profile: 'base', length: 144, price: 15 },
+    { profile: 'base', length: 192, price: 21 },
+  ],
+  rack: [{ profile: 'base', length: 70, label: 'R-1' }],
+};
+
+const under = (variation: Variation) => {
+  const varied = vary(job, variation);
+  return { job: varied.job, planned: planJob(varied.job, { ...options, ...varied.options }) };
+};
+
+describe('what if', () => {
+  test('only one length is to be had', () => {
+    const { planned } = under({ kind: 'only-length', length: 192 });
+    expect(planned.ok && new Set(planned.value.buy.map((line) => line.length))).toEqual(new Set([192]));
+  });
+  test('the supplier has one left: the plan keeps to it, or says what is lacking', () => {
+    const one = under({ kind: 'count', profile: 'base', length: 192, count: 2 });
+    expect(
+      one.planned.ok && one.planned.value.buy.find((line) => line.length === 192)!.count,
+    ).toBeLessThanOrEqual(2);
+    const only = vary(
+      { ...job, stock: [job.stock[1]!], rack: [] },
+      { kind: 'count', profile: 'base', length: 192, count: 1 },
+    );
+    const planned = planJob(only.job, options);
+    expect(!planned.ok && planned.issues[0].text).toMatch(
+      /^the stock of "base" \(Base\) does not suffice: \d more of 192 in would do\. Without a stick are Room, wall \d \(150 in\)/,
+    );
+  });
+  test('no splices: a wall longer than any stick is refused by room and wall', () => {
+    const long = simpleJob([{ length: 250 }], { closed: false });
+    const whole = planJob(long, { ...options, whole: true });
+    expect(!whole.ok && whole.issues[0].text).toContain('Room, wall 1 (250 in)');
+    expect(planOf(long).pieces).toHaveLength(2);
+  });
+  test('the rack is used up first, or left alone', () => {
+    const first = under({ kind: 'rack-first' });
+    expect(
+      first.planned.ok && first.planned.value.sticks.filter((stick) => stick.source === 'rack'),
+    ).toHaveLength(1);
+    const none = under({ kind: 'no-rack' });
+    expect(none.planned.ok && none.planned.value.sticks.some((stick) => stick.source === 'rack')).toBe(false);
+  });
+  test('another kerf changes the gaps, not the job', () => {
+    const { job: thick, planned } = under({ kind: 'kerf', kerf: 0.25 });
+    expect(thick.saw!.kerf).toBe(0.25);
+    expect(job.saw).toBeUndefined();
+    expect(planned.ok && checkPlan(thick, planned.value)).toEqual([]);
+  });
+  test('each question has its words', () => {
+    expect(variationWords(job, { kind: 'only-length', length: 192 })).toBe('only sticks of 192 in');
+    expect(variationWords(job, { kind: 'count', profile: 'base', length: 192, count: 8 })).toBe(
+      'only 8 sticks of Base, 192 in, to be had',
+    );
+  });
+});
+
+describe('pinned sticks of a job', () => {
+  test('stay as they are, spliced walls and all, while the rest is planned around them', () => {
+    const long: JobFile = {
+      ...simpleJob([{ length: 250 }, { length: 80 }, { length: 250 }, { length: 80 }]),
+    };
+    const plan = planOf(long);
+    for (const stick of plan.sticks) {
+      const again = planOf(long, { pins: [pinOf(plan, stick)] });
+      expect(checkPlan(long, again)).toEqual([]);
+      const [first] = again.sticks;
+      expect(first!.length).toBe(stick.length);
+      expect(first!.cuts.map((cut) => again.pieces.find((one) => one.id === cut.piece)!.near).sort()).toEqual(
+        stick.cuts.map((cut) => plan.pieces.find((one) => one.id === cut.piece)!.near).sort(),
+      );
+      expect(again.cost.total).toBeLessThanOrEqual(plan.cost.total + 1e-9);
+    }
+  });
+  test('fall off when the survey changes under them', () => {
+    const plan = planOf(job);
+    const pins = plan.sticks.map((stick) => pinOf(plan, stick));
+    const other: JobFile = {
+      ...job,
+      rooms: [
+        {
+          ...job.rooms[0]!,
+          walls: job.rooms[0]!.walls.map((wall) => ({ ...wall, length: wall.length - 10 })),
+        },
+      ],
+    };
+    expect(checkPlan(other, planOf(other, { pins }))).toEqual([]);
+  });
+});
+
+describe('why nothing costs less', () => {
+  test('is one sentence with its figure, shown but not part of the open format', () => {
+    const plan = planOf(job);
+    expect(plan.bounds[0]!.why).toMatch(/\d+\.\d\d.*\.$/);
+    expect(plan.bounds[0]!.why!.split('. ')).toHaveLength(1);
+    expect(publishedPlan(plan).bounds[0]).not.toHaveProperty('why');
+  });
+});

@@ -1,0 +1,90 @@
+import { kerfOf, type JobFile } from '../job/index.ts';
+import { formatWithUnit } from '../measure/index.ts';
+import type { PlanOptions } from './plan-job.ts';
+
+/** One thing that might be otherwise: asked of the optimiser beside the plan, never changed in the job. */
+export type Variation =
+  | { readonly kind: 'only-length'; readonly length: number }
+  /** The supplier has so many left of a length. */
+  | { readonly kind: 'count'; readonly profile: string; readonly length: number; readonly count: number }
+  | { readonly kind: 'no-splices' }
+  | { readonly kind: 'splices-save' }
+  | { readonly kind: 'rack-first' }
+  | { readonly kind: 'no-rack' }
+  | { readonly kind: 'kerf'; readonly kerf: number };
+
+const SAME = 1e-6;
+
+/** The job, and how to plan it, were that otherwise. */
+export function vary(
+  job: JobFile,
+  variation: Variation,
+): { job: JobFile; options: Pick<PlanOptions, 'whole' | 'rackFirst'> } {
+  switch (variation.kind) {
+    case 'only-length':
+      return {
+        job: {
+          ...job,
+          stock: job.stock.filter((item) => Math.abs(item.length - variation.length) < SAME),
+        },
+        options: {},
+      };
+    case 'count':
+      return {
+        job: {
+          ...job,
+          stock: job.stock.map((item) =>
+            item.profile === variation.profile && Math.abs(item.length - variation.length) < SAME
+              ? { ...item, count: variation.count }
+              : item,
+          ),
+        },
+        options: {},
+      };
+    case 'no-splices':
+      return { job, options: { whole: true } };
+    case 'splices-save':
+      return { job: { ...job, houseRules: { ...job.houseRules, splices: 'saving' } }, options: {} };
+    case 'rack-first':
+      return { job, options: { rackFirst: true } };
+    case 'no-rack':
+      return { job: { ...job, rack: [] }, options: {} };
+    case 'kerf': {
+      const saw = job.saw;
+      // Without a saw of its own a job is cut by a plain one; only the kerf counts for the plan.
+      const plain = {
+        maxMiterLeft: 50,
+        maxMiterRight: 50,
+        maxBevelLeft: 45,
+        maxBevelRight: 45,
+        standingHeight: 1e6,
+        flatWidth: 1e6,
+        kerf: kerfOf(undefined, job.unit),
+      };
+      return { job: { ...job, saw: { ...(saw ?? plain), kerf: variation.kerf } }, options: {} };
+    }
+  }
+}
+
+/** The question in words. */
+export function variationWords(job: JobFile, variation: Variation): string {
+  const size = (length: number): string => formatWithUnit(length, job.unit);
+  switch (variation.kind) {
+    case 'only-length':
+      return `only sticks of ${size(variation.length)}`;
+    case 'count': {
+      const name = job.profiles.find((one) => one.id === variation.profile)?.name ?? variation.profile;
+      return `only ${variation.count} sticks of ${name}, ${size(variation.length)}, to be had`;
+    }
+    case 'no-splices':
+      return 'no splices';
+    case 'splices-save':
+      return 'splices wherever they save';
+    case 'rack-first':
+      return 'the rack used up first';
+    case 'no-rack':
+      return 'nothing from the rack';
+    case 'kerf':
+      return `a kerf of ${size(variation.kerf)}`;
+  }
+}

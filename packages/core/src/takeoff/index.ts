@@ -1,0 +1,5 @@
+export * from './rule-of-thumb.ts';
+export * from './order-list.ts';
+export * from './materials.ts';
+export * from './rack.ts';
+export * from './figures.ts';

@@ -1,0 +1,83 @@
+import {
+  checkShape,
+  orderAnswerSchema,
+  quoteAnswerSchema,
+  readJson,
+  type PlaceOrder,
+  type QuoteLine,
+  type Supplier,
+  type TrimKindRecord,
+} from '@long-miter/core';
+import type { z } from 'zod';
+import { HttpProblem } from '../../http/problem.ts';
+
+/** Asks suppliers over HTTP. Whatever goes wrong is said in the crew's words, with what still holds and what to do. */
+
+/** Milliseconds after which a supplier counts as silent. */
+const PATIENCE = 4000;
+
+async function ask<S extends z.ZodType>(
+  supplier: Supplier,
+  path: string,
+  body: object,
+  schema: S,
+  patience: number,
+): Promise<z.infer<S>> {
+  let answer: Response;
+  let text: string;
+  try {
+    answer = await fetch(supplier.url.replace(/\/$/, '') + path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+      signal: AbortSignal.timeout(patience),
+      redirect: 'error',
+    });
+    text = await answer.text();
+  } catch (error) {
+    const silent = (error as Error).name === 'TimeoutError';
+    throw new HttpProblem(
+      'unavailable',
+      silent
+        ? `${supplier.name} did not answer within ${patience / 1000} seconds; try again later or ask another`
+        : `${supplier.name} cannot be reached; try again later or ask another`,
+    );
+  }
+  const json = readJson(text);
+  if (!answer.ok) {
+    const detail =
+      json.ok && typeof json.value === 'object' && json.value !== null && 'detail' in json.value
+        ? String(json.value.detail)
+        : `error ${answer.status}`;
+    throw new HttpProblem('unavailable', `${supplier.name} answered: ${detail.slice(0, 200)}`);
+  }
+  const checked = json.ok ? checkShape(schema, json.value) : undefined;
+  if (!checked?.ok)
+    throw new HttpProblem(
+      'unavailable',
+      `the answer of ${supplier.name} cannot be read${checked ? ` (${checked.issues[0].at} ${checked.issues[0].text})` : ''}; nothing was taken from it`,
+    );
+  return checked.value;
+}
+
+/** Prices and counts for kinds of trim. */
+export const fetchQuote = async (
+  supplier: Supplier,
+  wanted: readonly TrimKindRecord[],
+  patience = PATIENCE,
+): Promise<QuoteLine[]> => (await ask(supplier, '/quote', { wanted }, quoteAnswerSchema, patience)).lines;
+
+/** Sends an order. The reference makes a repeat harmless: a supplier delivers one reference once. */
+export const sendOrder = (
+  supplier: Supplier,
+  reference: string,
+  lines: PlaceOrder['lines'],
+  patience = PATIENCE,
+): Promise<{ confirmation: string; total: number }> =>
+  ask(
+    supplier,
+    '/orders',
+    { reference, lines: lines.map(({ profile: _own, ...line }) => line) },
+    orderAnswerSchema,
+    patience,
+  );

@@ -1,0 +1,51 @@
+import { Worker, parentPort, workerData } from 'node:worker_threads';
+import loadHighs from 'highs';
+import {
+  optimise,
+  planJob,
+  publishedPlan,
+  withShortage,
+  type CutProblem,
+  type CutSolution,
+  type JobFile,
+  type PlanFile,
+  type Result,
+} from '@long-miter/core';
+import { highsSolver } from '@long-miter/core/solver';
+
+/** The heavy part of the headless commands, in a thread of its own. */
+
+export type Task =
+  | { readonly kind: 'plan'; readonly job: JobFile; readonly seconds: number }
+  | { readonly kind: 'cut'; readonly problem: CutProblem; readonly seconds: number };
+
+const clock = (): number => performance.now() / 1000;
+
+/** What the thread does: works the task out and sends the answer to the command. */
+export async function work(): Promise<void> {
+  const task = workerData as Task;
+  const options = { seconds: task.seconds, clock };
+  const solver = highsSolver(await loadHighs());
+  if (task.kind === 'plan') {
+    const planned = planJob(task.job, { solver, ...options });
+    parentPort!.postMessage(planned.ok ? { ok: true, value: publishedPlan(planned.value) } : planned);
+    return;
+  }
+  const solved = optimise(task.problem, solver, options);
+  parentPort!.postMessage(
+    solved.ok ? solved : { ok: false, issues: withShortage(task.problem, solved.issues, solver, options) },
+  );
+}
+
+function inThread<T>(task: Task): Promise<Result<T>> {
+  return new Promise((resolve, reject) => {
+    const thread = new Worker(new URL(import.meta.url), { workerData: task });
+    thread.on('message', resolve);
+    thread.on('error', reject);
+  });
+}
+
+export const planInThread = (job: JobFile, seconds: number): Promise<Result<PlanFile>> =>
+  inThread({ kind: 'plan', job, seconds });
+export const cutInThread = (problem: CutProblem, seconds: number): Promise<Result<CutSolution>> =>
+  inThread({ kind: 'cut', problem, seconds });
