@@ -32,6 +32,11 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <></>,
   },
   {
+    path: '/rack',
+    lazy: async () => ({ Component: (await import('./features/rack/RackPage.tsx')).RackPage }),
+    hydrateFallbackElement: <></>,
+  },
+  {
     path: '/bench/:sheetKey?',
     lazy: async () => ({ Component: (await import('./features/bench/BenchPage.tsx')).BenchPage }),
     hydrateFallbackElement: <></>,

@@ -45,7 +45,7 @@ describe('around pinned sticks', () => {
       quick,
     );
     if (!solved.ok) throw new Error(solved.issues[0].text);
-    expect(solved.value.sticks[0]!.placed.map((one) => one.id)).toEqual(['p0']);
+    expect(solved.value.sticks.map((one) => one.placed.map((part) => part.id).join())).toContain('p0');
     expect(solved.value.cost).toBe(300);
     expect(solved.value.lowerBound).toBeLessThanOrEqual(300);
     verify(file, JSON.parse(JSON.stringify(writeCutSolution(read.file, read.problem, solved.value))));
@@ -77,7 +77,7 @@ describe('around pinned sticks', () => {
     const parts = solved.value.sticks.flatMap((stick) =>
       stick.placed.map((one) => (one.kind === 'wall' ? [one.id, one.fromPoint, one.toPoint] : [])),
     );
-    expect(parts[0]).toEqual(['w', 0, 2]);
+    expect(parts).toContainEqual(['w', 0, 2]);
     // 600 … 1800 does not fit 1000 whole: one more splice, two in all.
     expect(solved.value.splices).toBe(2);
     expect(solved.value.cost).toBe(100 * solved.value.sticks.length + 10);

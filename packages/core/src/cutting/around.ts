@@ -3,6 +3,7 @@ import { layOnStick } from './lay-out.ts';
 import { optimise, type OptimiseOptions } from './optimise.ts';
 import { beginsAt, endsAt, partFigures, pointsOf, type Part } from './parts.ts';
 import type { CutProblem, CutSolution, CutStick, Placed, SpliceWall } from './problem.ts';
+import { fewSawChanges } from './saw-changes.ts';
 import type { LinearSolver } from './solver-port.ts';
 
 /** A stick that is to be cut just so, whatever the rest: which, and what is cut from it. */
@@ -135,9 +136,10 @@ export function optimiseAround(
       : placed;
   };
   const { value } = solved;
+  const sticks = [...laid, ...value.sticks.map((stick) => ({ ...stick, placed: stick.placed.map(named) }))];
   return ok({
     ...value,
-    sticks: [...laid, ...value.sticks.map((stick) => ({ ...stick, placed: stick.placed.map(named) }))],
+    sticks: fewSawChanges(problem, sticks),
     cost: value.cost + already,
     splices: value.splices + splices,
     lowerBound: value.lowerBound + already,

@@ -2,7 +2,7 @@ import { beforeAll, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { verify } from '../../test/fixtures/check-solution.mjs';
 import { clock, testSolver } from '../../test/helpers/solver.ts';
-import { optimise, readCutProblem, writeCutSolution, type LinearSolver } from './index.ts';
+import { firstFitCost, optimise, readCutProblem, writeCutSolution, type LinearSolver } from './index.ts';
 
 /** Small random problems against a search that tries everything and shares no code with the optimiser. */
 
@@ -132,6 +132,7 @@ test('cost is the true optimum wherever it is said to be proven, and the bound n
       expect(solved.value.cost).toBeGreaterThanOrEqual(best);
       if (solved.value.proven) expect(solved.value.cost).toBe(best);
       expect(solved.value.cost).toBe(best);
+      expect(solved.value.cost).toBeLessThanOrEqual(firstFitCost(read.value.problem) ?? Infinity);
     }),
     { numRuns: 150 },
   );

@@ -1,4 +1,5 @@
-import type { CutModel, WallNet } from './model.ts';
+import { buildModel, type CutModel, type WallNet } from './model.ts';
+import type { CutProblem } from './problem.ts';
 import { demandOf, filledOf, lengthOf, toPattern, type Filled, type Paths, type Pattern } from './pattern.ts';
 import type { ClassSet } from './sequencer.ts';
 
@@ -140,6 +141,23 @@ export function firstAnswer(model: CutModel): Filled | undefined {
     }
   }
   return best;
+}
+
+/**
+ * What first-fit-decreasing alone comes to, in cents: the yardstick of the benchmark. Walls are divided long piece first,
+ * and the best of the stick lengths to open is taken.
+ * @returns undefined where it finds no plan
+ */
+export function firstFitCost(problem: CutProblem): number | undefined {
+  const built = buildModel(problem);
+  if (!built.ok) return undefined;
+  const model = built.value;
+  const split = splitStyles(model)[0]!;
+  const costs = model.sticks.flatMap((_, group) => {
+    const patterns = fitDecreasing(model, demandOf(model, split), group, false);
+    return patterns ? [filledOf(model, patterns, split).cost] : [];
+  });
+  return costs.length > 0 ? Math.min(...costs) : undefined;
 }
 
 /** Different sensible ways to divide the long walls: long piece first from either end, or evenly. */

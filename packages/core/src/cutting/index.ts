@@ -7,4 +7,5 @@ export { layOnStick, type LooseBlank } from './lay-out.ts';
 export { optimiseAround, type FixedStick } from './around.ts';
 export { partFigures, type Part } from './parts.ts';
 export { shortageOf, withShortage, type Shortage } from './shortage.ts';
+export { firstFitCost } from './heuristic.ts';
 export { sawChanges } from './saw-changes.ts';

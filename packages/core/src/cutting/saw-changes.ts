@@ -27,8 +27,11 @@ export function fewSawChanges(problem: CutProblem, sticks: readonly CutStick[]):
     return { stick, first: tilts[0]!, last: tilts.at(-1)! };
   });
   const order: CutStick[] = [];
-  // Sticks of one kind stay together: that is how they are fetched.
-  const kinds = [...new Set(sticks.map((stick) => stick.stick))];
+  // Sticks of one kind stay together, the longest first: that is how they are fetched and cut.
+  const lengths = new Map(problem.sticks.map((kind) => [kind.id, kind.length]));
+  const kinds = [...new Set(sticks.map((stick) => stick.stick))].sort(
+    (a, b) => lengths.get(b)! - lengths.get(a)!,
+  );
   let tilt = 0;
   for (const kind of kinds)
     for (let own = ends.filter((one) => one.stick.stick === kind); own.length > 0;) {
@@ -37,5 +40,5 @@ export function fewSawChanges(problem: CutProblem, sticks: readonly CutStick[]):
       tilt = next.last;
       own = own.filter((one) => one !== next);
     }
-  return sawChanges(problem, order) <= sawChanges(problem, sticks) ? order : [...sticks];
+  return order;
 }

@@ -1,6 +1,6 @@
 export * from './plan-file.ts';
 export * from './plan-job.ts';
-export { pinOf, type StickPin } from './stick-pins.ts';
+export { isPinned, movePiece, pinOf, togglePin, type StickPin } from './stick-pins.ts';
 export * from './what-if.ts';
 export * from './compare-rules.ts';
 export * from './watch-advice.ts';

@@ -38,7 +38,11 @@ export function ruleOfThumb(job: JobFile, plan: PlanFile, percent: number): Thum
     const [first, ...others] = items;
     if (need === 0 || !first) return [];
     const rate = (item: typeof first): number => item.price / item.length;
-    const item = others.reduce((best, one) => (rate(one) < rate(best) ? one : best), first);
+    // Of lengths that cost alike the longest: fewer joints and less to carry.
+    const item = others.reduce((best, one) => {
+      const less = rate(one) - rate(best);
+      return less < -1e-9 || (less < 1e-9 && one.length > best.length) ? one : best;
+    }, first);
     const sticks = Math.ceil((need * (1 + percent / 100)) / item.length - 1e-9);
     return [{ profile: profile.id, need, length: item.length, sticks, cost: sticks * item.price }];
   });

@@ -1,7 +1,8 @@
 import type { Pool } from 'mysql2/promise';
-import { checkJobFile } from '@long-miter/core';
+import { checkJobFile, kindOf, type AddOffcut } from '@long-miter/core';
 import { storeJobFile } from '../features/jobs/service.ts';
-import { wasSeeded } from '../features/jobs/repository.ts';
+import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
+import { addOffcut } from '../features/rack/service.ts';
 import { fernhollow } from './fernhollow.ts';
 
 /** Puts the demo jobs in, each once in the life of a database: a deleted one stays deleted. */
@@ -15,4 +16,29 @@ export async function seedDemo(pool: Pool): Promise<void> {
       );
     await storeJobFile(pool, file.value, demo.name);
   }
+  if (await wasSeeded(pool, RACK)) return;
+  for (const offcut of demoRack()) await addOffcut(pool, offcut);
+  await noteSeeded(pool, RACK);
+}
+
+const RACK = 'demo rack';
+
+/** A few pieces on the rack: an offcut of an earlier job, and old trim with what of it cannot be used. */
+function demoRack(): AddOffcut[] {
+  const base = fernhollow.profiles.find((one) => one.use === 'base')!;
+  const common = { trim: kindOf(base, 'in'), left: 0, right: 0, note: '', damages: [] };
+  return [
+    { ...common, length: 47.25, left: -45, origin: 'offcut', place: 'rack, second arm' },
+    {
+      ...common,
+      length: 104,
+      origin: 'salvaged',
+      place: 'behind the door',
+      note: 'old committee room, north wall',
+      damages: [
+        { from: 0, to: 3, what: 'split end' },
+        { from: 61, to: 66.5, what: 'nail holes' },
+      ],
+    },
+  ];
 }

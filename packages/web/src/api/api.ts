@@ -1,13 +1,21 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import type {
+  AddOffcut,
+  CutStickInput,
   HouseRulesInput,
   JobRecord,
   JobSettings,
   JobSummary,
   Notes,
+  Offcut,
+  OrderRecord,
+  PlaceOrder,
   Problem,
+  Quote,
   RoomRecord,
   RuleSet,
+  StandInBehaviour,
+  Supplier,
   Survey,
   Typed,
   Unit,
@@ -38,7 +46,7 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Jobs', 'Job', 'Rules'],
+  tagTypes: ['Jobs', 'Job', 'Rules', 'Rack', 'CutSticks', 'Suppliers', 'Quotes', 'Orders', 'StandIn'],
   endpoints: (build) => ({
     ruleSets: build.query<RuleSet[], void>({ query: () => '/rule-sets', providesTags: ['Rules'] }),
     keepRuleSet: build.mutation<RuleSet[], { name: string; rules: HouseRulesInput }>({
@@ -48,6 +56,67 @@ export const api = createApi({
     dropRuleSet: build.mutation<void, string>({
       query: (id) => ({ url: `/rule-sets/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Rules'],
+    }),
+    rack: build.query<Offcut[], void>({ query: () => '/rack', providesTags: ['Rack'] }),
+    addOffcut: build.mutation<Offcut, Partial<AddOffcut> & Pick<AddOffcut, 'trim' | 'length' | 'origin'>>({
+      query: (body) => ({ url: '/rack', method: 'POST', body }),
+      invalidatesTags: ['Rack'],
+    }),
+    changeOffcut: build.mutation<
+      Offcut,
+      { id: string } & Partial<Pick<Offcut, 'place' | 'note' | 'damages'>>
+    >({
+      query: ({ id, ...body }) => ({ url: `/rack/${id}`, method: 'PATCH', body }),
+      invalidatesTags: ['Rack'],
+    }),
+    discardOffcut: build.mutation<void, string>({
+      query: (id) => ({ url: `/rack/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Rack'],
+    }),
+    takeOffcut: build.mutation<JobRecord, { job: string; version: number; offcut: string; profile: string }>({
+      query: ({ job, ...body }) => ({ url: `/jobs/${job}/rack`, method: 'POST', body }),
+      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
+    }),
+    giveBackOffcut: build.mutation<JobRecord, { job: string; version: number; offcut: string }>({
+      query: ({ job, offcut, version }) => ({
+        url: `/jobs/${job}/rack/${offcut}?version=${version}`,
+        method: 'DELETE',
+      }),
+      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
+    }),
+    cutSticks: build.query<string[], string>({
+      query: (job) => `/jobs/${job}/cut-sticks`,
+      providesTags: ['CutSticks'],
+    }),
+    stickCut: build.mutation<{ offcut: Offcut | null }, CutStickInput & { job: string }>({
+      query: ({ job, ...body }) => ({ url: `/jobs/${job}/cut-sticks`, method: 'POST', body }),
+      invalidatesTags: ['Rack', 'CutSticks'],
+    }),
+    suppliers: build.query<Supplier[], void>({ query: () => '/suppliers', providesTags: ['Suppliers'] }),
+    standIn: build.query<StandInBehaviour & { port: number }, void>({
+      query: () => '/suppliers/stand-in',
+      providesTags: ['StandIn'],
+    }),
+    setStandIn: build.mutation<StandInBehaviour, StandInBehaviour>({
+      query: (body) => ({ url: '/suppliers/stand-in', method: 'PUT', body }),
+      invalidatesTags: ['StandIn'],
+    }),
+    quotes: build.query<Quote[], string>({ query: (job) => `/jobs/${job}/quotes`, providesTags: ['Quotes'] }),
+    askQuote: build.mutation<Quote[], { job: string; supplier: string }>({
+      query: ({ job, supplier }) => ({ url: `/jobs/${job}/quotes/${supplier}`, method: 'POST' }),
+      invalidatesTags: ['Quotes'],
+    }),
+    orders: build.query<OrderRecord[], string>({
+      query: (job) => `/jobs/${job}/orders`,
+      providesTags: ['Orders'],
+    }),
+    placeOrder: build.mutation<OrderRecord, PlaceOrder & { job: string }>({
+      query: ({ job, ...body }) => ({ url: `/jobs/${job}/orders`, method: 'POST', body }),
+      invalidatesTags: ['Orders', 'Quotes'],
+    }),
+    sendAgain: build.mutation<OrderRecord, string>({
+      query: (id) => ({ url: `/orders/${id}/send`, method: 'POST' }),
+      invalidatesTags: ['Orders'],
     }),
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
     job: build.query<JobRecord, string>({
@@ -119,6 +188,22 @@ export const api = createApi({
 });
 
 export const {
+  useRackQuery,
+  useAddOffcutMutation,
+  useChangeOffcutMutation,
+  useDiscardOffcutMutation,
+  useTakeOffcutMutation,
+  useGiveBackOffcutMutation,
+  useCutSticksQuery,
+  useStickCutMutation,
+  useSuppliersQuery,
+  useStandInQuery,
+  useSetStandInMutation,
+  useQuotesQuery,
+  useAskQuoteMutation,
+  useOrdersQuery,
+  usePlaceOrderMutation,
+  useSendAgainMutation,
   useRuleSetsQuery,
   useKeepRuleSetMutation,
   useDropRuleSetMutation,

@@ -1,9 +1,11 @@
-import type { CutProgress, Issue, JobFile, PlanFile } from '@long-miter/core';
+import type { CutProgress, Issue, JobFile, PlanFile, PlanOptions } from '@long-miter/core';
 
 /** What the page asks of the worker: plan this job. */
 export interface PlanRequest {
   readonly job: JobFile;
   readonly seconds: number;
+  /** Pinned sticks, and what is asked to be otherwise. */
+  readonly options: Pick<PlanOptions, 'pins' | 'whole' | 'rackFirst'>;
 }
 
 /** What the worker sends back: progress while it works, then the plan or the reasons why there is none. */

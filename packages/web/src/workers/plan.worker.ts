@@ -11,14 +11,15 @@ const send = (message: PlanMessage): void => postMessage(message);
 /** Seconds a profile for the answer that is shown at once. */
 const QUICK = 0.15;
 
-async function plan({ job, seconds }: PlanRequest): Promise<PlanMessage> {
+async function plan({ job, seconds, options }: PlanRequest): Promise<PlanMessage> {
   const clock = (): number => performance.now() / 1000;
-  const first = planJob(job, { solver: undefined, seconds: QUICK, clock });
+  const first = planJob(job, { ...options, solver: undefined, seconds: QUICK, clock });
   if (!first.ok && job.stock.every((item) => item.count === undefined))
     return { kind: 'refused', issues: first.issues };
   if (first.ok) send({ kind: 'plan', plan: first.value, final: false });
   const highs = await loadHighs({ locateFile: () => wasmUrl });
   const planned = planJob(job, {
+    ...options,
     solver: highsSolver(highs),
     seconds,
     clock,

@@ -27,12 +27,12 @@ const LENGTHS = { in: [96, 120, 144, 168, 192], mm: [2400, 3000, 3600, 4200, 480
 
 /** Money for a cubic decimetre of trim, by material. */
 const RATE: Readonly<Record<TrimKindRecord['material'], number>> = {
-  mdf: 2.6,
-  softwood: 3.4,
-  hardwood: 7.5,
-  polyurethane: 4.2,
-  pvc: 4.8,
-  other: 4,
+  mdf: 1.7,
+  softwood: 2.3,
+  hardwood: 5.2,
+  polyurethane: 3,
+  pvc: 3.4,
+  other: 3,
 };
 
 interface Yard {

@@ -2,7 +2,7 @@ import { Center, Loader, Text } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { useEffect, useMemo } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { moveSplice, spliceWorth, type JobRecord, type Piece } from '@long-miter/core';
+import { moveSplice, spliceWorth, type JobRecord, type Piece, type StickPin } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { piecePicked, wallPicked } from '../../app/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
@@ -57,7 +57,11 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const file = useJobFile(job);
   const room = useRoom(job, roomId ?? '');
   const quick = useQuickRoom(job, room);
-  const live = usePlanUnlessWalking(stage, file);
+  const live = usePlanUnlessWalking(
+    stage,
+    file,
+    job.settings.choices?.pins as readonly StickPin[] | undefined,
+  );
   const all = live.plan?.pieces.filter((piece) => piece.room === roomId) ?? quick?.pieces ?? [];
   const oneTrim = room?.trims.some((trim) => trim.id === ui.trim) ? ui.trim : undefined;
   const pieces = oneTrim === undefined ? all : all.filter((piece) => piece.trim === oneTrim);
@@ -160,9 +164,12 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
 
 /** Planning is worth its work only where a cut plan is looked at. */
 const EMPTY_ROOMS: never[] = [];
-function usePlanUnlessWalking(stage: Stage, file: Parameters<typeof usePlan>[0]): ReturnType<typeof usePlan> {
+function usePlanUnlessWalking(
+  stage: Stage,
+  ...[file, pins]: Parameters<typeof usePlan>
+): ReturnType<typeof usePlan> {
   const walking = stage === 'walk' || stage === HOME;
-  return usePlan(walking ? { ...file, rooms: EMPTY_ROOMS } : file);
+  return usePlan(walking ? { ...file, rooms: EMPTY_ROOMS } : file, pins);
 }
 
 function measuredText(job: JobRecord): string {
@@ -215,11 +222,11 @@ function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiec
       <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>
     );
   if (file.rooms.length === 0) return <Hint>There is nothing to cut yet. Walk a room first.</Hint>;
-  if (stage === 'stock') return <StockPage job={job} live={live} onPiece={onPiece} />;
+  if (stage === 'stock') return <StockPage job={job} file={file} live={live} onPiece={onPiece} />;
   if (live.plan) return <SawPage job={job} file={file} plan={live.plan} onPiece={onPiece} />;
   return live.working || live.latest ? (
     <Hint>The cut plan is being worked out.</Hint>
   ) : (
-    <StockPage job={job} live={live} onPiece={onPiece} />
+    <StockPage job={job} file={file} live={live} onPiece={onPiece} />
   );
 }

@@ -47,7 +47,10 @@ export function JobsPage() {
         <img src="/mark.svg" alt="" width={34} height={34} style={{ alignSelf: 'center' }} />
         <Title order={1}>Long Miter</Title>
         <Text c="dimmed">from the tape to the saw</Text>
-        <Link to="/bench" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
+        <Link to="/rack" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
+          Rack
+        </Link>
+        <Link to="/bench" style={{ color: 'inherit', fontWeight: 600 }}>
           Bench: settings and figures without a job
         </Link>
       </Group>

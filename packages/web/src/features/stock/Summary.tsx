@@ -1,6 +1,15 @@
 import { Button, Group, Loader, Table, Text } from '@mantine/core';
-import { formatMoney, formatWithUnit, planFigures, type JobRecord, type PlanFile } from '@long-miter/core';
+import {
+  formatMoney,
+  formatWithUnit,
+  planFigures,
+  ruleOfThumb,
+  type JobFile,
+  type JobRecord,
+  type PlanFile,
+} from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
+import { ProgressLines } from './ProgressLines.tsx';
 import { useAppSelector } from '../../app/store.ts';
 
 /** What to buy, what it costs, what is wasted, and why it cannot be less. */
@@ -73,7 +82,54 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
         {summary.sticks} sticks, {summary.bought} of them bought · waste {(summary.waste * 100).toFixed(1)} %
         of <Typeset text={formatWithUnit(summary.stockLength, job.unit)} />
       </Text>
+      {plan.bounds.map((bound) => (
+        <Text key={bound.profile} size="sm">
+          {plan.bounds.length > 1
+            ? `${job.settings.profiles.find((one) => one.id === bound.profile)?.name ?? bound.profile}: `
+            : ''}
+          {bound.why}
+        </Text>
+      ))}
     </div>
+  );
+}
+
+/** Percentages that crews add for waste: plain trim, patterned trim. */
+const THUMBS = [10, 15] as const;
+
+/** What the usual guess would have bought, beside the plan: sticks, money, waste. */
+export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
+  const own = planFigures(plan);
+  return (
+    <Table verticalSpacing={2} mt={6} aria-label="Against the rule of thumb">
+      <Table.Thead>
+        <Table.Tr>
+          <Table.Th />
+          <Table.Th ta="right">Sticks</Table.Th>
+          <Table.Th ta="right">Money</Table.Th>
+          <Table.Th ta="right">Waste</Table.Th>
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
+        <Table.Tr>
+          <Table.Td fw={650}>this plan, bought</Table.Td>
+          <Table.Td ta="right">{own.bought}</Table.Td>
+          <Table.Td ta="right">{formatMoney(own.stock)}</Table.Td>
+          <Table.Td ta="right">{(own.waste * 100).toFixed(1)} %</Table.Td>
+        </Table.Tr>
+        {THUMBS.map((percent) => {
+          const thumb = ruleOfThumb(job, plan, percent);
+          return (
+            <Table.Tr key={percent}>
+              <Table.Td>all lengths and {percent} %</Table.Td>
+              <Table.Td ta="right">{thumb.sticks}</Table.Td>
+              <Table.Td ta="right">{formatMoney(thumb.cost)}</Table.Td>
+              <Table.Td ta="right">{(thumb.waste * 100).toFixed(1)} %</Table.Td>
+            </Table.Tr>
+          );
+        })}
+      </Table.Tbody>
+    </Table>
   );
 }
 
@@ -87,12 +143,18 @@ export function Working({ job, onCancel }: { job: JobRecord; onCancel: () => voi
         <Loader size="sm" />
         <div>
           <Text fw={600}>Looking for the best cut plan</Text>
-          {Object.entries(progress).map(([profile, one]) => (
-            <Text key={profile} size="sm" c="dimmed">
-              {names.get(profile)}: best {formatMoney(one.cost / 100)}, cannot be below{' '}
-              {formatMoney(one.lowerBound / 100)}
-            </Text>
-          ))}
+          {Object.entries(progress).map(([profile, steps]) => {
+            const last = steps.at(-1)!;
+            return (
+              <div key={profile}>
+                <Text size="sm" c="dimmed">
+                  {names.get(profile)}: best {formatMoney(last.cost / 100)}, cannot be below{' '}
+                  {formatMoney(last.lowerBound / 100)}
+                </Text>
+                <ProgressLines steps={steps} />
+              </div>
+            );
+          })}
         </div>
       </Group>
       <Button variant="default" size="compact-md" onClick={onCancel}>

@@ -10,8 +10,16 @@ export interface PlanState {
   readonly issues: readonly Issue[];
   /** The job being worked on, while the worker is busy. */
   readonly working: string | undefined;
-  readonly progress: Readonly<Record<string, CutProgress>>;
+  readonly progress: Readonly<Record<string, readonly ProgressStep[]>>;
 }
+
+/** Best and bound of one profile at a moment of the search. */
+export interface ProgressStep extends CutProgress {
+  /** Milliseconds since the search began. */
+  readonly at: number;
+}
+
+const MOST_STEPS = 400;
 
 const initialState: PlanState = {
   key: undefined,
@@ -31,8 +39,14 @@ export const planSlice = createSlice({
       working: payload,
       progress: {},
     }),
-    planProgressed(state, { payload }: PayloadAction<{ profile: string; progress: CutProgress }>) {
-      state.progress[payload.profile] = payload.progress;
+    planProgressed(
+      state,
+      { payload }: PayloadAction<{ profile: string; progress: CutProgress; at: number }>,
+    ) {
+      const steps = (state.progress[payload.profile] ??= []) as ProgressStep[];
+      steps.push({ ...payload.progress, at: payload.at });
+      // A long search is drawn from its last steps.
+      if (steps.length > MOST_STEPS) steps.shift();
     },
     /** A plan of the job named by `key`; the search goes on unless it is final. */
     planned: (state, { payload }: PayloadAction<{ key: string; plan: PlanFile; final: boolean }>) => ({

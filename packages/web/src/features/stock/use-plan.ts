@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef } from 'react';
-import type { JobFile, PlanFile } from '@long-miter/core';
+import type { JobFile, PlanFile, StickPin } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import type { PlanMessage, PlanRequest } from '../../workers/plan-messages.ts';
 import {
@@ -26,10 +26,11 @@ export interface LivePlan {
 }
 
 /** Keeps the cut plan of a job up to date in a worker, as long as the calling screen is shown. */
-export function usePlan(file: JobFile): LivePlan {
+export function usePlan(file: JobFile, pins: readonly StickPin[] | undefined): LivePlan {
   const dispatch = useAppDispatch();
   const state = useAppSelector((all) => all.plan);
-  const key = useMemo(() => JSON.stringify(file), [file]);
+  const pinned = JSON.stringify(pins ?? []);
+  const key = useMemo(() => JSON.stringify(file) + pinned, [file, pinned]);
   const worker = useRef<Worker | undefined>(undefined);
   const done = state.key === key;
   const finished = done && state.final;
@@ -46,9 +47,11 @@ export function usePlan(file: JobFile): LivePlan {
     const timer = setTimeout(() => {
       const own = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
+      const began = performance.now();
       dispatch(planStarted(key));
       own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
-        if (data.kind === 'progress') return void dispatch(planProgressed(data));
+        if (data.kind === 'progress')
+          return void dispatch(planProgressed({ ...data, at: performance.now() - began }));
         if (data.kind === 'refused' || data.final) end();
         dispatch(
           data.kind === 'plan'
@@ -65,7 +68,11 @@ export function usePlan(file: JobFile): LivePlan {
             ],
           }),
         );
-      const request: PlanRequest = { job: file, seconds: SECONDS };
+      const request: PlanRequest = {
+        job: file,
+        seconds: SECONDS,
+        options: { pins: JSON.parse(pinned) as StickPin[] },
+      };
       own.postMessage(request);
     }, PAUSE);
     return () => {
@@ -74,6 +81,6 @@ export function usePlan(file: JobFile): LivePlan {
       end();
       dispatch(planDropped());
     };
-  }, [finished, key, file, dispatch, end]);
+  }, [finished, key, file, pinned, dispatch, end]);
   return { plan: done ? state.plan : undefined, latest: state.plan, working: state.working === key, cancel };
 }

@@ -1,0 +1,176 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { newRoom, watchPage } from './support.ts';
+
+/** A measured rectangle on its Stock page, with its plan proven. */
+async function planned(page: Page, job: string, lengths: readonly string[]): Promise<void> {
+  await newRoom(page, job);
+  for (const length of lengths) {
+    await page.keyboard.type(length);
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('a90');
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.getByRole('link', { name: 'Stock' }).click();
+  await proven(page);
+}
+const proven = (page: Page) =>
+  expect(page.getByText(/^Proven: no plan of this stock costs less/)).toBeVisible({ timeout: 30_000 });
+const view = (page: Page, name: string) =>
+  page.getByRole('radiogroup', { name: 'Views of the stock' }).getByText(name, { exact: true }).click();
+/** The sticks, each by the labels of what is cut from it. */
+const sticks = (page: Page) =>
+  page
+    .locator('[data-stick]')
+    .evaluateAll((all) =>
+      all.map((one) =>
+        [...one.querySelectorAll('[data-piece]')].map((piece) => piece.getAttribute('data-piece')).join(' '),
+      ),
+    );
+const accessible = async (page: Page): Promise<void> => {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(violations.map((one) => `${one.id} ${one.nodes[0]?.html ?? ''}`)).toEqual([]);
+};
+
+test('a piece is dragged to another stick and stays there; what does not fit is refused by how much', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'By hand', ['60', '60', '60', '60']);
+  await expect(page.getByText(/costs? less than \d+\.\d\d|come to|was tried/).first()).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Against the rule of thumb' })).toContainText(
+    'all lengths and 15 %',
+  );
+  const before = await sticks(page);
+  const from = before.findIndex(
+    (one) => one.split(' ').length === Math.max(...before.map((x) => x.split(' ').length)),
+  );
+  const to = before.findIndex((_, index) => index !== from);
+  const label = before[from]!.split(' ')[0]!;
+  const piece = (await page.locator(`[data-stick] [data-piece="${label}"]`).boundingBox())!;
+  const target = (await page.locator('[data-stick]').nth(to).locator('svg').boundingBox())!;
+  await page.mouse.move(piece.x + piece.width / 2, piece.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(target.x + target.width / 2, target.y + 14, { steps: 6 });
+  await page.mouse.up();
+  const refused = page.getByText(/too short for 1-0\d beside what is on it/);
+  const pinned = page.getByRole('button', { name: /^Pin stick/, pressed: true });
+  await expect(refused.or(pinned).first()).toBeVisible();
+  if (await pinned.count()) {
+    await proven(page);
+    expect(
+      (await sticks(page)).some((one) => one.includes(label) && one.includes(before[to]!.split(' ')[0]!)),
+    ).toBe(true);
+    await pinned.first().click();
+  }
+  // Pinning by the button, and letting go again.
+  await proven(page);
+  const pin = page.getByRole('button', { name: 'Pin stick 1', exact: true });
+  await pin.click();
+  await expect(page.getByRole('button', { name: /^Pin stick/, pressed: true })).toHaveCount(1);
+  await proven(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Pin stick/, pressed: true })).toHaveCount(1, {
+    timeout: 30_000,
+  });
+  await page.getByRole('button', { name: /^Pin stick/, pressed: true }).click();
+  await proven(page);
+  // A piece picked on its stick is shown in its room, and can be sent to another stick by choice.
+  await page.locator('[data-stick] [data-piece]').first().click();
+  await expect(page.getByRole('region', { name: /in its room$/ })).toContainText('wall');
+  await accessible(page);
+  expect(faults).toEqual([]);
+});
+
+test('what if: the other plan stands beside the one in force, and the job stays as it is', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'What if', ['250', '80', '250', '80']);
+  await view(page, 'What if');
+  const other = page.getByRole('region', { name: 'The other plan' });
+  await page.getByRole('button', { name: 'No splices' }).click();
+  await expect(other.getByRole('alert').first()).toContainText('wall 1 (250 in)');
+  await page.getByLabel('Only sticks of').selectOption({ label: '144 in' });
+  await page.getByRole('button', { name: 'Ask', exact: true }).first().click();
+  await expect(other).toContainText('With only sticks of 144 in');
+  await expect(other.getByText('proven')).toBeVisible({ timeout: 30_000 });
+  await expect(other.getByRole('group')).toHaveCount(1);
+  await expect(other).toContainText(/more|less|the same/);
+  await accessible(page);
+  await view(page, 'Where it goes');
+  await expect(
+    page.getByRole('region', { name: 'Money' }).locator('.recharts-bar-rectangle').first(),
+  ).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Length' })).toContainText('ends up in no piece');
+  await accessible(page);
+  expect(faults).toEqual([]);
+});
+
+test('buying: spare sticks, prices from a supplier who may fail, an order that is sent again', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'Buying', ['120', '96', '120', '96']);
+  await view(page, 'Buying');
+  const order = page.getByRole('table', { name: 'Order lines' });
+  await page.getByLabel(/^Spare sticks of/).fill('50');
+  await page.getByLabel(/^Spare sticks of/).blur();
+  await expect(
+    order.locator('tbody tr').filter({ has: page.locator('td:nth-child(4)', { hasText: /^[1-9]/ }) }),
+  ).toHaveCount(1);
+  await expect(page.getByRole('table', { name: 'The rest by rule' })).toContainText('one every 16 in');
+  const north = page.getByRole('region', { name: 'North yard (stand-in)' });
+  await north.getByRole('button', { name: 'Fetch prices' }).click();
+  await expect(north.getByRole('table')).toContainText('192 in');
+  await page.getByLabel('They').selectOption('error');
+  await north.getByRole('button', { name: 'Send the order' }).click();
+  await expect(north.getByRole('alert')).toContainText('the till is down');
+  const orders = page.getByRole('region', { name: 'Orders' });
+  await expect(orders).toContainText('not sent');
+  await page.getByLabel('They').selectOption('none');
+  await expect(page.getByLabel('They')).toHaveValue('none');
+  await orders.getByRole('button', { name: 'Send again' }).click();
+  await expect(orders).toContainText('confirmed as N-');
+  await north.getByRole('button', { name: 'Plan with them' }).click();
+  await expect(page.getByText(/Prices and counts of North yard/)).toBeVisible();
+  await view(page, 'Sticks');
+  await proven(page);
+  await expect(page.getByLabel('How many of stock 1', { exact: true })).not.toHaveValue('');
+  expect(faults).toEqual([]);
+});
+
+test('the rack: salvaged trim is taken for a job and used; what a cut stick leaves is there for the next', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'Rack', ['50', '40', '50', '40']);
+  await view(page, 'Rack');
+  await page.getByLabel('Length (in)').fill('110');
+  await page.getByLabel('Place', { exact: true }).fill('left bay');
+  await page.getByRole('button', { name: 'Add damage' }).click();
+  await page.getByLabel('Damage 1 from').fill('54');
+  await page.getByLabel('Damage 1 to').fill('57');
+  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  const row = page
+    .getByRole('table', { name: 'Pieces on the rack' })
+    .getByRole('row')
+    .filter({ hasText: '54 in to 57 in' });
+  await expect(row).toContainText('usable: 53 1/2 in, 52 1/2 in');
+  await row.getByRole('button', { name: 'Take for this job' }).click();
+  await expect(row.getByRole('button', { name: 'Give back' })).toBeVisible();
+  await accessible(page);
+  await view(page, 'Sticks');
+  await proven(page);
+  await expect(page.locator('[data-stick]').filter({ hasText: 'from the rack' })).toHaveCount(2);
+  const bought = page.locator('[data-stick]').filter({ hasNotText: 'from the rack' }).first();
+  await bought.getByRole('button', { name: /is cut$/ }).click();
+  await expect(bought.getByRole('button', { name: /is cut$/ })).toBeDisabled();
+  await page.goto('/rack');
+  await expect(page.getByRole('table', { name: 'Pieces on the rack' })).toBeVisible();
+  await accessible(page);
+  expect(faults).toEqual([]);
+});

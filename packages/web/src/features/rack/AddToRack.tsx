@@ -1,0 +1,143 @@
+import { ActionIcon, Button, Group, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
+import { IconTrash } from '@tabler/icons-react';
+import { useState, type FormEvent } from 'react';
+import { parseLength, parsePosition, type Damage, type TrimKindRecord, type Unit } from '@long-miter/core';
+import { errorOf, useAddOffcutMutation } from '../../api/api.ts';
+
+interface Props {
+  readonly kinds: readonly TrimKindRecord[];
+  readonly unit: Unit;
+}
+
+interface DamageText {
+  readonly from: string;
+  readonly to: string;
+  readonly what: string;
+}
+
+/** Puts an offcut or a salvaged piece on the rack by hand; what cannot be used of old trim is named from its left end. */
+export function AddToRack({ kinds, unit }: Props) {
+  const [add, { isLoading }] = useAddOffcutMutation();
+  const [kind, setKind] = useState('0');
+  const [origin, setOrigin] = useState<'offcut' | 'salvaged'>('salvaged');
+  const [length, setLength] = useState('');
+  const [place, setPlace] = useState('');
+  const [note, setNote] = useState('');
+  const [damages, setDamages] = useState<readonly DamageText[]>([]);
+  const [fault, setFault] = useState<string>();
+  const trim = kinds[Number(kind)] ?? kinds[0]!;
+  const own = trim.unit;
+  const submit = async (event: FormEvent): Promise<void> => {
+    event.preventDefault();
+    const read = parseLength(length, own);
+    if (!read.ok) return setFault(`length: ${read.issues[0].text}`);
+    const found: Damage[] = [];
+    for (const [index, one] of damages.entries()) {
+      const from = parsePosition(one.from, own);
+      const to = parsePosition(one.to.trim() === '' ? one.from : one.to, own);
+      if (!from.ok || !to.ok) return setFault(`damage ${index + 1}: write where it begins and ends`);
+      found.push({ from: from.value.value, to: to.value.value, what: one.what.trim() || 'damage' });
+    }
+    const answer = await add({ trim, length: read.value.value, origin, place, note, damages: found });
+    if ('error' in answer && answer.error) {
+      const error = errorOf(answer.error);
+      return setFault(
+        error.issues[0] ? `${error.issues[0].at.slice(1)}: ${error.issues[0].text}` : error.detail,
+      );
+    }
+    setFault(undefined);
+    setLength('');
+    setNote('');
+    setDamages([]);
+  };
+  const change = (index: number, part: Partial<DamageText>): void =>
+    setDamages(damages.map((one, k) => (k === index ? { ...one, ...part } : one)));
+  return (
+    <form onSubmit={(event) => void submit(event)}>
+      <Stack gap={8}>
+        <Title order={2} size="h4">
+          Put on the rack
+        </Title>
+        <NativeSelect
+          label="Trim"
+          value={kind}
+          data={kinds.map((one, index) => ({ value: String(index), label: one.name }))}
+          onChange={(event) => setKind(event.currentTarget.value)}
+        />
+        <Group grow>
+          <NativeSelect
+            label="It is"
+            value={origin}
+            data={[
+              { value: 'salvaged', label: 'salvaged old trim' },
+              { value: 'offcut', label: 'an offcut' },
+            ]}
+            onChange={(event) => setOrigin(event.currentTarget.value as 'offcut')}
+          />
+          <TextInput
+            label={`Length (${own === unit ? unit : own})`}
+            value={length}
+            onChange={(event) => setLength(event.currentTarget.value)}
+          />
+        </Group>
+        <Group grow>
+          <TextInput label="Place" value={place} onChange={(event) => setPlace(event.currentTarget.value)} />
+          <TextInput label="Note" value={note} onChange={(event) => setNote(event.currentTarget.value)} />
+        </Group>
+        {origin === 'salvaged' && (
+          <>
+            <Text size="sm" c="dimmed">
+              Nail holes, splits and dents that a piece must not have, measured from its left end.
+            </Text>
+            {damages.map((one, index) => (
+              <Group key={index} gap={6} wrap="nowrap" align="flex-end">
+                <TextInput
+                  aria-label={`Damage ${index + 1} from`}
+                  placeholder="from"
+                  value={one.from}
+                  onChange={(event) => change(index, { from: event.currentTarget.value })}
+                />
+                <TextInput
+                  aria-label={`Damage ${index + 1} to`}
+                  placeholder="to"
+                  value={one.to}
+                  onChange={(event) => change(index, { to: event.currentTarget.value })}
+                />
+                <TextInput
+                  aria-label={`Damage ${index + 1} is`}
+                  placeholder="nail holes, split…"
+                  value={one.what}
+                  onChange={(event) => change(index, { what: event.currentTarget.value })}
+                />
+                <ActionIcon
+                  size={36}
+                  variant="default"
+                  aria-label={`Remove damage ${index + 1}`}
+                  onClick={() => setDamages(damages.filter((_, k) => k !== index))}
+                >
+                  <IconTrash size={18} />
+                </ActionIcon>
+              </Group>
+            ))}
+            <Button
+              variant="default"
+              size="compact-md"
+              w="fit-content"
+              onClick={() => setDamages([...damages, { from: '', to: '', what: '' }])}
+            >
+              Add damage
+            </Button>
+          </>
+        )}
+        {fault && (
+          <Text role="alert" size="sm" fw={600} style={{ color: 'var(--lm-bad)' }}>
+            {fault}
+          </Text>
+        )}
+        <Button type="submit" loading={isLoading} w="fit-content">
+          Put it on the rack
+        </Button>
+      </Stack>
+    </form>
+  );
+}

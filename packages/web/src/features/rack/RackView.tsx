@@ -1,0 +1,238 @@
+import { ActionIcon, Button, Group, NativeSelect, Table, Text, TextInput, Title } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { IconTrash } from '@tabler/icons-react';
+import { useState } from 'react';
+import {
+  formatAngle,
+  formatWithUnit,
+  isSameTrim,
+  kindOf,
+  rackEntries,
+  completeHouseRules,
+  type JobRecord,
+  type Offcut,
+  type TrimKindRecord,
+} from '@long-miter/core';
+import {
+  errorOf,
+  useChangeOffcutMutation,
+  useDiscardOffcutMutation,
+  useGiveBackOffcutMutation,
+  useRackQuery,
+  useTakeOffcutMutation,
+} from '../../api/api.ts';
+import { CommitField } from '../../shared/CommitField.tsx';
+import { Typeset } from '../../shared/Figure.tsx';
+import { AddToRack } from './AddToRack.tsx';
+
+/** The crew's rack, whatever job its pieces came from; seen from a job, its pieces can be taken for it. */
+export function RackView({ job }: { job?: JobRecord }) {
+  const { data: rack = [], isLoading } = useRackQuery();
+  const [search, setSearch] = useState('');
+  const [only, setOnly] = useState<'all' | 'fits'>(job ? 'fits' : 'all');
+  const profileFor = (offcut: Offcut) =>
+    job?.settings.profiles.find((profile) => isSameTrim(offcut.trim, profile, job.unit));
+  const shown = rack.filter(
+    (offcut) =>
+      (only === 'all' || !job || profileFor(offcut) !== undefined) &&
+      `${offcut.label} ${offcut.trim.name} ${offcut.place} ${offcut.note}`
+        .toLowerCase()
+        .includes(search.trim().toLowerCase()),
+  );
+  const kinds: TrimKindRecord[] = job
+    ? job.settings.profiles.map((profile) => kindOf(profile, job.unit))
+    : [...new Map(rack.map((offcut) => [JSON.stringify(offcut.trim), offcut.trim])).values()];
+  return (
+    <main
+      className="work"
+      style={{ gridTemplateColumns: kinds.length > 0 ? 'minmax(0, 1.6fr) minmax(0, 1fr)' : '1fr' }}
+    >
+      <section className="panel scroll" aria-label="Rack" tabIndex={0} style={{ padding: '8px 12px' }}>
+        <Group justify="space-between">
+          <Title order={2} size="h4">
+            Rack: {shown.length} {shown.length === 1 ? 'piece' : 'pieces'}
+          </Title>
+          <Group gap={8}>
+            {job && (
+              <NativeSelect
+                aria-label="Which pieces"
+                value={only}
+                data={[
+                  { value: 'fits', label: 'trim of this job' },
+                  { value: 'all', label: 'all' },
+                ]}
+                onChange={(event) => setOnly(event.currentTarget.value as 'all')}
+              />
+            )}
+            <TextInput
+              aria-label="Search the rack"
+              placeholder="label, trim, place"
+              value={search}
+              onChange={(event) => setSearch(event.currentTarget.value)}
+            />
+          </Group>
+        </Group>
+        {!isLoading && shown.length === 0 && (
+          <Text c="dimmed" mt="md">
+            {rack.length === 0
+              ? 'The rack is empty. What a cut stick leaves comes here when it is ticked off under Sticks; salvaged trim is put here by hand.'
+              : 'Nothing on the rack is of this kind.'}
+          </Text>
+        )}
+        {shown.length > 0 && (
+          <Table verticalSpacing={4} mt={6} aria-label="Pieces on the rack">
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th>Label</Table.Th>
+                <Table.Th>Trim</Table.Th>
+                <Table.Th>Length, ends</Table.Th>
+                <Table.Th>Place</Table.Th>
+                <Table.Th>For</Table.Th>
+                <Table.Th />
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
+              {shown.map((offcut) => (
+                <Row key={offcut.id} offcut={offcut} job={job} profile={profileFor(offcut)?.id} />
+              ))}
+            </Table.Tbody>
+          </Table>
+        )}
+      </section>
+      {kinds.length > 0 && (
+        <section
+          className="panel scroll"
+          aria-label="Put on the rack"
+          tabIndex={0}
+          style={{ padding: '8px 12px' }}
+        >
+          <AddToRack kinds={kinds} unit={job?.unit ?? kinds[0]!.unit} />
+        </section>
+      )}
+    </main>
+  );
+}
+
+const endOf = (angle: number): string => (angle === 0 ? 'square' : formatAngle(Math.abs(angle)));
+
+function Row({
+  offcut,
+  job,
+  profile,
+}: {
+  offcut: Offcut;
+  job: JobRecord | undefined;
+  profile: string | undefined;
+}) {
+  const [take, { isLoading: taking }] = useTakeOffcutMutation();
+  const [giveBack] = useGiveBackOffcutMutation();
+  const [change] = useChangeOffcutMutation();
+  const [discard] = useDiscardOffcutMutation();
+  const { unit } = offcut.trim;
+  const say = (answer: object): void => {
+    if ('error' in answer && answer.error)
+      notifications.show({ color: 'red', message: errorOf(answer.error).detail });
+  };
+  const stretches =
+    job && profile !== undefined
+      ? rackEntries(offcut, profile, job.unit, completeHouseRules(job.settings.houseRules, job.unit).minPiece)
+      : [];
+  return (
+    <Table.Tr>
+      <Table.Td>
+        <b style={{ whiteSpace: 'nowrap' }}>{offcut.label}</b>
+      </Table.Td>
+      <Table.Td>
+        {offcut.trim.name}
+        {offcut.origin === 'salvaged' && (
+          <Text size="sm" c="dimmed">
+            salvaged{offcut.note ? `: ${offcut.note}` : ''}
+          </Text>
+        )}
+        {offcut.from && (
+          <Text size="sm" c="dimmed">
+            from {offcut.from}
+          </Text>
+        )}
+      </Table.Td>
+      <Table.Td>
+        <Typeset text={formatWithUnit(offcut.length, unit)} />
+        <Text size="sm" c="dimmed">
+          {endOf(offcut.left)} → {endOf(offcut.right)}
+        </Text>
+        {offcut.damages.length > 0 && (
+          <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
+            {offcut.damages
+              .map(
+                (one) => `${one.what} ${formatWithUnit(one.from, unit)} to ${formatWithUnit(one.to, unit)}`,
+              )
+              .join(', ')}
+          </Text>
+        )}
+        {offcut.damages.length > 0 && stretches.length > 0 && job && (
+          <Text size="sm">
+            usable: {stretches.map((one) => formatWithUnit(one.length, job.unit)).join(', ')}
+          </Text>
+        )}
+      </Table.Td>
+      <Table.Td>
+        <CommitField
+          size="sm"
+          aria-label={`Place of ${offcut.label}`}
+          text={offcut.place}
+          placeholder="where it lies"
+          onCommit={(place) => {
+            void change({ id: offcut.id, place }).then(say);
+            return undefined;
+          }}
+        />
+      </Table.Td>
+      <Table.Td>
+        {offcut.job ? (
+          <>
+            <Text size="sm">{offcut.job.name}</Text>
+            {job && offcut.job.id === job.id && (
+              <Button
+                size="compact-sm"
+                variant="default"
+                onClick={() =>
+                  void giveBack({ job: job.id, version: job.version, offcut: offcut.id }).then(say)
+                }
+              >
+                Give back
+              </Button>
+            )}
+          </>
+        ) : job && profile !== undefined ? (
+          <Button
+            size="compact-sm"
+            loading={taking}
+            disabled={stretches.length === 0}
+            onClick={() =>
+              void take({ job: job.id, version: job.version, offcut: offcut.id, profile }).then(say)
+            }
+          >
+            Take for this job
+          </Button>
+        ) : (
+          <Text size="sm" c="dimmed">
+            free
+          </Text>
+        )}
+      </Table.Td>
+      <Table.Td>
+        {!offcut.job && (
+          <ActionIcon
+            size={36}
+            variant="default"
+            aria-label={`Take ${offcut.label} off the rack`}
+            title="used or thrown away"
+            onClick={() => void discard(offcut.id).then(say)}
+          >
+            <IconTrash size={18} />
+          </ActionIcon>
+        )}
+      </Table.Td>
+    </Table.Tr>
+  );
+}

@@ -1,0 +1,150 @@
+import { Group, SegmentedControl, Text, Title } from '@mantine/core';
+import { useState } from 'react';
+import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import {
+  formatMoney,
+  formatWithUnit,
+  planFigures,
+  ruleOfThumb,
+  stockShares,
+  type JobFile,
+  type JobRecord,
+  type PlanFile,
+} from '@long-miter/core';
+
+interface Props {
+  readonly job: JobRecord;
+  readonly file: JobFile;
+  readonly plan: PlanFile | undefined;
+}
+
+/** Where the stock goes: used and wasted length and money, by profile and by stock length, and against the usual guess. */
+export function ChartsView({ job, file, plan }: Props) {
+  const [by, setBy] = useState<'profile' | 'length'>('length');
+  if (!plan) return <Text p="xl">The charts appear here with the first cut plan.</Text>;
+  const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
+  const many = new Set(plan.sticks.map((stick) => stick.profile)).size > 1;
+  const shares = stockShares(plan, by).map((one) => {
+    const length = one.length === undefined ? '' : formatWithUnit(one.length, job.unit);
+    const profile = names.get(one.profile) ?? one.profile;
+    return {
+      name: length === '' ? profile : many ? `${profile} ${length}` : length,
+      used: round(one.used),
+      wasted: round(one.wasted),
+      cost: round(one.cost),
+    };
+  });
+  const own = planFigures(plan);
+  const guesses = [
+    { name: 'this plan', cost: own.stock, sticks: own.bought },
+    ...[10, 15].map((percent) => {
+      const thumb = ruleOfThumb(file, plan, percent);
+      return { name: `lengths + ${percent} %`, cost: round(thumb.cost), sticks: thumb.sticks };
+    }),
+  ];
+  const length = (value: unknown): string => formatWithUnit(Number(value), job.unit);
+  return (
+    <main className="work charts" aria-label="Where the stock goes">
+      <section className="panel scroll" aria-label="Length" tabIndex={0} style={{ padding: '8px 12px' }}>
+        <Group justify="space-between">
+          <Title order={2} size="h4">
+            Length used and wasted
+          </Title>
+          <SegmentedControl
+            size="sm"
+            aria-label="Grouped by"
+            value={by}
+            data={[
+              { value: 'length', label: 'by stock length' },
+              { value: 'profile', label: 'by profile' },
+            ]}
+            onChange={(value) => setBy(value)}
+          />
+        </Group>
+        <Chart data={shares} bars={USED} format={length} />
+        <Text size="sm">
+          {(own.waste * 100).toFixed(1)} % of {formatWithUnit(own.stockLength, job.unit)} ends up in no piece;
+          the largest offcut is {formatWithUnit(own.largestOffcut, job.unit)}.
+        </Text>
+      </section>
+      <section className="panel scroll" aria-label="Money" tabIndex={0} style={{ padding: '8px 12px' }}>
+        <Title order={2} size="h4">
+          Money {by === 'length' ? 'by stock length' : 'by profile'}
+        </Title>
+        <Chart data={shares} bars={COST} format={(value) => formatMoney(Number(value))} />
+        <Title order={3} size="h5" mt={8}>
+          Against the rule of thumb
+        </Title>
+        <Chart data={guesses} bars={COST} format={(value) => formatMoney(Number(value))} height={140} />
+        <Text size="sm">
+          {guesses
+            .slice(1)
+            .map(
+              (guess) =>
+                `${guess.name}: ${guess.sticks} sticks, ${formatMoney(Math.abs(guess.cost - own.stock))} ${guess.cost >= own.stock ? 'more' : 'less, and short of what is needed'}`,
+            )
+            .join('; ')}
+          .
+        </Text>
+      </section>
+    </main>
+  );
+}
+
+const round = (value: number): number => Math.round(value * 100) / 100;
+
+interface Series {
+  readonly key: string;
+  readonly name: string;
+  readonly fill: string;
+}
+const USED: readonly Series[] = [
+  { key: 'used', name: 'used', fill: 'var(--lm-wood)' },
+  { key: 'wasted', name: 'wasted', fill: 'var(--lm-wall)' },
+];
+const COST: readonly Series[] = [{ key: 'cost', name: 'cost', fill: 'var(--lm-picked)' }];
+
+function Chart({
+  data,
+  bars,
+  format,
+  height = 240,
+}: {
+  data: readonly object[];
+  bars: readonly Series[];
+  format: (value: unknown) => string;
+  height?: number;
+}) {
+  return (
+    <div style={{ height }}>
+      <ResponsiveContainer width="100%" height="100%">
+        <BarChart data={[...data]} margin={{ top: 10, right: 12, bottom: 4, left: 12 }}>
+          <CartesianGrid vertical={false} stroke="var(--lm-line)" />
+          <XAxis dataKey="name" tick={{ fill: 'var(--mantine-color-text)', fontSize: 13 }} interval={0} />
+          <YAxis tick={{ fill: 'var(--mantine-color-text)', fontSize: 13 }} width={64} />
+          <Tooltip
+            formatter={format as never}
+            contentStyle={{ background: 'var(--lm-panel)', border: '1px solid var(--lm-line)' }}
+          />
+          {bars.length > 1 && (
+            <Legend
+              formatter={(name: string) => <span style={{ color: 'var(--mantine-color-text)' }}>{name}</span>}
+            />
+          )}
+          {bars.map((bar) => (
+            <Bar
+              key={bar.key}
+              dataKey={bar.key}
+              name={bar.name}
+              fill={bar.fill}
+              stackId="one"
+              stroke="var(--lm-wood-edge)"
+              isAnimationActive={false}
+              maxBarSize={72}
+            />
+          ))}
+        </BarChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}

@@ -1,0 +1,262 @@
+import { Button, Group, NativeSelect, NumberInput, Stack, Table, Text, Title } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { useState } from 'react';
+import {
+  formatMoney,
+  formatWithUnit,
+  isSameTrim,
+  kindOf,
+  stockOfQuote,
+  type JobRecord,
+  type OrderLine,
+  type Quote,
+  type StandInBehaviour,
+  type Supplier,
+} from '@long-miter/core';
+import {
+  errorOf,
+  useAskQuoteMutation,
+  useOrdersQuery,
+  usePlaceOrderMutation,
+  useQuotesQuery,
+  useSendAgainMutation,
+  useSetStandInMutation,
+  useStandInQuery,
+  useSuppliersQuery,
+} from '../../api/api.ts';
+import { Typeset } from '../../shared/Figure.tsx';
+import { useSettings } from '../setup/use-settings.ts';
+
+interface Props {
+  readonly job: JobRecord;
+  readonly lines: readonly OrderLine[];
+}
+
+/** Suppliers: their price lists for this job's trim, taken as its stock, and orders sent to them. */
+export function Suppliers({ job, lines }: Props) {
+  const { data: suppliers = [] } = useSuppliersQuery();
+  const { data: quotes = [] } = useQuotesQuery(job.id);
+  return (
+    <Stack gap={12}>
+      <Title order={2} size="h4">
+        Suppliers
+      </Title>
+      {suppliers.length === 0 && <Text c="dimmed">No supplier is known on this machine.</Text>}
+      {suppliers.map((supplier) => (
+        <SupplierCard
+          key={supplier.id}
+          job={job}
+          supplier={supplier}
+          quote={quotes.find((one) => one.supplier === supplier.id)}
+          lines={lines}
+        />
+      ))}
+      <Orders job={job} />
+      <StandInSwitches />
+    </Stack>
+  );
+}
+
+/** What an order would come to at a supplier's prices, and which lines he cannot serve. */
+function atHisPrices(job: JobRecord, lines: readonly OrderLine[], quote: Quote) {
+  const short: string[] = [];
+  let total = 0;
+  for (const line of lines) {
+    const profile = job.settings.profiles.find((one) => one.id === line.profile)!;
+    const stock = stockOfQuote({ unit: job.unit, profiles: [profile], stock: [] }, quote.lines);
+    const item = stock.find((one) => Math.abs(one.length - line.length) < 1e-6);
+    if (!item || (item.count ?? Infinity) < line.count)
+      short.push(`${profile.name} ${formatWithUnit(line.length, job.unit)}: has ${item?.count ?? 0}`);
+    else total += item.price * line.count;
+  }
+  return { total, short };
+}
+
+function SupplierCard({
+  job,
+  supplier,
+  quote,
+  lines,
+}: Props & { supplier: Supplier; quote: Quote | undefined }) {
+  const [ask, { isLoading: asking }] = useAskQuoteMutation();
+  const [place, { isLoading: sending }] = usePlaceOrderMutation();
+  const { save, fault } = useSettings(job);
+  const [problem, setProblem] = useState<string>();
+  const fetchPrices = async (): Promise<void> => {
+    const answer = await ask({ job: job.id, supplier: supplier.id });
+    setProblem('error' in answer && answer.error ? errorOf(answer.error).detail : undefined);
+  };
+  const takePrices = async (): Promise<void> => {
+    if (!quote) return;
+    const stock = stockOfQuote({ ...job.settings, unit: job.unit }, quote.lines);
+    if (await save({ ...job.settings, stock }))
+      notifications.show({ message: `Prices and counts of ${supplier.name} are in force; the plan follows` });
+  };
+  const order = async (): Promise<void> => {
+    const answer = await place({
+      job: job.id,
+      supplier: supplier.id,
+      lines: lines.map((line) => ({
+        profile: line.profile,
+        trim: kindOf(
+          job.settings.profiles.find((one) => one.id === line.profile)!,
+          job.unit,
+        ),
+        length: line.length,
+        count: line.count,
+        price: line.price,
+      })),
+    });
+    if ('error' in answer && answer.error) return setProblem(errorOf(answer.error).detail);
+    setProblem(
+      answer.data?.state === 'failed' ? `${answer.data.answer}. The order is kept below.` : undefined,
+    );
+  };
+  const used = job.settings.profiles.filter((profile) => lines.some((line) => line.profile === profile.id));
+  const shown = quote?.lines.filter((line) =>
+    used.some((profile) => isSameTrim(line.trim, profile, job.unit)),
+  );
+  const there = quote && atHisPrices(job, lines, quote);
+  return (
+    <div className="panel" style={{ padding: 10 }} role="region" aria-label={supplier.name}>
+      <Group justify="space-between">
+        <Text fw={650}>{supplier.name}</Text>
+        <Group gap={6}>
+          <Button size="compact-md" variant="default" loading={asking} onClick={() => void fetchPrices()}>
+            Fetch prices
+          </Button>
+          <Button size="compact-md" variant="default" disabled={!quote} onClick={() => void takePrices()}>
+            Plan with them
+          </Button>
+          <Button
+            size="compact-md"
+            disabled={lines.length === 0}
+            loading={sending}
+            onClick={() => void order()}
+          >
+            Send the order
+          </Button>
+        </Group>
+      </Group>
+      {(problem ?? fault) && (
+        <Text role="alert" size="sm" fw={600} style={{ color: 'var(--lm-bad)' }}>
+          {problem ?? fault}
+        </Text>
+      )}
+      {quote && (
+        <Text size="sm" c="dimmed">
+          Prices of {new Date(quote.fetchedAt).toLocaleString()}
+        </Text>
+      )}
+      {there && (
+        <Text size="sm">
+          {there.short.length === 0
+            ? `This order there: ${formatMoney(there.total)}.`
+            : `Cannot serve all of this order: ${there.short.join('; ')}.`}
+        </Text>
+      )}
+      {shown && shown.length > 0 && (
+        <Table verticalSpacing={1} mt={4} aria-label={`Price list of ${supplier.name}`}>
+          <Table.Tbody>
+            {shown.map((line) => (
+              <Table.Tr key={`${line.trim.name} ${line.length}`}>
+                <Table.Td>{line.trim.name}</Table.Td>
+                <Table.Td>
+                  <Typeset text={formatWithUnit(line.length, line.trim.unit)} />
+                </Table.Td>
+                <Table.Td ta="right">{formatMoney(line.price)}</Table.Td>
+                <Table.Td ta="right">{line.available} there</Table.Td>
+              </Table.Tr>
+            ))}
+          </Table.Tbody>
+        </Table>
+      )}
+    </div>
+  );
+}
+
+function Orders({ job }: { job: JobRecord }) {
+  const { data: orders = [] } = useOrdersQuery(job.id);
+  const [again, { isLoading }] = useSendAgainMutation();
+  if (orders.length === 0) return null;
+  return (
+    <div role="region" aria-label="Orders">
+      <Title order={3} size="h5">
+        Orders of this job
+      </Title>
+      {orders.map((order) => (
+        <Group key={order.id} justify="space-between" wrap="nowrap" gap={8}>
+          <Text size="sm">
+            {order.supplier}, {order.lines.reduce((sum, line) => sum + line.count, 0)} sticks,{' '}
+            {new Date(order.at).toLocaleString()}:{' '}
+            {order.state === 'confirmed' ? (
+              <b>
+                confirmed as {order.answer}, {formatMoney(order.total)}
+              </b>
+            ) : (
+              <b style={{ color: 'var(--lm-bad)' }}>not sent: {order.answer}</b>
+            )}
+          </Text>
+          {order.state === 'failed' && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              loading={isLoading}
+              onClick={() => void again(order.id)}
+            >
+              Send again
+            </Button>
+          )}
+        </Group>
+      ))}
+    </div>
+  );
+}
+
+const FAILURES: readonly { value: StandInBehaviour['failure']; label: string }[] = [
+  { value: 'none', label: 'answer as they should' },
+  { value: 'error', label: 'answer with an error' },
+  { value: 'silent', label: 'never answer' },
+  { value: 'garbled', label: 'answer with nonsense' },
+];
+
+/** The stand-ins play suppliers on this machine; here they are made slow or faulty, to see what happens. */
+function StandInSwitches() {
+  const { data } = useStandInQuery();
+  const [set] = useSetStandInMutation();
+  if (!data || data.port === 0) return null;
+  const { delay, failure } = data;
+  return (
+    <div role="region" aria-label="Stand-in suppliers">
+      <Title order={3} size="h5">
+        The stand-ins
+      </Title>
+      <Text size="sm" c="dimmed">
+        The yards above are played by this machine. Here they can be made slow, or fail.
+      </Text>
+      <Group gap={8} align="flex-end">
+        <NativeSelect
+          label="They"
+          value={failure}
+          data={[...FAILURES]}
+          onChange={(event) =>
+            void set({ delay, failure: event.currentTarget.value as StandInBehaviour['failure'] })
+          }
+        />
+        <NumberInput
+          key={delay}
+          w={150}
+          label="after (ms)"
+          min={0}
+          max={30_000}
+          step={500}
+          defaultValue={delay}
+          onBlur={(event) => {
+            const next = Math.min(30_000, Math.max(0, parseInt(event.currentTarget.value, 10) || 0));
+            if (next !== delay) void set({ delay: next, failure });
+          }}
+        />
+      </Group>
+    </div>
+  );
+}

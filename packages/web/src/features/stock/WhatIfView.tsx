@@ -1,0 +1,245 @@
+import { Button, Group, Loader, NativeSelect, NumberInput, Stack, Table, Text, Title } from '@mantine/core';
+import { useState } from 'react';
+import {
+  formatMoney,
+  formatWithUnit,
+  kerfOf,
+  planFigures,
+  variationWords,
+  type JobFile,
+  type JobRecord,
+  type Piece,
+  type PlanFigures,
+  type PlanFile,
+  type Variation,
+} from '@long-miter/core';
+import { Typeset } from '../../shared/Figure.tsx';
+import { ProgressLines } from './ProgressLines.tsx';
+import { Sticks } from './Sticks.tsx';
+import { useChoices } from './use-choices.ts';
+import { useVariation } from './use-variation.ts';
+
+interface Props {
+  readonly job: JobRecord;
+  readonly file: JobFile;
+  readonly plan: PlanFile | undefined;
+  readonly onPiece: (piece: Piece) => void;
+}
+
+/** What if one thing were otherwise: the plan beside the one in force, in figures and stick by stick. */
+export function WhatIfView({ job, file, plan, onPiece }: Props) {
+  const { pins } = useChoices(job);
+  const { found, ask, stop } = useVariation(file, pins);
+  return (
+    <main className="work" style={{ gridTemplateColumns: 'minmax(0, 300px) minmax(0, 1fr) minmax(0, 1fr)' }}>
+      <section className="panel scroll" aria-label="What if" tabIndex={0} style={{ padding: '8px 12px' }}>
+        <Title order={2} size="h4">
+          What if
+        </Title>
+        <Text size="sm" c="dimmed">
+          Nothing is changed in the job: the answer stands beside the plan in force.
+        </Text>
+        <Questions file={file} onAsk={ask} />
+      </section>
+      <section
+        className="panel scroll"
+        aria-label="The plan in force"
+        tabIndex={0}
+        style={{ padding: '8px 12px' }}
+      >
+        <Title order={3} size="h5">
+          The plan in force
+        </Title>
+        {plan ? (
+          <>
+            <Figures of={planFigures(plan)} job={job} />
+            <Sticks
+              plan={plan}
+              profiles={job.settings.profiles}
+              unit={job.unit}
+              selectedPiece={undefined}
+              onPiece={onPiece}
+            />
+          </>
+        ) : (
+          <Text c="dimmed">The cut plan is being worked out.</Text>
+        )}
+      </section>
+      <section
+        className="panel scroll"
+        aria-label="The other plan"
+        tabIndex={0}
+        style={{ padding: '8px 12px' }}
+      >
+        {!found && <Text c="dimmed">Ask a question on the left: its plan appears here.</Text>}
+        {found && (
+          <>
+            <Group justify="space-between">
+              <Title order={3} size="h5">
+                With {variationWords(file, found.variation)}
+              </Title>
+              {!found.final && (
+                <Group gap={6}>
+                  <Loader size="xs" />
+                  <Button size="compact-sm" variant="default" onClick={stop}>
+                    Stop
+                  </Button>
+                </Group>
+              )}
+            </Group>
+            {!found.final &&
+              Object.entries(found.progress).map(([profile, steps]) => (
+                <div key={profile}>
+                  <Text size="sm" c="dimmed">
+                    best so far {formatMoney(steps.at(-1)!.cost / 100)}, cannot be below{' '}
+                    {formatMoney(steps.at(-1)!.lowerBound / 100)}
+                  </Text>
+                  <ProgressLines steps={steps} />
+                </div>
+              ))}
+            {found.issues.map((issue) => (
+              <Text key={issue.text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
+                {issue.text}
+              </Text>
+            ))}
+            {found.plan && (
+              <>
+                <Figures
+                  of={planFigures(found.plan)}
+                  job={job}
+                  {...(plan ? { against: planFigures(plan) } : {})}
+                />
+                <Sticks
+                  plan={found.plan}
+                  profiles={job.settings.profiles}
+                  unit={job.unit}
+                  selectedPiece={undefined}
+                  onPiece={onPiece}
+                />
+              </>
+            )}
+          </>
+        )}
+      </section>
+    </main>
+  );
+}
+
+function Questions({ file, onAsk }: { file: JobFile; onAsk: (variation: Variation) => void }) {
+  const lengths = [...new Set(file.stock.map((item) => item.length))].sort((a, b) => b - a);
+  const names = new Map(file.profiles.map((profile) => [profile.id, profile.name]));
+  const size = (length: number): string => formatWithUnit(length, file.unit);
+  const [length, setLength] = useState(String(lengths[0] ?? ''));
+  const [item, setItem] = useState('0');
+  const [count, setCount] = useState(8);
+  const [kerf, setKerf] = useState(kerfOf(file.saw, file.unit) * 1.5);
+  const ask = (label: string, variation: Variation) => (
+    <Button variant="default" onClick={() => onAsk(variation)}>
+      {label}
+    </Button>
+  );
+  const limited = file.stock[Number(item)];
+  return (
+    <Stack gap={10} mt={8}>
+      {ask('No splices', { kind: 'no-splices' })}
+      {ask('Splices wherever they save', { kind: 'splices-save' })}
+      {ask('Use the rack up first', { kind: 'rack-first' })}
+      {ask('Leave the rack alone', { kind: 'no-rack' })}
+      <Group gap={6} align="flex-end" wrap="nowrap">
+        <NativeSelect
+          label="Only sticks of"
+          value={length}
+          data={lengths.map((one) => ({ value: String(one), label: size(one) }))}
+          onChange={(event) => setLength(event.currentTarget.value)}
+          style={{ flex: 1 }}
+        />
+        {ask('Ask', { kind: 'only-length', length: Number(length) })}
+      </Group>
+      {limited && (
+        <>
+          <NativeSelect
+            label="The supplier has only so many of"
+            value={item}
+            data={file.stock.map((one, index) => ({
+              value: String(index),
+              label: `${names.get(one.profile) ?? one.profile}, ${size(one.length)}`,
+            }))}
+            onChange={(event) => setItem(event.currentTarget.value)}
+          />
+          <Group gap={6} align="flex-end" wrap="nowrap">
+            <NumberInput
+              aria-label="How many there are"
+              min={0}
+              max={10_000}
+              value={count}
+              onChange={(value) => setCount(Math.max(0, Math.round(Number(value) || 0)))}
+            />
+            {ask('Ask', { kind: 'count', profile: limited.profile, length: limited.length, count })}
+          </Group>
+        </>
+      )}
+      <Group gap={6} align="flex-end" wrap="nowrap">
+        <NumberInput
+          label={`A kerf of (${file.unit})`}
+          min={0}
+          max={file.unit === 'in' ? 1 : 25}
+          step={file.unit === 'in' ? 1 / 64 : 0.1}
+          value={kerf}
+          onChange={(value) => setKerf(Math.max(0, Number(value) || 0))}
+        />
+        {ask('Ask', { kind: 'kerf', kerf })}
+      </Group>
+    </Stack>
+  );
+}
+
+/** The figures of a plan; against another one, with what is better and worse. */
+function Figures({ of, job, against }: { of: PlanFigures; job: JobRecord; against?: PlanFigures }) {
+  const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
+  const plain = (value: number): string => String(value);
+  const size = (value: number): string => formatWithUnit(value, job.unit);
+  const rows: readonly [string, keyof PlanFigures, (value: number) => string][] = [
+    ['cost', 'cost', formatMoney],
+    ['sticks bought', 'bought', plain],
+    ['from the rack', 'fromRack', plain],
+    ['splices, in money', 'splices', formatMoney],
+    ['waste', 'waste', percent],
+    ['largest offcut', 'largestOffcut', size],
+    ['saw settings changed', 'sawChanges', plain],
+  ];
+  return (
+    <Table verticalSpacing={2} mb={6}>
+      <Table.Tbody>
+        {rows.map(([name, key, show]) => {
+          const value = of[key] as number;
+          const change = against ? value - (against[key] as number) : 0;
+          return (
+            <Table.Tr key={key}>
+              <Table.Td>{name}</Table.Td>
+              <Table.Td ta="right" fw={key === 'cost' ? 700 : 500}>
+                <Typeset text={show(value)} />
+              </Table.Td>
+              {against && (
+                <Table.Td ta="right" c="dimmed">
+                  {Math.abs(change) < 1e-9 ? (
+                    'the same'
+                  ) : (
+                    <Typeset text={`${show(Math.abs(change))} ${change > 0 ? 'more' : 'less'}`} />
+                  )}
+                </Table.Td>
+              )}
+            </Table.Tr>
+          );
+        })}
+        <Table.Tr>
+          <Table.Td>no plan below</Table.Td>
+          <Table.Td ta="right">
+            {formatMoney(of.lowerBound)}
+            {of.proven ? ', proven' : ''}
+          </Table.Td>
+          {against && <Table.Td />}
+        </Table.Tr>
+      </Table.Tbody>
+    </Table>
+  );
+}
