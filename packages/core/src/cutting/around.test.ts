@@ -48,6 +48,8 @@ describe('around pinned sticks', () => {
     expect(solved.value.sticks.map((one) => one.placed.map((part) => part.id).join())).toContain('p0');
     expect(solved.value.cost).toBe(300);
     expect(solved.value.lowerBound).toBeLessThanOrEqual(300);
+    // What the bound rests on is said for the whole, pinned sticks and all.
+    expect(solved.value.ground.figure).toBe(300);
     verify(file, JSON.parse(JSON.stringify(writeCutSolution(read.file, read.problem, solved.value))));
   });
   test('a pin that holds too much, or a stick there is none of, is refused by name', () => {

@@ -113,17 +113,6 @@ export function optimiseAround(
     walls,
   };
   const already = penalties + fixed.reduce((sum, one) => sum + kinds.get(one.stick)!.price, 0);
-  const solved = optimise(rest, solver, {
-    ...options,
-    onProgress: (progress) =>
-      options.onProgress?.({
-        ...progress,
-        cost: progress.cost + already,
-        lowerBound: progress.lowerBound + already,
-        sticks: progress.sticks + fixed.length,
-      }),
-  });
-  if (!solved.ok) return solved;
   const named = (placed: Placed): Placed => {
     const whole = placed.kind === 'wall' ? offsets.get(placed.id) : undefined;
     return placed.kind === 'wall' && whole
@@ -135,13 +124,27 @@ export function optimiseAround(
         }
       : placed;
   };
-  const { value } = solved;
-  const sticks = [...laid, ...value.sticks.map((stick) => ({ ...stick, placed: stick.placed.map(named) }))];
-  return ok({
+  const together = (value: CutSolution): CutSolution => ({
     ...value,
-    sticks: fewSawChanges(problem, sticks),
+    sticks: fewSawChanges(problem, [
+      ...laid,
+      ...value.sticks.map((stick) => ({ ...stick, placed: stick.placed.map(named) })),
+    ]),
     cost: value.cost + already,
     splices: value.splices + splices,
     lowerBound: value.lowerBound + already,
+    ground: { ...value.ground, figure: value.ground.figure + already },
   });
+  const solved = optimise(rest, solver, {
+    ...options,
+    onProgress: (progress) =>
+      options.onProgress?.({
+        ...progress,
+        cost: progress.cost + already,
+        lowerBound: progress.lowerBound + already,
+        sticks: progress.sticks + fixed.length,
+      }),
+    onBetter: (solution) => options.onBetter?.(together(solution)),
+  });
+  return solved.ok ? ok(together(solved.value)) : solved;
 }

@@ -18,6 +18,8 @@ export interface OptimiseOptions {
   /** Seconds from any fixed moment; core has no clock of its own. */
   readonly clock: () => number;
   readonly onProgress?: (progress: CutProgress) => void;
+  /** Told every better plan as soon as it is found. */
+  readonly onBetter?: (solution: CutSolution) => void;
 }
 
 /** A simple bound that needs no solver: what free offcuts cannot hold, at the cheapest price per length. */
@@ -73,6 +75,7 @@ class Search {
       return;
     this.best = plan;
     this.report(stage);
+    this.options.onBetter?.(finishSolution(this.model, plan, this.bound, this.ground));
   }
 
   raise(bound: number, stage: CutProgress['stage'], by: BoundGround['by']): void {

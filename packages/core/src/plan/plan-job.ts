@@ -28,6 +28,8 @@ export interface PlanOptions {
   readonly seconds: number;
   readonly clock: () => number;
   readonly onProgress?: (profile: string, progress: CutProgress) => void;
+  /** Told a plan at once, and every better one as soon as it is found. */
+  readonly onPlan?: (plan: PlanFile) => void;
   /** Sticks that are cut just so, by hand. */
   readonly pins?: readonly StickPin[];
   /** What if no wall were spliced: walls that fit no stick whole are refused. */
@@ -122,27 +124,60 @@ function explain(
   });
 }
 
-function solve(layout: JobLayout, options: PlanOptions): Result<SolvedProfile[]> {
-  const solved: SolvedProfile[] = [];
-  const issues: Issue[] = [];
-  for (const { profile, problem: plain } of cutProblems(layout)) {
+/** Seconds a profile for the answer that is told at once. */
+const QUICK = 0.15;
+
+/** The problem of each profile, with what is settled by hand. */
+function settled(layout: JobLayout, options: PlanOptions) {
+  return cutProblems(layout).map(({ profile, problem: plain }) => {
     const problem = options.whole
       ? { ...plain, walls: plain.walls.map((wall) => ({ ...wall, max: 0, points: [] })) }
       : plain;
     const item = { profile, problem };
     const pinned = fixedSticks(layout, item, options.pins ?? []);
     const fixed = options.rackFirst ? [...pinned, ...fillRack(problem, pinned)] : pinned;
-    const answer = optimiseAround(problem, fixed, options.solver, {
-      seconds: options.seconds,
-      clock: options.clock,
-      onProgress: (progress) => options.onProgress?.(profile.id, progress),
-    });
     const held = new Set(fixed.flatMap((one) => one.parts.map((part) => part.id)));
-    if (answer.ok) solved.push({ ...item, solution: preferSplices(layout, problem, answer.value, held) });
+    const finish = (solution: CutSolution): SolvedProfile => ({
+      ...item,
+      solution: preferSplices(layout, problem, solution, held),
+    });
+    return { item, fixed, finish };
+  });
+}
+
+function solve(layout: JobLayout, options: PlanOptions): Result<SolvedProfile[]> {
+  const tasks = settled(layout, options);
+  const { clock, onPlan } = options;
+  const best: (SolvedProfile | undefined)[] = tasks.map(({ item, fixed, finish }) => {
+    const quick =
+      onPlan &&
+      optimiseAround(item.problem, fixed, undefined, { seconds: Math.min(QUICK, options.seconds), clock });
+    return quick?.ok ? finish(quick.value) : undefined;
+  });
+  const tell = (): void => {
+    const whole = best.flatMap((one) => one ?? []);
+    if (onPlan && whole.length === tasks.length) onPlan(assemblePlan(layout, whole));
+  };
+  tell();
+  const issues: Issue[] = [];
+  tasks.forEach(({ item, fixed, finish }, index) => {
+    const answer = optimiseAround(item.problem, fixed, options.solver, {
+      seconds: options.seconds,
+      clock,
+      onProgress: (progress) => options.onProgress?.(item.profile.id, progress),
+      onBetter: (solution) => {
+        if (!onPlan || solution.cost >= (best[index]?.solution.cost ?? Infinity)) return;
+        best[index] = finish(solution);
+        tell();
+      },
+    });
+    if (answer.ok) best[index] = finish(answer.value);
     else issues.push(...explain(layout, item, answer.issues, options));
-  }
+  });
   const [first, ...rest] = issues;
-  return first ? { ok: false, issues: [first, ...rest] } : { ok: true, value: solved };
+  return first
+    ? { ok: false, issues: [first, ...rest] }
+    : { ok: true, value: best.flatMap((one) => one ?? []) };
 }
 
 /**

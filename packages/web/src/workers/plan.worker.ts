@@ -21,6 +21,7 @@ async function plan({ job, seconds, options }: PlanRequest): Promise<PlanMessage
   const planned = planJob(job, {
     ...options,
     solver: highsSolver(highs),
+    onPlan: (better) => send({ kind: 'plan', plan: better, final: false }),
     seconds,
     clock,
     onProgress: (profile, progress) => send({ kind: 'progress', profile, progress }),

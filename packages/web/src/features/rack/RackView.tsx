@@ -45,7 +45,7 @@ export function RackView({ job }: { job?: JobRecord }) {
   return (
     <main
       className="work"
-      style={{ gridTemplateColumns: kinds.length > 0 ? 'minmax(0, 1.6fr) minmax(0, 1fr)' : '1fr' }}
+      style={{ gridTemplateColumns: kinds.length > 0 ? 'minmax(0, 2.1fr) minmax(0, 1fr)' : '1fr' }}
     >
       <section className="panel scroll" aria-label="Rack" tabIndex={0} style={{ padding: '8px 12px' }}>
         <Group justify="space-between">
@@ -86,7 +86,7 @@ export function RackView({ job }: { job?: JobRecord }) {
                 <Table.Th>Label</Table.Th>
                 <Table.Th>Trim</Table.Th>
                 <Table.Th>Length, ends</Table.Th>
-                <Table.Th>Place</Table.Th>
+                <Table.Th miw={190}>Place</Table.Th>
                 <Table.Th>For</Table.Th>
                 <Table.Th />
               </Table.Tr>

@@ -162,7 +162,7 @@ function PickedPiece({
         {piece.label}: {room.name}
         {wall >= 0 ? `, wall ${wall + 1}` : ''}
       </Text>
-      <div style={{ height: 190 }}>
+      <div style={{ height: 230 }}>
         <PlanDrawing
           room={room}
           unit={job.unit}

@@ -69,14 +69,17 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
 }
 
 export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
+  const pinned = job.settings.choices?.pins?.length ?? 0;
+  const around =
+    pinned === 0 ? '' : `, with ${pinned === 1 ? 'the pinned stick' : `the ${pinned} pinned sticks`}`;
   const summary = planFigures(plan);
   const gap = plan.cost.total - summary.lowerBound;
   return (
     <div role="status">
       <Text fw={650}>
         {summary.proven
-          ? `Proven: no plan of this stock costs less than ${formatMoney(plan.cost.total)}.`
-          : `No plan can cost less than ${formatMoney(summary.lowerBound)}; this one is at most ${formatMoney(gap)} above the best.`}
+          ? `Proven: no plan of this stock costs less than ${formatMoney(plan.cost.total)}${around}.`
+          : `No plan can cost less than ${formatMoney(summary.lowerBound)}; this one is at most ${formatMoney(gap)} above the best${around}.`}
       </Text>
       <Text size="sm" c="dimmed">
         {summary.sticks} sticks, {summary.bought} of them bought · waste {(summary.waste * 100).toFixed(1)} %
