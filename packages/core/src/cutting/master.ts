@@ -10,7 +10,7 @@ export const UNCUT = 1e7;
 const NO_GAIN = 1e-6;
 
 /** With this many sizes one pricing call gives several patterns that share no item, so that far fewer calls are needed. */
-const MANY_ITEMS = 150;
+const MANY_ITEMS = 400;
 const DISJOINT = 24;
 
 /** A column of the master programme: a stick pattern, or an arc of a wall. */

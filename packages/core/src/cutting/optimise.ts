@@ -101,7 +101,7 @@ class Search {
 const QUICK_SHARE = 0.1;
 
 /** With this many sizes the last steps of column generation take longer than all before. */
-const MANY_SIZES = 150;
+const MANY_SIZES = 400;
 
 /** Seconds that the secondary aims may take when the search has used its time. */
 const POLISH = 0.2;
@@ -145,25 +145,36 @@ function searchWithSolver(search: Search, solver: LinearSolver): void {
 function proveOrImprove(search: Search, master: Master, converged: boolean): void {
   const { model, stop, left } = search;
   const arcs = master.columns.filter((column) => column.kind === 'arc');
-  const run = (patterns: readonly Pattern[], complete: boolean, seconds: number): void => {
+  // `within`: no plan that uses a pattern left out costs less than this; Infinity where all that matter are there.
+  const run = (patterns: readonly Pattern[], within: number, seconds: number): void => {
     const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
     search.offer(filledFrom(model, columns, outcome.columns), 'proving');
-    if (complete) search.raise(outcome.bound, 'proving', 'patterns');
+    search.raise(Math.min(within, outcome.bound), 'proving', 'patterns');
   };
   const known = (): Pattern[] =>
     master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
-  const overKnown = (): void => run([...known(), ...(search.best?.patterns ?? [])], false, left() * 0.3);
+  const overKnown = (): void => run([...known(), ...(search.best?.patterns ?? [])], 0, left() * 0.3);
   if (!converged) return overKnown();
   const fresh = master.price(() => left() <= 0, left);
   const gap = (): number => (search.best ? search.best.cost - fresh.outcome.objective : UNCUT);
   const few = fresh.converged ? master.patternsWithin(gap(), fresh.outcome.duals, FEW_PATTERNS) : undefined;
-  if (few) return run(few, true, left());
+  if (few) return run(few, Infinity, left());
   overKnown();
   if (stop() || !fresh.converged) return;
-  const all = master.patternsWithin(gap(), fresh.outcome.duals, MOST_PATTERNS);
-  if (all && !stop()) run(all, true, left());
+  // All patterns whose reduced cost is within a part of the gap: a plan with any other costs at least the relaxation and
+  // that part. Small parts are quick and raise the bound a little; with the whole gap the answer decides.
+  for (const share of SHARES) {
+    const part = share * gap();
+    const patterns = master.patternsWithin(part, fresh.outcome.duals, MOST_PATTERNS);
+    if (stop() || !patterns) return;
+    const before = search.bound;
+    run(patterns, share === 1 ? Infinity : fresh.outcome.objective + part, share === 1 ? left() : left() / 2);
+    if (stop() || (search.bound === before && share > SHARES[1])) return;
+  }
 }
+
+const SHARES = [0.06, 0.12, 0.2, 0.3, 0.45, 0.65, 1] as const;
 
 /**
  * The best cut plan that can be found in the time, with the best bound proven for it. Deterministic but for the time limit.
@@ -213,7 +224,7 @@ export function optimise(
           split,
           undefined,
           solver ? 25 : 8,
-          () => search.stop() || search.spent(QUICK_SHARE),
+          () => search.stop() || (model.items.length > MANY_SIZES && search.spent(QUICK_SHARE)),
         ),
         'improving',
       );
