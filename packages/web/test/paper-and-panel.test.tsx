@@ -9,16 +9,12 @@ import { makeStore } from '../src/app/store.ts';
 import { TrimsEditor } from '../src/features/joints/TrimsEditor.tsx';
 import { StandInPage } from '../src/features/stand-in/StandInPage.tsx';
 import { WalkSheetsPage } from '../src/features/walk-sheet/WalkSheetsPage.tsx';
-import { show, stubBrowser } from './support/browser.tsx';
+import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { jobOf, rectangle, showSheet } from './support/sheet.tsx';
 
 beforeAll(() => {
   stubBrowser();
-  // A popover asks for a frame and needs its number before the frame comes.
-  window.requestAnimationFrame = (run) => {
-    queueMicrotask(() => run(0));
-    return 0;
-  };
+  framesComeLater();
 });
 afterEach(cleanup);
 

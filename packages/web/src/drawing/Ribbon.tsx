@@ -1,9 +1,7 @@
-import { useMemo, useState, type PointerEvent } from 'react';
+import { useMemo, type PointerEvent } from 'react';
 import {
   formatAngle,
-  formatWithUnit,
   layOutRibbon,
-  casingOnRibbon,
   pieceOutline,
   ribbonX,
   studPositions,
@@ -16,12 +14,14 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { dragAlong } from './drag-along.ts';
+import { CasingBands, SpliceHandles } from './RibbonParts.tsx';
+import { BAND, HEIGHT, TOP } from './ribbon-size.ts';
 import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
 
 export type RibbonLayer = 'measures' | 'pieces';
 
-interface Props {
+export interface Props {
   readonly room: Room;
   readonly unit: Unit;
   readonly layer: RibbonLayer;
@@ -39,10 +39,6 @@ interface Props {
   /** Lets openings be dragged along their wall. */
   readonly onMove?: (wall: number, opening: string, at: number) => void;
 }
-
-const BAND = 22;
-const TOP = 40;
-const HEIGHT = 96;
 
 const path = (points: readonly Point[], dy: number): string =>
   `M${points.map((point) => `${point.x.toFixed(2)} ${(point.y + dy).toFixed(2)}`).join('L')}Z`;
@@ -80,7 +76,7 @@ export function Ribbon(props: Props) {
   );
 }
 
-type Layered = Props & { readonly layout: RibbonLayout };
+export type Layered = Props & { readonly layout: RibbonLayout };
 
 function WallBands({ room, layout, selectedWall, onWall, onMove, unit }: Layered) {
   return layout.walls.map((wall) => {
@@ -289,106 +285,6 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
         {to - from > 52 && (
           <text x={(from + to) / 2} y={TOP + BAND + 24} textAnchor="middle" fontSize={14}>
             <SvgFigure value={piece.near} unit={unit} />
-          </text>
-        )}
-      </g>
-    );
-  });
-}
-
-/** Casing from above: legs beside their opening; heads, sills, stools and aprons lie across it. */
-function CasingBands({ room, layout, pieces, profiles, selectedPiece, onPiece }: Layered) {
-  return pieces.map((piece) => {
-    const mark = casingOnRibbon(piece, room, layout, profiles.get(piece.profile)?.width ?? 0, BAND);
-    if (!mark) return null;
-    const picked = piece.id === selectedPiece;
-    return (
-      <rect
-        key={piece.id}
-        className="click"
-        data-piece={piece.label}
-        x={mark.x}
-        y={TOP + mark.y}
-        width={mark.width}
-        height={mark.height}
-        fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood-other)'}
-        stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
-        strokeWidth={picked ? 2.2 : 1}
-        onClick={() => onPiece(piece)}
-      >
-        <title>{`${piece.label}: ${piece.role.replace('-', ' ')}`}</title>
-      </rect>
-    );
-  });
-}
-
-/** A handle on every splice: dragged along its wall it snaps to the studs, and pins the splice where it is let go. */
-function SpliceHandles({
-  room,
-  layout,
-  pieces,
-  unit,
-  onSplice,
-  spliceWorth,
-}: Layered & { onSplice: NonNullable<Props['onSplice']> }) {
-  const indexOf = new Map(room.walls.map((wall, index) => [wall.id, index]));
-  const [held, setHeld] = useState<{ readonly piece: string; readonly at: number }>();
-  return pieces.map((piece) => {
-    const index = indexOf.get(piece.wall ?? '');
-    if (piece.right.joint !== 'scarf' || piece.role !== 'wall' || index === undefined) return null;
-    const wall = room.walls[index]!;
-    const pins = room.trims.find((trim) => trim.id === piece.trim)?.splices ?? [];
-    const pin = pins
-      .filter((one) => one.wall === wall.id)
-      .find((one) => Math.abs(one.at - piece.to!) < (unit === 'in' ? 2 : 50));
-    const studs = studPositions(wall) ?? [];
-    const snap = (at: number): number =>
-      studs.length > 0
-        ? studs.reduce((best, stud) => (Math.abs(stud - at) < Math.abs(best - at) ? stud : best))
-        : at;
-    const shown = held?.piece === piece.id ? held.at : piece.to!;
-    const x = ribbonX(layout, index, shown);
-    const worth = held?.piece === piece.id ? spliceWorth?.(piece, held.at) : undefined;
-    return (
-      <g
-        key={piece.id}
-        data-splice={piece.label}
-        style={{ cursor: 'ew-resize', touchAction: 'none' }}
-        onPointerDown={(event) => {
-          let last = piece.to!;
-          dragAlong(
-            event,
-            { at: piece.to!, width: 0, length: wall.length, unit, along: (dx) => dx / layout.scale },
-            (at) => {
-              last = snap(at);
-              setHeld({ piece: piece.id, at: last });
-            },
-          );
-          event.currentTarget.addEventListener(
-            'pointerup',
-            () => {
-              setHeld(undefined);
-              if (last !== piece.to) onSplice(piece.trim, wall.id, pin?.at, last);
-            },
-            { once: true },
-          );
-        }}
-      >
-        <title>
-          {pin ? 'pinned splice: drag it to another stud' : 'splice: drag it to a stud to pin it there'}
-        </title>
-        <rect x={x - 12} y={TOP - 6} width={24} height={BAND + 12} fill="transparent" />
-        <circle
-          cx={x}
-          cy={TOP - 9}
-          r={5}
-          fill={pin ? 'var(--lm-picked)' : 'var(--lm-panel)'}
-          stroke="var(--lm-picked)"
-          strokeWidth={2}
-        />
-        {worth && (
-          <text x={x} y={HEIGHT - 4} textAnchor="middle" fontSize={13} fontWeight={650}>
-            {`${formatWithUnit(worth.centre, unit)}: score ${worth.score}${worth.notes.length > 0 ? `, ${worth.notes[0]}` : ''}`}
           </text>
         )}
       </g>

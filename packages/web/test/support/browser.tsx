@@ -35,6 +35,14 @@ export function stubBrowser(): void {
   Element.prototype.scrollIntoView = () => undefined;
 }
 
+/** Popovers and loading buttons ask for a frame and need its number before the frame comes. */
+export function framesComeLater(): void {
+  window.requestAnimationFrame = (run) => {
+    queueMicrotask(() => run(0));
+    return 0;
+  };
+}
+
 /** Renders inside the application's own theme and store. */
 export function show(what: ReactNode, store: Store = makeStore()) {
   const tree = (inner: ReactNode) => (

@@ -1,0 +1,309 @@
+/** @jest-environment jest-fixed-jsdom */
+import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import {
+  jobFileOf,
+  kindOf,
+  planJob,
+  vary,
+  type JobFile,
+  type JobRecord,
+  type Offcut,
+  type PlanFile,
+} from '@long-miter/core';
+import { AddToRack } from '../src/features/rack/AddToRack.tsx';
+import { RackView } from '../src/features/rack/RackView.tsx';
+import { RulesDrawer } from '../src/features/rules/RulesDrawer.tsx';
+import { BuyingView } from '../src/features/stock/BuyingView.tsx';
+import { ProgressLines } from '../src/features/stock/ProgressLines.tsx';
+import { Sticks } from '../src/features/stock/Sticks.tsx';
+import { ThumbLine, Verdict } from '../src/features/stock/Summary.tsx';
+import { WhatIfView } from '../src/features/stock/WhatIfView.tsx';
+import type { PlanRequest } from '../src/workers/plan-messages.ts';
+import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { playServer, problem } from './support/server.ts';
+import { jobOf, rectangle } from './support/sheet.tsx';
+
+beforeAll(() => {
+  stubBrowser();
+  framesComeLater();
+});
+afterEach(cleanup);
+const server = playServer();
+
+const clock = (): number => performance.now() / 1000;
+const planOf = (file: JobFile): PlanFile => {
+  const planned = planJob(file, { solver: undefined, seconds: 1, clock });
+  if (!planned.ok) throw new Error(planned.issues[0].text);
+  return planned.value;
+};
+const job: JobRecord = jobOf([rectangle('in', [60, 60, 60, 60])]);
+const file = jobFileOf(job);
+const plan = planOf(file);
+const base = job.settings.profiles.find((one) => one.use === 'base')!;
+const nothing = (): void => undefined;
+
+describe('the verdict', () => {
+  test('says that it is proven, why in one sentence, and what is pinned', () => {
+    const view = show(<Verdict plan={plan} job={job} />);
+    const said = screen.getByRole('status').textContent;
+    expect(said).toContain(plan.bounds[0]!.why!);
+    const pinned = {
+      ...job,
+      settings: {
+        ...job.settings,
+        choices: {
+          pins: [{ profile: 'base', source: 'buy' as const, length: 96, pieces: [{ id: 'x' }] }],
+        },
+      },
+    };
+    view.again(<Verdict plan={plan} job={pinned} />);
+    expect(screen.getByRole('status').textContent).toContain('with the pinned stick');
+  });
+  test('stands beside the rule of thumb in sticks, money and waste', () => {
+    show(<ThumbLine job={file} plan={plan} />);
+    const rows = screen.getAllByRole('row').map((row) => row.textContent);
+    // 240 in of base: with 10 % 264 in, two sticks of 16 ft at the starter's price.
+    const price = file.stock.find((item) => item.length === 192)!.price;
+    expect(rows.find((one) => one.startsWith('all lengths and 10 %'))).toContain(
+      `2${(2 * price).toFixed(2)}`,
+    );
+  });
+  test('the search is drawn as best and bound closing on each other', () => {
+    const step = (at: number, cost: number, lowerBound: number) => ({
+      at,
+      cost,
+      lowerBound,
+      stage: 'improving' as const,
+      sticks: 3,
+    });
+    const view = show(<ProgressLines steps={[step(0, 900, 600)]} />);
+    expect(screen.queryByRole('img')).toBeNull();
+    view.again(<ProgressLines steps={[step(0, 900, 600), step(500, 800, 800)]} />);
+    const [best, bound] = [...screen.getByRole('img').querySelectorAll('path')].map((one) =>
+      one
+        .getAttribute('d')!
+        .split(/[MHV ]/)
+        .map(Number),
+    );
+    expect(best!.at(-1)).toBe(bound!.at(-1));
+  });
+});
+
+describe('sticks by hand', () => {
+  test('are grouped by length, pinned and ticked off; a cut stick cannot be cut again', async () => {
+    const done: string[] = [];
+    show(
+      <Sticks
+        plan={plan}
+        profiles={job.settings.profiles}
+        unit="in"
+        selectedPiece={undefined}
+        onPiece={nothing}
+        hand={{
+          pins: [],
+          cut: new Set(),
+          onPin: (stick) => done.push(`pin ${stick.id}`),
+          onCut: (stick) => done.push(`cut ${stick.id}`),
+          onMove: nothing,
+        }}
+      />,
+    );
+    const user = userEvent.setup();
+    await user.click(await screen.findByRole('button', { name: 'Pin stick 1' }));
+    await user.click(screen.getByRole('button', { name: 'Stick 1 is cut' }));
+    expect(done).toEqual([`pin ${plan.sticks[0]!.id}`, `cut ${plan.sticks[0]!.id}`]);
+    const lengths = screen.getAllByRole('group').map((one) => one.getAttribute('aria-label'));
+    expect(lengths).toEqual([...new Set(lengths)]);
+  });
+});
+
+describe('buying', () => {
+  const trim = kindOf(base, 'in');
+  const quote = {
+    supplier: 's1',
+    fetchedAt: '2026-11-23T08:00:00.000Z',
+    lines: [{ trim, length: 192, price: 21.5, available: 9 }],
+  };
+  test('prices come from the supplier; when he fails the answer is shown; a failed order can be sent again', async () => {
+    server.answers = {
+      'GET /api/suppliers': () => [{ id: 's1', name: 'North yard', url: 'http://127.0.0.1:1/north' }],
+      'GET /api/suppliers/stand-in': () => ({ delay: 0, failure: 'none', port: 1 }),
+      'GET /api/jobs/00000000-0000-4000-8000-000000000001/quotes': () => [quote],
+      'POST /api/jobs/00000000-0000-4000-8000-000000000001/quotes/s1': () =>
+        problem(503, 'North yard did not answer within 4 seconds'),
+      'GET /api/jobs/00000000-0000-4000-8000-000000000001/orders': () => [
+        {
+          id: 'o1',
+          supplier: 'North yard',
+          lines: [{ count: 2 }],
+          state: 'failed',
+          answer: 'the till is down',
+          total: 0,
+          at: '2026-11-23T08:00:00.000Z',
+        },
+      ],
+    };
+    show(<BuyingView job={job} file={file} plan={plan} />);
+    const card = within(await screen.findByRole('region', { name: 'North yard' }));
+    await waitFor(() => expect(card.getByRole('table').textContent).toContain('21.50'));
+    const user = userEvent.setup();
+    await user.click(card.getByRole('button', { name: 'Fetch prices' }));
+    expect((await card.findByRole('alert')).textContent).toContain('did not answer within 4 seconds');
+    await user.click(await screen.findByRole('button', { name: 'Send again' }));
+    await user.click(card.getByRole('button', { name: 'Send the order' }));
+    await waitFor(() => expect(server.asked.map((one) => one.what)).toContain('POST /api/orders/o1/send'));
+    const order = server.asked.find((one) => one.what.endsWith('/orders'))!.body as {
+      lines: { count: number; length: number }[];
+    };
+    expect(order.lines.map(({ count, length }) => [count, length])).toEqual(
+      plan.buy.map(({ count, length }) => [count, length]),
+    );
+  });
+  test('spare sticks are kept with the job; every rule of the rest is shown', async () => {
+    server.answers = {};
+    show(<BuyingView job={job} file={file} plan={plan} />);
+    const user = userEvent.setup();
+    const field = screen.getByLabelText(`Spare sticks of ${base.name}`);
+    await user.clear(field);
+    await user.type(field, '20');
+    await user.tab();
+    await waitFor(() =>
+      expect(server.asked.find((one) => one.what.startsWith('PATCH'))?.body).toMatchObject({
+        settings: { choices: { allowance: { [base.id]: 20 } } },
+      }),
+    );
+    expect(screen.getByRole('table', { name: 'The rest by rule' }).textContent).toContain(
+      '0.25 ml for each nail hole',
+    );
+  });
+});
+
+describe('the rack', () => {
+  const offcut = (part: Partial<Offcut>): Offcut => ({
+    id: 'f1',
+    label: 'R-7',
+    trim: kindOf(base, 'in'),
+    length: 80,
+    left: -45,
+    right: 0,
+    origin: 'salvaged',
+    place: 'van',
+    note: 'old hall',
+    damages: [{ from: 30, to: 32, what: 'split' }],
+    state: 'free',
+    job: undefined,
+    from: undefined,
+    ...part,
+  });
+  test('shows what is usable, and a job takes it', async () => {
+    server.answers = {
+      'GET /api/rack': () => [
+        offcut({}),
+        offcut({ id: 'f2', label: 'R-8', damages: [], state: 'taken', job: { id: job.id, name: job.name } }),
+        offcut({ id: 'f3', label: 'R-9', trim: { ...kindOf(base, 'in'), width: 11, name: 'Tall base' } }),
+      ],
+    };
+    show(<RackView job={job} />);
+    const row = within((await screen.findByText('R-7')).closest('tr')!);
+    // Half an inch clear of the split: 29 1/2 and 47 1/2.
+    expect(row.getByText(/^usable/).textContent.replace(/\s+/g, ' ')).toBe('usable: 29 1/2 in, 47 1/2 in');
+    expect(screen.queryByText('R-9')).toBeNull();
+    const user = userEvent.setup();
+    await user.click(row.getByRole('button', { name: 'Take for this job' }));
+    await user.click(screen.getByRole('button', { name: 'Give back' }));
+    await waitFor(() =>
+      expect(server.asked.map((one) => one.what)).toEqual([
+        `POST /api/jobs/${job.id}/rack`,
+        `DELETE /api/jobs/${job.id}/rack/f2`,
+      ]),
+    );
+    expect(server.asked[0]!.body).toEqual({ version: 3, offcut: 'f1', profile: base.id });
+    await user.selectOptions(screen.getByLabelText('Which pieces'), 'all');
+    expect(screen.getByText('R-9')).toBeTruthy();
+  });
+  test('a length that is none is refused and what was typed stays', async () => {
+    server.answers = {};
+    show(<AddToRack kinds={[kindOf(base, 'in')]} unit="in" />);
+    const user = userEvent.setup();
+    await user.type(screen.getByLabelText('Length (in)'), 'long');
+    await user.click(screen.getByRole('button', { name: 'Put it on the rack' }));
+    expect(screen.getByRole('alert').textContent).toMatch(/^length: /);
+    expect(screen.getByLabelText<HTMLInputElement>('Length (in)').value).toBe('long');
+    expect(server.asked).toEqual([]);
+  });
+});
+
+/** A worker that plans at once, with the quick methods: the page cannot tell. */
+class WorkerHere {
+  onmessage: ((event: { data: unknown }) => void) | undefined;
+  postMessage(request: PlanRequest): void {
+    const planned = planJob(request.job, { ...request.options, solver: undefined, seconds: 1, clock });
+    act(() =>
+      this.onmessage?.({
+        data: planned.ok
+          ? { kind: 'plan', plan: planned.value, final: true }
+          : { kind: 'refused', issues: planned.issues },
+      }),
+    );
+  }
+  terminate(): void {
+    this.onmessage = undefined;
+  }
+}
+
+describe('what if', () => {
+  test('the other plan is held against the one in force, figure by figure', async () => {
+    globalThis.Worker = WorkerHere as unknown as typeof Worker;
+    server.answers = {};
+    show(<WhatIfView job={job} file={file} plan={plan} onPiece={nothing} />);
+    const user = userEvent.setup();
+    await user.selectOptions(screen.getByLabelText('Only sticks of'), '96');
+    await user.click(screen.getAllByRole('button', { name: 'Ask' })[0]!);
+    const other = within(screen.getByRole('region', { name: 'The other plan' }));
+    const expected = planOf(vary(file, { kind: 'only-length', length: 96 }).job);
+    const cost = other.getAllByRole('row')[0]!.textContent;
+    expect(cost).toContain(expected.cost.total.toFixed(2));
+    const change = expected.cost.total - plan.cost.total;
+    expect(cost).toContain(
+      Math.abs(change) < 1e-9 ? 'the same' : `${Math.abs(change).toFixed(2)} ${change > 0 ? 'more' : 'less'}`,
+    );
+  });
+});
+
+describe('rules of one room', () => {
+  test('are set over those of the job and given back', async () => {
+    globalThis.Worker = class {
+      postMessage(): void {}
+      terminate(): void {}
+    } as unknown as typeof Worker;
+    server.answers = {};
+    let survey = job.rooms[0]!.survey;
+    const drawer = () => (
+      <RulesDrawer
+        job={job}
+        file={file}
+        room={{ id: 'r1', name: 'Den', survey }}
+        edit={(change) => {
+          survey = change(survey);
+          return [];
+        }}
+        opened
+        onClose={nothing}
+      />
+    );
+    const view = show(drawer());
+    const user = userEvent.setup();
+    await user.click(await screen.findByText('only Den'));
+    // What belongs to the shop is not a room's to decide.
+    expect(screen.queryByLabelText('numbers on the pieces')).toBeNull();
+    await user.selectOptions(screen.getByLabelText('inside corners'), 'miter');
+    await user.click(screen.getByRole('button', { name: 'Apply these rules' }));
+    expect(survey.houseRules).toEqual({ insideCorner: 'miter' });
+    view.again(drawer());
+    await user.click(screen.getByRole('button', { name: 'Back to the job’s' }));
+    await user.click(screen.getByRole('button', { name: 'Apply these rules' }));
+    expect(survey).not.toHaveProperty('houseRules');
+  });
+});
