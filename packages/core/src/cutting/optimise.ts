@@ -162,19 +162,23 @@ function proveOrImprove(search: Search, master: Master, converged: boolean): voi
   if (few) return run(few, Infinity, left());
   overKnown();
   if (stop() || !fresh.converged) return;
-  // All patterns whose reduced cost is within a part of the gap: a plan with any other costs at least the relaxation and
-  // that part. Small parts are quick and raise the bound a little; with the whole gap the answer decides.
+  const within = (part: number): Pattern[] | undefined =>
+    master.patternsWithin(part, fresh.outcome.duals, MOST_PATTERNS);
+  const all = within(gap());
+  if (all && !stop()) return run(all, Infinity, left());
+  // Too many: all patterns whose reduced cost is within a part of the gap. A plan with any other costs at least the
+  // relaxation and that part, so small parts, which are quick, raise the bound a little.
   for (const share of SHARES) {
     const part = share * gap();
-    const patterns = master.patternsWithin(part, fresh.outcome.duals, MOST_PATTERNS);
-    if (stop() || !patterns) return;
+    const patterns = stop() ? undefined : within(part);
+    if (!patterns) return;
     const before = search.bound;
-    run(patterns, share === 1 ? Infinity : fresh.outcome.objective + part, share === 1 ? left() : left() / 2);
-    if (stop() || (search.bound === before && share > SHARES[1])) return;
+    run(patterns, fresh.outcome.objective + part, left() / 2);
+    if (search.bound === before && share > SHARES[1]) return;
   }
 }
 
-const SHARES = [0.06, 0.12, 0.2, 0.3, 0.45, 0.65, 1] as const;
+const SHARES = [0.06, 0.12, 0.2, 0.3, 0.45, 0.65, 0.85] as const;
 
 /**
  * The best cut plan that can be found in the time, with the best bound proven for it. Deterministic but for the time limit.

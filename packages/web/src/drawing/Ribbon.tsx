@@ -5,46 +5,20 @@ import {
   pieceOutline,
   ribbonX,
   studPositions,
-  type Piece,
   type Point,
-  type Profile,
   type RibbonLayout,
-  type Room,
-  type SplicePlace,
-  type Unit,
 } from '@long-miter/core';
 import { dragAlong } from './drag-along.ts';
 import { CasingBands, SpliceHandles } from './RibbonParts.tsx';
-import { BAND, HEIGHT, TOP } from './ribbon-size.ts';
+import { BAND, HEIGHT, TOP, type Layered, type RibbonProps } from './ribbon-props.ts';
 import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
-
-export type RibbonLayer = 'measures' | 'pieces';
-
-export interface Props {
-  readonly room: Room;
-  readonly unit: Unit;
-  readonly layer: RibbonLayer;
-  readonly pieces: readonly Piece[];
-  readonly selectedWall: number | undefined;
-  readonly selectedPiece: string | undefined;
-  readonly onWall: (index: number) => void;
-  readonly onPiece: (piece: Piece) => void;
-  /** Lets splices be dragged along their wall; `from` is where one was pinned before. */
-  readonly onSplice?: (trim: string, wall: string, from: number | undefined, to: number) => void;
-  /** What a splice would be worth at a place, shown while it is dragged. */
-  readonly spliceWorth?: (piece: Piece, at: number) => SplicePlace | undefined;
-  /** Profiles by id, for the face width of casing. */
-  readonly profiles: ReadonlyMap<string, Profile>;
-  /** Lets openings be dragged along their wall. */
-  readonly onMove?: (wall: number, opening: string, at: number) => void;
-}
 
 const path = (points: readonly Point[], dy: number): string =>
   `M${points.map((point) => `${point.x.toFixed(2)} ${(point.y + dy).toFixed(2)}`).join('L')}Z`;
 
 /** The room's perimeter as one strip, always at the foot of the screen, always full width. */
-export function Ribbon(props: Props) {
+export function Ribbon(props: RibbonProps) {
   const { ref, width } = useWidth();
   const inner = Math.max(0, width - 24);
   const layout = useMemo(() => layOutRibbon(props.room, inner, BAND), [props.room, inner]);
@@ -75,8 +49,6 @@ export function Ribbon(props: Props) {
     </div>
   );
 }
-
-export type Layered = Props & { readonly layout: RibbonLayout };
 
 function WallBands({ room, layout, selectedWall, onWall, onMove, unit }: Layered) {
   return layout.walls.map((wall) => {

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { casingOnRibbon, formatWithUnit, ribbonX, studPositions } from '@long-miter/core';
 import { dragAlong } from './drag-along.ts';
-import type { Layered } from './Ribbon.tsx';
-import { BAND, HEIGHT, TOP } from './ribbon-size.ts';
+import { BAND, HEIGHT, TOP, type Layered } from './ribbon-props.ts';
 
 /** Casing from above: legs beside their opening; heads, sills, stools and aprons lie across it. */
 export function CasingBands({ room, layout, pieces, profiles, selectedPiece, onPiece }: Layered) {
