@@ -76,7 +76,8 @@ test('a piece is dragged to another stick and stays there; what does not fit is 
   await expect(page.getByRole('button', { name: /^Pin stick/, pressed: true })).toHaveCount(1, {
     timeout: 30_000,
   });
-  await page.getByRole('button', { name: /^Pin stick/, pressed: true }).click();
+  await page.getByRole('button', { name: /^Release all pins/ }).click();
+  await expect(page.getByRole('button', { name: /^Pin stick/, pressed: true })).toHaveCount(0);
   await proven(page);
   // A piece picked on its stick is shown in its room, and can be sent to another stick by choice.
   await page.locator('[data-stick] [data-piece]').first().click();
@@ -169,6 +170,10 @@ test('the rack: salvaged trim is taken for a job and used; what a cut stick leav
   const bought = page.locator('[data-stick]').filter({ hasNotText: 'from the rack' }).first();
   await bought.getByRole('button', { name: /is cut$/ }).click();
   await expect(bought.getByRole('button', { name: /is cut$/ })).toBeDisabled();
+  // What has been cut stays pinned, whatever is released.
+  await proven(page);
+  await page.getByRole('button', { name: /^Release all pins/ }).click();
+  await expect(page.getByRole('button', { name: /^Pin stick/, pressed: true })).toHaveCount(1);
   await page.goto('/rack');
   await expect(page.getByRole('table', { name: 'Pieces on the rack' })).toBeVisible();
   await accessible(page);

@@ -1,5 +1,5 @@
 import type { JobFile, Profile } from '../job/index.ts';
-import type { PlanFile, PlannedStick } from '../plan/index.ts';
+import type { PlanFile, PlannedStick, StickPin } from '../plan/index.ts';
 
 /** What the rack of a crew holds and what a plan leaves for it. */
 
@@ -41,12 +41,13 @@ export interface Leaving {
   readonly key: string;
 }
 
+const keyOf = (pieces: readonly string[]): string => [...pieces].sort().join(' ');
+
 /** What names a stick for good: the pieces cut from it. */
-export const stickKey = (stick: PlannedStick): string =>
-  stick.cuts
-    .map((cut) => cut.piece)
-    .sort()
-    .join(' ');
+export const stickKey = (stick: PlannedStick): string => keyOf(stick.cuts.map((cut) => cut.piece));
+
+/** The name of the stick that was pinned. */
+export const pinKey = (pin: StickPin): string => keyOf(pin.pieces.map((piece) => piece.id));
 
 /** The offcuts of a plan that are worth keeping, longest first. */
 export function leavings(plan: PlanFile, minReusable: number): Leaving[] {

@@ -2,12 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
 import type { JobFile } from '../job/index.ts';
-import { planJob, type PlanFile } from '../plan/index.ts';
+import { pinOf, planJob, type PlanFile } from '../plan/index.ts';
 import {
   isSameTrim,
   leavings,
   materialsOf,
   orderList,
+  pinKey,
   planFigures,
   ruleOfThumb,
   stickKey,
@@ -120,6 +121,8 @@ describe('what is left', () => {
     // 192 − 1/16 trim − 90 − 1/8 kerf.
     expect(left).toMatchObject({ profile: 'base', length: 101.8125, left: 0, right: 0 });
     expect(left!.key).toBe(stickKey(one.sticks[0]!));
+    // A pin of that stick goes by the same name.
+    expect(pinKey(pinOf(one, one.sticks[0]!))).toBe(left!.key);
   });
   test('of an old piece are the stretches between damage, clear of it, long enough', () => {
     const damages = [

@@ -158,6 +158,7 @@ function Stick({ number, diagram, scale, unit, selectedPiece, onPiece, hand }: S
                 type="button"
                 className="stick-act"
                 aria-pressed={pinned}
+                disabled={isCut}
                 aria-label={`Pin stick ${number}`}
                 onClick={() => hand.onPin(stick)}
               >

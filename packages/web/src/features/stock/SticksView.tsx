@@ -1,9 +1,10 @@
-import { Group, NativeSelect, Text, Title } from '@mantine/core';
+import { Button, Group, NativeSelect, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import {
   completeHouseRules,
   leavings,
   movePiece,
+  pinKey,
   roomOf,
   stickKey,
   togglePin,
@@ -40,9 +41,14 @@ export function SticksView({ job, file, live, onPiece }: Props) {
   const { pins, change, fault } = useChoices(job);
   const { data: cut = [] } = useCutSticksQuery(job.id);
   const [stickCut] = useStickCutMutation();
+  // What has been cut cannot be planned anew.
+  const stillCut = pins.filter((pin) => cut.includes(pinKey(pin)));
   const { minReusable } = completeHouseRules(job.settings.houseRules, job.unit);
   const move = (pieceId: string, stickId: string): void => {
     if (!plan) return;
+    const target = plan.sticks.find((stick) => stick.id === stickId);
+    if (target && cut.includes(stickKey(target)))
+      return void notifications.show({ color: 'red', message: 'That stick has been cut already' });
     const moved = movePiece(file, plan, pins, pieceId, stickId);
     if (!moved.ok) notifications.show({ color: 'red', message: moved.issues[0].text });
     else void change({ pins: moved.value as [] });
@@ -123,6 +129,16 @@ export function SticksView({ job, file, live, onPiece }: Props) {
             {text}
           </Text>
         ))}
+        {pins.length > 0 && (
+          <Button
+            size="compact-md"
+            variant="default"
+            mt={6}
+            onClick={() => void change({ pins: stillCut as [] })}
+          >
+            Release all pins but of sticks that are cut
+          </Button>
+        )}
         {plan && <PickedPiece job={job} plan={plan} pieceId={selectedPiece} onMove={move} />}
         {shown && <BuyList job={job} plan={shown} />}
         <Title order={3} size="h5" mt="md">
