@@ -42,6 +42,13 @@ describe('what if', () => {
   test('only one length is to be had', () => {
     const { planned } = under({ kind: 'only-length', length: 192 });
     expect(planned.ok && new Set(planned.value.buy.map((line) => line.length))).toEqual(new Set([192]));
+    // Trim that is not sold in that length keeps its own.
+    const other = { profile: 'casing', length: 84, price: 9 };
+    const both = vary({ ...job, stock: [...job.stock, other] }, { kind: 'only-length', length: 192 });
+    expect(both.job.stock.map((item) => [item.profile, item.length])).toEqual([
+      ['base', 192],
+      ['casing', 84],
+    ]);
   });
   test('the supplier has one left: the plan keeps to it, or says what is lacking', () => {
     const one = under({ kind: 'count', profile: 'base', length: 192, count: 2 });

@@ -21,14 +21,15 @@ export function vary(
   variation: Variation,
 ): { job: JobFile; options: Pick<PlanOptions, 'whole' | 'rackFirst'> } {
   switch (variation.kind) {
-    case 'only-length':
+    case 'only-length': {
+      const asked = (length: number): boolean => Math.abs(length - variation.length) < SAME;
+      // Trim that is not sold in that length is not what the question is about.
+      const sold = new Set(job.stock.filter((item) => asked(item.length)).map((item) => item.profile));
       return {
-        job: {
-          ...job,
-          stock: job.stock.filter((item) => Math.abs(item.length - variation.length) < SAME),
-        },
+        job: { ...job, stock: job.stock.filter((item) => !sold.has(item.profile) || asked(item.length)) },
         options: {},
       };
+    }
     case 'count':
       return {
         job: {

@@ -86,7 +86,8 @@ export interface RibbonBox {
 /**
  * A piece around an opening on the strip, from above: legs beside their jambs, what lies across the opening as a bar over
  * its width (head nearest the wall, then sill or stool, then apron).
- * @param face face width of the casing
+ * @param face  face width of the casing
+ * @param alone nothing else lies on the strip; else only legs that stand on the floor, beside the base they meet
  * @returns undefined for pieces that are not at an opening
  */
 export function casingOnRibbon(
@@ -95,17 +96,18 @@ export function casingOnRibbon(
   layout: RibbonLayout,
   face: number,
   band: number,
+  alone: boolean,
 ): RibbonBox | undefined {
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   const opening = room.walls[wall]?.openings?.find((one) => one.id === piece.opening);
-  if (!opening) return undefined;
+  if (!opening || (!alone && opening.kind === 'window')) return undefined;
   const width = Math.max(3, face * layout.scale);
   const left = ribbonX(layout, wall, opening.at);
   const right = ribbonX(layout, wall, opening.at + opening.width);
   if (piece.role === 'leg-left') return { x: left - width, y: 0, width, height: band / 2 };
   if (piece.role === 'leg-right') return { x: right, y: 0, width, height: band / 2 };
   const row = { head: 0, sill: 1, stool: 1, apron: 2 }[piece.role as string];
-  if (row === undefined) return undefined;
+  if (row === undefined || !alone) return undefined;
   const bar = band / 4;
   return { x: left, y: row * (bar + 2), width: right - left, height: bar };
 }

@@ -4,6 +4,7 @@ import { scenario, simpleJob } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
 import { planJob, planQuickly, type PlanFile } from '../plan/index.ts';
 import {
+  casingOnRibbon,
   cutList,
   cutSteps,
   drawRoomPlan,
@@ -81,6 +82,49 @@ describe('sticks', () => {
       pieceLength: 3598 + 1450 + 2410 + 2310 + 1480 + 2891 + 2280 + 610,
     });
     expect(summary.waste).toBeCloseTo(1 - summary.pieceLength / 21_000, 12);
+  });
+});
+
+describe('casing on the ribbon', () => {
+  const casedJob = simpleJob([{ length: 120, doorAt: 40 }, { length: 96 }, { length: 120 }, { length: 96 }], {
+    job: {
+      stock: ['base', 'casing'].map((profile) => ({ profile, length: 192, price: 20 })),
+    },
+  });
+  const cased = casedJob.rooms[0]!;
+  const withCasing = {
+    ...cased,
+    trims: [...cased.trims, { id: 'casing', profile: 'casing', on: 'openings' as const }],
+  };
+  const layout = layOutRibbon(withCasing, 1000, 20);
+  const { pieces } = planQuickly({ ...casedJob, rooms: [withCasing] });
+  const marks = (alone: boolean) =>
+    Object.fromEntries(
+      pieces
+        .filter((piece) => piece.trim === 'casing')
+        .map((piece) => [piece.role, casingOnRibbon(piece, withCasing, layout, 2.25, 20, alone)]),
+    );
+  test('legs stand beside the jambs, the head lies across; beside base only the legs are drawn', () => {
+    const all = marks(true);
+    const at = (x: number): number => ribbonX(layout, 0, x);
+    expect(all['leg-left']!.x + all['leg-left']!.width).toBeCloseTo(at(40), 9);
+    expect(all['leg-left']!.width).toBeCloseTo(2.25 * layout.scale, 9);
+    expect(all['leg-right']!.x).toBeCloseTo(at(72), 9);
+    expect([all['head']!.x, all['head']!.width]).toEqual([at(40), at(72) - at(40)]);
+    expect(marks(false)['head']).toBeUndefined();
+    expect(marks(false)['leg-left']).toEqual(all['leg-left']);
+  });
+  test('a piece on a wall has no place there', () => {
+    expect(
+      casingOnRibbon(
+        pieces.find((piece) => piece.role === 'wall')!,
+        withCasing,
+        layout,
+        2,
+        20,
+        true,
+      ),
+    ).toBeUndefined();
   });
 });
 

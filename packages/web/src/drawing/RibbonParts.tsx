@@ -5,8 +5,9 @@ import { BAND, HEIGHT, TOP, type Layered } from './ribbon-props.ts';
 
 /** Casing from above: legs beside their opening; heads, sills, stools and aprons lie across it. */
 export function CasingBands({ room, layout, pieces, profiles, selectedPiece, onPiece }: Layered) {
+  const alone = pieces.every((piece) => piece.role !== 'wall');
   return pieces.map((piece) => {
-    const mark = casingOnRibbon(piece, room, layout, profiles.get(piece.profile)?.width ?? 0, BAND);
+    const mark = casingOnRibbon(piece, room, layout, profiles.get(piece.profile)?.width ?? 0, BAND, alone);
     if (!mark) return null;
     const picked = piece.id === selectedPiece;
     return (

@@ -67,7 +67,8 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const pieces = oneTrim === undefined ? all : all.filter((piece) => piece.trim === oneTrim);
   // Several trims on one strip would lie on each other: without a choice the ribbon and the plan show the first.
   const first = oneTrim ?? room?.trims.find((trim) => trim.on === 'walls')?.id;
-  const drawn = all.filter((piece) => piece.trim === first || piece.role !== 'wall');
+  const around = room?.trims.find((trim) => trim.id === oneTrim)?.on === 'openings';
+  const drawn = all.filter((piece) => piece.trim === first || (piece.role !== 'wall' && !around));
   const to = (next: string, target = roomId): string =>
     `/jobs/${job.id}/${next}${target ? `/${target}` : ''}`;
   const pick = (piece: Piece): void => {

@@ -13,6 +13,7 @@ import {
   type PlanFile,
   type Variation,
 } from '@long-miter/core';
+import { useAppSelector } from '../../app/store.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { Sticks } from './Sticks.tsx';
@@ -30,6 +31,7 @@ interface Props {
 export function WhatIfView({ job, file, plan, onPiece }: Props) {
   const { pins } = useChoices(job);
   const { found, ask, stop } = useVariation(file, pins);
+  const refused = useAppSelector((state) => state.plan.issues);
   return (
     <main className="work" style={{ gridTemplateColumns: 'minmax(0, 300px) minmax(0, 1fr) minmax(0, 1fr)' }}>
       <section className="panel scroll" aria-label="What if" tabIndex={0} style={{ padding: '8px 12px' }}>
@@ -62,7 +64,13 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
             />
           </>
         ) : (
-          <Text c="dimmed">The cut plan is being worked out.</Text>
+          (refused.length === 0 ? ['The cut plan is being worked out.'] : refused.map((one) => one.text)).map(
+            (text) => (
+              <Text key={text} c="dimmed">
+                {text}
+              </Text>
+            ),
+          )
         )}
       </section>
       <section
