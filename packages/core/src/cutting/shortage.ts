@@ -10,6 +10,9 @@ export interface Shortage {
   readonly parts: readonly Placed[];
 }
 
+/** Seconds, at most, for saying what is lacking. */
+const PATIENCE = 3;
+
 const MORE = '\u0000more:';
 
 /**
@@ -32,7 +35,10 @@ export function shortageOf(
     price: dear + kind.price,
     count: undefined,
   }));
-  const solved = optimise({ ...problem, sticks: [...problem.sticks, ...more] }, solver, options);
+  const solved = optimise({ ...problem, sticks: [...problem.sticks, ...more] }, solver, {
+    ...options,
+    seconds: Math.min(options.seconds, PATIENCE),
+  });
   if (!solved.ok) return [];
   return limited.flatMap((kind): Shortage[] => {
     const beyond = solved.value.sticks.filter((stick) => stick.stick === MORE + kind.id);

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
+import { endWord } from '../views/index.ts';
 import { checkJobFile, type HouseRulesInput, type JobFile } from '../job/index.ts';
 import { compareRules, planJob, planQuickly, spliceWorth, underRules, type Piece } from './index.ts';
 
@@ -161,6 +162,8 @@ describe('ends of shoe and rail', () => {
     expect(own.map((piece) => piece.role)).toEqual(['wall', 'wall']);
     // The left one runs from the free end to the jamb at 70; a quarter of its 1/2 in nose comes off.
     expect(fromZero(own)).toMatchObject({ near: 70, right: { joint: 'square', angle: 0, snip: 0.125 } });
+    // At the saw and on paper it is said at the end it belongs to.
+    expect(endWord(fromZero(own).right)).toBe('square, snip the nose');
     const returned = planOf(withOpening({})).filter((piece) => piece.trim === 'shoe');
     expect(fromZero(returned)).toMatchObject({ near: 69.5, right: { joint: 'return', angle: -45 } });
   });
@@ -179,6 +182,7 @@ describe('ends of shoe and rail', () => {
     expect(back).toMatchObject({ near: 0, left: { angle: -22.5, mate: wedge!.id }, right: { angle: 0 } });
     expect(main.order).toBeLessThan(wedge!.order);
     expect(wedge!.order).toBeLessThan(back!.order);
+    expect(endWord(main.right)).toBe('short, half turn');
     expect(main.reason.join(' ')).toContain('two half turns to what it lies on');
   });
 });

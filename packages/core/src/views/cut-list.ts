@@ -14,10 +14,11 @@ export function endWord(end: PlanEnd): string {
     case 'cope':
       return 'long, cope';
     case 'return':
-      return 'short, return';
+      return Math.abs(end.angle) < 45 ? 'short, half turn' : 'short, return';
     case 'scarf':
       return end.over ? 'short, scarf over' : 'long, scarf under';
     default:
+      if (end.snip !== undefined) return 'square, snip the nose';
       return end.angle > 1e-9 ? 'long' : end.angle < -1e-9 ? 'short' : 'square';
   }
 }
