@@ -1,20 +1,13 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { newRoom, typeWalls, watchPage } from './support.ts';
+import { newRoom, squareRoom, typeWalls, watchPage } from './support.ts';
 
 const rows = (page: Page) => page.getByRole('region', { name: 'Pieces' }).locator('.piece-row');
 const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
 
 /** A rectangle of measured square corners, on its Joints page. */
-async function squareRoom(page: Page, job: string, lengths: readonly string[]): Promise<void> {
-  await newRoom(page, job);
-  for (const length of lengths) {
-    await page.keyboard.type(length);
-    await page.keyboard.press('Enter');
-    await page.keyboard.type('a90');
-    await page.keyboard.press('Enter');
-  }
-  await saved(page);
+async function jointsOf(page: Page, job: string, lengths: readonly string[]): Promise<void> {
+  await squareRoom(page, job, lengths);
   await page.getByRole('link', { name: 'Joints' }).click();
 }
 
@@ -22,7 +15,7 @@ test('shoe and rail are added, lie on base and backer, and are shown one trim at
   page,
 }) => {
   const { faults } = watchPage(page);
-  await squareRoom(page, 'Layers', ['120', '96', '120', '96']);
+  await jointsOf(page, 'Layers', ['120', '96', '120', '96']);
   await expect(rows(page)).toHaveCount(4);
   await page.getByRole('button', { name: 'Trims', exact: true }).click();
   await page.getByRole('button', { name: 'Add shoe' }).click();
@@ -50,7 +43,7 @@ test('a rule says what it does, which pieces it changes, and changes them only w
   page,
 }) => {
   const { faults } = watchPage(page);
-  await squareRoom(page, 'Schools', ['120', '96', '120', '96']);
+  await jointsOf(page, 'Schools', ['120', '96', '120', '96']);
   await expect(rows(page).nth(1)).toContainText('coped → through');
   await page.getByRole('button', { name: 'House rules', exact: true }).click();
   const rules = page.getByRole('dialog');
@@ -127,7 +120,7 @@ test('a room has rules of its own, taken back with one click; furniture is put w
   page,
 }) => {
   const { faults } = watchPage(page);
-  await squareRoom(page, 'Own rules', ['250', '96', '250', '96']);
+  await jointsOf(page, 'Own rules', ['250', '96', '250', '96']);
   await expect(rows(page).filter({ hasText: 'coped' })).not.toHaveCount(0);
   const openRules = async () => {
     await page.getByRole('button', { name: 'House rules', exact: true }).click();

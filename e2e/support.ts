@@ -33,3 +33,15 @@ export async function typeWalls(page: Page, lengths: readonly string[]): Promise
     await expect(page.getByLabel(`Length of wall ${index + 1}`, { exact: true })).toBeVisible();
   }
 }
+
+/** A rectangle of measured square corners, walked and saved; leaves the page on its walk sheet. */
+export async function squareRoom(page: Page, job: string, lengths: readonly string[]): Promise<void> {
+  await newRoom(page, job);
+  for (const length of lengths) {
+    await page.keyboard.type(length);
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('a90');
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+}

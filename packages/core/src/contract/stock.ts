@@ -66,6 +66,13 @@ export interface Offcut extends AddOffcut {
 /** Kept clear of damage on both sides: a blade's width and a bit. */
 const CLEAR: Readonly<Record<Unit, number>> = { in: 0.5, mm: 12 };
 
+const stretchesOf = (
+  { length, damages, trim }: Pick<Offcut, 'length' | 'damages' | 'trim'>,
+  unit: Unit,
+  atLeast: number,
+): { from: number; length: number }[] =>
+  usableStretches(length, damages, CLEAR[trim.unit], convertLength(atLeast, unit, trim.unit));
+
 /** What of a piece on the rack can be used, as rack entries of a job: one for each stretch, under its label. */
 export function rackEntries(
   offcut: Pick<Offcut, 'label' | 'length' | 'damages' | 'trim'>,
@@ -74,18 +81,37 @@ export function rackEntries(
   atLeast: number,
 ): { profile: string; length: number; label: string }[] {
   const { unit: own } = offcut.trim;
-  const stretches = usableStretches(
-    offcut.length,
-    offcut.damages,
-    CLEAR[own],
-    convertLength(atLeast, unit, own),
-  );
+  const stretches = stretchesOf(offcut, unit, atLeast);
   return stretches.map((stretch, index) => ({
     profile,
     length: convertLength(stretch.length, own, unit),
     label: stretches.length > 1 ? `${offcut.label}${String.fromCharCode(97 + index)}` : offcut.label,
   }));
 }
+
+/**
+ * A stretch of a piece on the rack has been cut out of it: what cannot be used of it now, and whether anything is left
+ * that can. A piece of one stretch is used up; of one with several the others stay on the rack.
+ * @param length of the stretch, as the job's rack entry has it
+ * @returns undefined where the piece has no stretch of that length
+ */
+export function cutOut(
+  offcut: Pick<Offcut, 'length' | 'damages' | 'trim'>,
+  length: number,
+  unit: Unit,
+  atLeast: number,
+): { damages: Offcut['damages']; usedUp: boolean } | undefined {
+  const own = convertLength(length, unit, offcut.trim.unit);
+  const stretch = stretchesOf(offcut, unit, atLeast).find((one) => Math.abs(one.length - own) < SAME);
+  if (!stretch) return undefined;
+  const damages = [
+    ...offcut.damages,
+    { from: stretch.from, to: stretch.from + stretch.length, what: 'cut out' },
+  ];
+  return { damages, usedUp: stretchesOf({ ...offcut, damages }, unit, atLeast).length === 0 };
+}
+
+const SAME = 1e-6;
 
 /** Whether a rack entry of a job stands for (a stretch of) a piece on the rack. */
 export const isEntryOf = (label: string | undefined, offcut: Pick<Offcut, 'label'>): boolean =>
@@ -101,7 +127,8 @@ export const takeOffcutSchema = z.strictObject({
 export const cutStickSchema = z.strictObject({
   key: z.string().min(1).max(4000),
   profile: z.string().min(1),
-  rackLabel: z.string().max(80).optional(),
+  /** Length of the rack entry it was, where it came from the rack. */
+  fromRack: length.optional(),
   leaving: z.strictObject({ length, left: angle, right: angle }).optional(),
   place: text(120).default(''),
 });
@@ -189,4 +216,22 @@ export function stockOfQuote(
       )
       .sort((a, b) => a.length - b.length);
   });
+}
+
+/** What an order would come to at a supplier's prices, and what of it he cannot serve. */
+export function orderAt(
+  job: Pick<JobFile, 'unit' | 'profiles'>,
+  lines: readonly { readonly profile: string; readonly length: number; readonly count: number }[],
+  quote: readonly QuoteLine[],
+): { total: number; short: { profile: string; length: number; available: number }[] } {
+  const stock = stockOfQuote({ ...job, stock: [] }, quote);
+  let total = 0;
+  const short: { profile: string; length: number; available: number }[] = [];
+  for (const { profile, length: wanted, count } of lines) {
+    const item = stock.find((one) => one.profile === profile && Math.abs(one.length - wanted) < SAME);
+    const available = item?.count ?? 0;
+    if (!item || available < count) short.push({ profile, length: wanted, available });
+    else total += item.price * count;
+  }
+  return { total, short };
 }

@@ -134,7 +134,8 @@ function settled(layout: JobLayout, options: PlanOptions) {
       ? { ...plain, walls: plain.walls.map((wall) => ({ ...wall, max: 0, points: [] })) }
       : plain;
     const item = { profile, problem };
-    const pinned = fixedSticks(layout, item, options.pins ?? []);
+    // Without splices the parts of spliced walls that pins speak of are not there.
+    const pinned = options.whole ? [] : fixedSticks(layout, item, options.pins ?? []);
     const fixed = options.rackFirst ? [...pinned, ...fillRack(problem, pinned)] : pinned;
     const held = new Set(fixed.flatMap((one) => one.parts.map((part) => part.id)));
     const finish = (solution: CutSolution): SolvedProfile => ({

@@ -69,6 +69,10 @@ describe('what if', () => {
     const whole = planJob(long, { ...options, whole: true });
     expect(!whole.ok && whole.issues[0].text).toContain('Room, wall 1 (250 in)');
     expect(planOf(long).pieces).toHaveLength(2);
+    // Pins speak of parts that are not there then: they are left out, and the same wall is refused.
+    const plan = planOf(long);
+    const pins = plan.sticks.map((stick) => pinOf(plan, stick));
+    expect(planJob(long, { ...options, whole: true, pins })).toEqual(whole);
   });
   test('the rack is used up first, or left alone', () => {
     const first = under({ kind: 'rack-first' });

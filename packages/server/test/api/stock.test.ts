@@ -4,6 +4,7 @@ import type { Pool } from 'mysql2/promise';
 import request from 'supertest';
 import {
   kindOf,
+  orderAt,
   stockOfQuote,
   type JobRecord,
   type Offcut,
@@ -106,7 +107,7 @@ describe('the rack', () => {
     const cut = {
       key: 'room.base.w1.1 room.base.w2.1',
       profile: base(own).id,
-      rackLabel: source.label,
+      fromRack: 90,
       leaving: { length: 31.5, left: -45, right: 0 },
       place: 'shelf 2',
     };
@@ -119,6 +120,42 @@ describe('the rack', () => {
     expect(here.filter((one) => one.from === 'Cutting')).toHaveLength(1);
     expect(here.some((one) => one.id === source.id)).toBe(false);
     expect((await request(app).get(`/api/jobs/${own.id}/cut-sticks`)).body).toEqual([cut.key]);
+  });
+  test('of a salvaged piece the stretch that was cut is gone, the other stays on the rack', async () => {
+    const own = await newJob('Two stretches');
+    const trim = kindOf(base(own), 'in');
+    const damages = [{ from: 50, to: 54, what: 'split' }];
+    const added = (
+      await request(app).post('/api/rack').send({ trim, length: 120, origin: 'salvaged', damages })
+    ).body as Offcut;
+    await request(app)
+      .post(`/api/jobs/${own.id}/rack`)
+      .send({ version: own.version, offcut: added.id, profile: base(own).id });
+    const here = async () => (await rack()).find((one) => one.id === added.id);
+    const cut = (key: string, fromRack: number) =>
+      request(app)
+        .post(`/api/jobs/${own.id}/cut-sticks`)
+        .send({ key, profile: base(own).id, fromRack });
+    await cut('one', 49.5);
+    expect((await here())!.damages).toContainEqual({ from: 0, to: 49.5, what: 'cut out' });
+    await cut('two', 65.5);
+    expect(await here()).toBeUndefined();
+  });
+  test('of two jobs that want one piece at once one gets it', async () => {
+    const jobs = [await newJob('First'), await newJob('Second')];
+    const trim = kindOf(base(jobs[0]!), 'in');
+    const added = (await request(app).post('/api/rack').send({ trim, length: 70, origin: 'offcut' }))
+      .body as Offcut;
+    const answers = await Promise.all(
+      jobs.map((one) =>
+        request(app)
+          .post(`/api/jobs/${one.id}/rack`)
+          .send({ version: one.version, offcut: added.id, profile: base(one).id }),
+      ),
+    );
+    expect(answers.map((one) => one.status).sort()).toEqual([200, 409]);
+    const racks = await Promise.all(jobs.map(async (one) => (await job(one.id)).settings.rack.length));
+    expect(racks.sort()).toEqual([0, 1]);
   });
   test('bad input names the field; what is not there is not found', async () => {
     const own = await newJob('Faults');
@@ -154,6 +191,14 @@ describe('suppliers', () => {
     );
     expect(stock.map((item) => item.length)).toEqual([96, 120, 144, 168, 192]);
     expect(stock.every((item) => item.count === 12 && item.price > 0)).toBe(true);
+    // What an order comes to there, and what of it cannot be served.
+    const line = (length: number, count: number) => ({ profile: base(own).id, length, count });
+    const at = orderAt({ ...own.settings, unit: 'in' }, [line(192, 2), line(96, 13), line(100, 1)], lines);
+    expect(at.total).toBeCloseTo(2 * stock.at(-1)!.price, 9);
+    expect(at.short.map((one) => [one.length, one.available])).toEqual([
+      [96, 12],
+      [100, 0],
+    ]);
   });
   test('a supplier who fails, is silent or talks nonsense changes nothing, and the answer says what to do', async () => {
     const own = await newJob('Faulty');

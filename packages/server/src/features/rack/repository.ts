@@ -35,7 +35,7 @@ export async function listOffcuts(db: Db): Promise<Offcut[]> {
 }
 
 export async function getOffcut(db: Db, id: string): Promise<Offcut | undefined> {
-  const [[row]] = await db.query<RowDataPacket[]>(`${LIST} AND offcut.id = :id FOR UPDATE`, { id });
+  const [[row]] = await db.query<RowDataPacket[]>(`${LIST} AND offcut.id = :id`, { id });
   return row && offcutOf(row);
 }
 
@@ -68,9 +68,17 @@ export async function updateOffcut(
   });
 }
 
-/** Reserves a piece for a job, or gives it back. */
-export async function setTaken(db: Db, id: string, job: string | null): Promise<void> {
-  await db.query('UPDATE offcut SET taken_by = :job WHERE id = :id', { id, job });
+/** Reserves a piece for a job; false when it is not free. */
+export async function reserve(db: Db, id: string, job: string): Promise<boolean> {
+  const [result] = await db.query<ResultSetHeader>(
+    'UPDATE offcut SET taken_by = :job WHERE id = :id AND taken_by IS NULL AND gone_at IS NULL',
+    { id, job },
+  );
+  return result.affectedRows === 1;
+}
+
+export async function release(db: Db, id: string): Promise<void> {
+  await db.query('UPDATE offcut SET taken_by = NULL WHERE id = :id', { id });
 }
 
 /** Cut up, lost or thrown away: no longer on the rack. */

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { Pool } from 'mysql2/promise';
+import type { Pool, PoolConnection } from 'mysql2/promise';
 import {
   completeHouseRules,
+  cutOut,
   isEntryOf,
   isSameTrim,
   kindOf,
@@ -74,12 +75,18 @@ export async function takeOffcut(
     throw invalid([
       { at: '/offcut', text: `${offcut.label} has no stretch that is long enough for a piece` },
     ]);
-  const saved = await patchJob(pool, jobId, {
-    version: input.version,
-    settings: { ...job.settings, rack: [...job.settings.rack, ...entries] },
-  });
-  await repository.setTaken(pool, offcut.id, jobId);
-  return saved;
+  // Reserved first: of two jobs that want it at once one is told no before it has it in its rack.
+  if (!(await repository.reserve(pool, offcut.id, jobId)))
+    throw new HttpProblem('conflict', `${offcut.label} has just been reserved for another job`);
+  try {
+    return await patchJob(pool, jobId, {
+      version: input.version,
+      settings: { ...job.settings, rack: [...job.settings.rack, ...entries] },
+    });
+  } catch (error) {
+    await repository.release(pool, offcut.id);
+    throw error;
+  }
 }
 
 /** Gives a reserved piece back: it is free for any job again. */
@@ -95,7 +102,7 @@ export async function giveBack(
     version,
     settings: { ...job.settings, rack: job.settings.rack.filter((one) => !isEntryOf(one.label, offcut)) },
   });
-  await repository.setTaken(pool, offcutId, null);
+  await repository.release(pool, offcutId);
   return saved;
 }
 
@@ -111,12 +118,7 @@ export async function stickCut(pool: Pool, jobId: string, input: CutStickInput):
   const id = randomUUID();
   const added = await inTransaction(pool, async (db) => {
     if (!(await repository.noteCut(db, jobId, input.key))) return false;
-    if (input.rackLabel !== undefined) {
-      const own = (await repository.listOffcuts(db)).find(
-        (one) => one.job?.id === jobId && isEntryOf(input.rackLabel, one),
-      );
-      if (own) await repository.setGone(db, own.id);
-    }
+    if (input.fromRack !== undefined) await takeOut(db, job, input.fromRack);
     if (!input.leaving) return false;
     await repository.insertOffcut(
       db,
@@ -134,6 +136,18 @@ export async function stickCut(pool: Pool, jobId: string, input: CutStickInput):
     return true;
   });
   return added ? repository.getOffcut(pool, id) : undefined;
+}
+
+/** A rack entry of a job has been cut: its stretch is gone from the piece it belongs to, or the piece from the rack. */
+async function takeOut(db: PoolConnection, job: JobRecord, length: number): Promise<void> {
+  const { minPiece } = completeHouseRules(job.settings.houseRules, job.unit);
+  for (const offcut of await repository.listOffcuts(db)) {
+    const left = offcut.job?.id === job.id ? cutOut(offcut, length, job.unit, minPiece) : undefined;
+    if (!left) continue;
+    if (left.usedUp) await repository.setGone(db, offcut.id);
+    else await repository.updateOffcut(db, { ...offcut, damages: left.damages });
+    return;
+  }
 }
 
 export async function cutSticks(pool: Pool, jobId: string): Promise<string[]> {

@@ -81,7 +81,7 @@ export function ChartsView({ job, file, plan }: Props) {
             .slice(1)
             .map(
               (guess) =>
-                `${guess.name}: ${guess.sticks} sticks, ${formatMoney(Math.abs(guess.cost - own.stock))} ${guess.cost >= own.stock ? 'more' : 'less, and short of what is needed'}`,
+                `${guess.name}: ${guess.sticks} sticks, ${formatMoney(Math.abs(guess.cost - own.stock))} ${guess.cost >= own.stock ? 'more' : 'less, if it were enough'}`,
             )
             .join('; ')}
           .

@@ -62,7 +62,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
       key,
       profile: stick.profile,
       ...(left ? { leaving: { length: left.length, left: left.left, right: left.right } } : {}),
-      ...(stick.source === 'rack' ? { rackLabel: rackLabelOf(file, stick) } : {}),
+      ...(stick.source === 'rack' ? { fromRack: stick.length } : {}),
     });
     if ('error' in done && done.error)
       return void notifications.show({ color: 'red', message: errorOf(done.error).detail });
@@ -149,10 +149,6 @@ export function SticksView({ job, file, live, onPiece }: Props) {
     </main>
   );
 }
-
-/** The label of the rack entry a stick was taken as: the rack entry of its length that the plan uses. */
-const rackLabelOf = (file: JobFile, stick: PlannedStick): string =>
-  file.rack?.find((one) => one.profile === stick.profile && one.length === stick.length)?.label ?? '';
 
 /** The selected piece in its room, and another stick for it by choice where one does not drag. */
 function PickedPiece({

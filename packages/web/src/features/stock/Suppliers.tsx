@@ -6,6 +6,7 @@ import {
   formatWithUnit,
   isSameTrim,
   kindOf,
+  orderAt,
   stockOfQuote,
   type JobRecord,
   type OrderLine,
@@ -57,21 +58,6 @@ export function Suppliers({ job, lines }: Props) {
   );
 }
 
-/** What an order would come to at a supplier's prices, and which lines he cannot serve. */
-function atHisPrices(job: JobRecord, lines: readonly OrderLine[], quote: Quote) {
-  const short: string[] = [];
-  let total = 0;
-  for (const line of lines) {
-    const profile = job.settings.profiles.find((one) => one.id === line.profile)!;
-    const stock = stockOfQuote({ unit: job.unit, profiles: [profile], stock: [] }, quote.lines);
-    const item = stock.find((one) => Math.abs(one.length - line.length) < 1e-6);
-    if (!item || (item.count ?? Infinity) < line.count)
-      short.push(`${profile.name} ${formatWithUnit(line.length, job.unit)}: has ${item?.count ?? 0}`);
-    else total += item.price * line.count;
-  }
-  return { total, short };
-}
-
 function SupplierCard({
   job,
   supplier,
@@ -116,7 +102,11 @@ function SupplierCard({
   const shown = quote?.lines.filter((line) =>
     used.some((profile) => isSameTrim(line.trim, profile, job.unit)),
   );
-  const there = quote && atHisPrices(job, lines, quote);
+  const there = quote && orderAt({ ...job.settings, unit: job.unit }, lines, quote.lines);
+  const cannot = (there?.short ?? []).map(({ profile, length, available }) => {
+    const name = job.settings.profiles.find((one) => one.id === profile)?.name ?? profile;
+    return `${name} ${formatWithUnit(length, job.unit)}: has ${available}`;
+  });
   return (
     <div className="panel" style={{ padding: 10 }} role="region" aria-label={supplier.name}>
       <Group justify="space-between">
@@ -152,7 +142,7 @@ function SupplierCard({
         <Text size="sm">
           {there.short.length === 0
             ? `This order there: ${formatMoney(there.total)}.`
-            : `Cannot serve all of this order: ${there.short.join('; ')}.`}
+            : `Cannot serve all of this order: ${cannot.join('; ')}.`}
         </Text>
       )}
       {shown && shown.length > 0 && (
