@@ -106,16 +106,35 @@ export function cutOut(
   if (!stretch) return undefined;
   const damages = [
     ...offcut.damages,
-    { from: stretch.from, to: stretch.from + stretch.length, what: 'cut out' },
+    { from: stretch.from, to: stretch.from + stretch.length, what: CUT_OUT },
   ];
   return { damages, usedUp: stretchesOf({ ...offcut, damages }, unit, atLeast).length === 0 };
 }
 
 const SAME = 1e-6;
+const CUT_OUT = 'cut out';
 
 /** Whether a rack entry of a job stands for (a stretch of) a piece on the rack. */
-export const isEntryOf = (label: string | undefined, offcut: Pick<Offcut, 'label'>): boolean =>
+const isEntryOf = (label: string | undefined, offcut: Pick<Offcut, 'label'>): boolean =>
   label !== undefined && new RegExp(`^${offcut.label}[a-z]?$`).test(label);
+
+/**
+ * The rack of a job without a piece that is given back. Stretches that have been cut out of it stay: the sticks that were
+ * cut from them are done, whatever is planned anew.
+ */
+export function withoutOffcut<E extends { length: number; label?: string | undefined }>(
+  rack: readonly E[],
+  offcut: Pick<Offcut, 'label' | 'damages' | 'trim'>,
+  unit: Unit,
+): E[] {
+  const cut = offcut.damages
+    .filter((one) => one.what === CUT_OUT)
+    .map((one) => convertLength(one.to - one.from, offcut.trim.unit, unit));
+  return rack.filter(
+    (entry) =>
+      !isEntryOf(entry.label, offcut) || cut.some((length) => Math.abs(length - entry.length) < SAME),
+  );
+}
 
 export const takeOffcutSchema = z.strictObject({
   version: z.number().int().min(1),

@@ -138,7 +138,18 @@ describe('the rack', () => {
         .send({ key, profile: base(own).id, fromRack });
     await cut('one', 49.5);
     expect((await here())!.damages).toContainEqual({ from: 0, to: 49.5, what: 'cut out' });
-    await cut('two', 65.5);
+    // Given back, the job keeps what it has cut, and the rest is free for others.
+    const version = (await job(own.id)).version;
+    const back = await request(app).delete(`/api/jobs/${own.id}/rack/${added.id}?version=${version}`);
+    expect((back.body as JobRecord).settings.rack.map((one) => one.length)).toEqual([49.5]);
+    const other = await newJob('The rest');
+    const rest = await request(app)
+      .post(`/api/jobs/${other.id}/rack`)
+      .send({ version: other.version, offcut: added.id, profile: base(other).id });
+    expect((rest.body as JobRecord).settings.rack.map((one) => one.length)).toEqual([65.5]);
+    await request(app)
+      .post(`/api/jobs/${other.id}/cut-sticks`)
+      .send({ key: 'two', profile: base(other).id, fromRack: 65.5 });
     expect(await here()).toBeUndefined();
   });
   test('of two jobs that want one piece at once one gets it', async () => {

@@ -3,10 +3,10 @@ import type { Pool, PoolConnection } from 'mysql2/promise';
 import {
   completeHouseRules,
   cutOut,
-  isEntryOf,
   isSameTrim,
   kindOf,
   rackEntries,
+  withoutOffcut,
   type AddOffcut,
   type CutStickInput,
   type JobRecord,
@@ -100,7 +100,7 @@ export async function giveBack(
   if (offcut?.job?.id !== jobId) throw notFound('piece reserved for this job');
   const saved = await patchJob(pool, jobId, {
     version,
-    settings: { ...job.settings, rack: job.settings.rack.filter((one) => !isEntryOf(one.label, offcut)) },
+    settings: { ...job.settings, rack: withoutOffcut(job.settings.rack, offcut, job.unit) },
   });
   await repository.release(pool, offcutId);
   return saved;
