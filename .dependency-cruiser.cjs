@@ -4,6 +4,7 @@
 const CORE = [
   'base',
   'measure',
+  'words',
   'geometry',
   'trade',
   'job',

@@ -1,5 +1,6 @@
 export * from './base/index.ts';
 export * from './measure/index.ts';
+export * from './words/index.ts';
 export * from './geometry/index.ts';
 export * from './job/index.ts';
 export * from './survey/index.ts';

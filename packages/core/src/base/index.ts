@@ -1,3 +1,4 @@
+export * from './ids.ts';
 export * from './issue.ts';
 export * from './tolerance.ts';
 export * from './trig.ts';

@@ -6,6 +6,9 @@
 export interface Issue {
   readonly at: string;
   readonly text: string;
+  /** What kind of fault it is, where somebody decides by it; never decide by the text. */
+  readonly code?: string;
+  readonly data?: Readonly<Record<string, number | string>>;
 }
 
 /** An answer, or every reason why there is none. Faults that a user can cause are values, never exceptions. */

@@ -1,3 +1,5 @@
 export * from './survey.ts';
+export * from './jobs.ts';
+export * from './job-file.ts';
 export * from './starter.ts';
 export * from './stock.ts';

@@ -1,23 +1,27 @@
 import type { Unit } from '../measure/index.ts';
-import type { JobSettings, Survey } from './survey.ts';
+import type { JobSettings } from './jobs.ts';
+import type { Survey } from './survey.ts';
 
 /** A first set of profiles, stock and saw, so that a new job can be planned at once; all of it is meant to be changed. */
 export function starterSettings(unit: Unit): JobSettings {
   const size = (inches: number, mm: number): number => (unit === 'in' ? inches : mm);
   const lengths = unit === 'in' ? [96, 120, 144, 168, 192] : [2400, 3000, 3600, 4200];
-  // Prices by length, in whole cents for each foot or 300 mm.
-  const price = (length: number, cents: number): number => Math.round((length / size(12, 300)) * cents) / 100;
+  // Prices by length, in smallest coins for each foot or 300 mm.
+  const price = (length: number, each: number): number => Math.round((length / size(12, 300)) * each);
   return {
     houseRules: {},
-    saw: {
-      maxMiterLeft: 50,
-      maxMiterRight: 60,
-      maxBevelLeft: 48,
-      maxBevelRight: 48,
-      standingHeight: size(6.5, 165),
-      flatWidth: size(12, 305),
-      kerf: size(1 / 8, 3),
-    },
+    saws: [
+      {
+        id: 'saw',
+        maxMiterLeft: 50,
+        maxMiterRight: 60,
+        maxBevelLeft: 48,
+        maxBevelRight: 48,
+        standingHeight: size(6.5, 165),
+        flatWidth: size(12, 305),
+        kerf: size(1 / 8, 3),
+      },
+    ],
     profiles: [
       {
         id: 'base',
@@ -38,13 +42,20 @@ export function starterSettings(unit: Unit): JobSettings {
         finish: 'paint',
       },
     ],
-    stock: lengths.map((length) => ({ profile: 'base', length, price: price(length, 118) })),
+    stock: lengths.map((length, index) => ({
+      id: `s${index + 1}`,
+      profile: 'base',
+      length,
+      price: price(length, 118),
+    })),
     rack: [],
+    pins: [],
+    choices: {},
   };
 }
 
 /** A room with nothing in it yet: it will close, and its base runs along every wall. */
-export const emptySurvey = (settings: JobSettings): Survey => {
+export const emptySurvey = (settings: Pick<JobSettings, 'profiles'>): Survey => {
   const base = settings.profiles.find((profile) => profile.use === 'base');
   return { closed: true, walls: [], trims: base ? [{ id: 'base', profile: base.id, on: 'walls' }] : [] };
 };

@@ -1,7 +1,10 @@
 import { z } from 'zod';
-import { profileSchema, stockSchema, unitSchema, type JobFile, type Profile } from '../job/index.ts';
-import { convertLength, type Unit } from '../measure/index.ts';
+import { SAME_LENGTH, type PieceKey } from '../base/index.ts';
+import { profileSchema, unitSchema, type Profile } from '../job/index.ts';
+import { convertLength, toMinor, type Coin, type Unit } from '../measure/index.ts';
+import type { CutRecord } from '../plan/index.ts';
 import { isSameTrim, usableStretches } from '../takeoff/index.ts';
+import { minorSchema, type JobSettings, type RackEntry, type StockLine } from './jobs.ts';
 
 /** What the page and the server say to each other about racks, suppliers and orders. */
 
@@ -35,6 +38,7 @@ const damageSchema = z
 
 /** A piece put on the rack by hand: an offcut, or salvaged old trim with what of it cannot be used. */
 export const addOffcutSchema = z.strictObject({
+  id: z.uuid('must be a UUID').optional(),
   trim: trimKindSchema,
   length,
   left: angle.default(0),
@@ -44,7 +48,7 @@ export const addOffcutSchema = z.strictObject({
   note: text(300).default(''),
   damages: z.array(damageSchema).max(100).default([]),
 });
-export type AddOffcut = z.infer<typeof addOffcutSchema>;
+export type AddOffcut = Omit<z.infer<typeof addOffcutSchema>, 'id'>;
 
 export const patchOffcutSchema = z.strictObject({
   place: text(120).optional(),
@@ -75,89 +79,106 @@ const stretchesOf = (
 
 /** What of a piece on the rack can be used, as rack entries of a job: one for each stretch, under its label. */
 export function rackEntries(
-  offcut: Pick<Offcut, 'label' | 'length' | 'damages' | 'trim'>,
+  offcut: Pick<Offcut, 'id' | 'label' | 'length' | 'damages' | 'trim'>,
   profile: string,
   unit: Unit,
   atLeast: number,
-): { profile: string; length: number; label: string }[] {
+): RackEntry[] {
   const { unit: own } = offcut.trim;
   const stretches = stretchesOf(offcut, unit, atLeast);
   return stretches.map((stretch, index) => ({
+    id: `${offcut.id}-${index + 1}`,
     profile,
     length: convertLength(stretch.length, own, unit),
     label: stretches.length > 1 ? `${offcut.label}${String.fromCharCode(97 + index)}` : offcut.label,
+    offcut: offcut.id,
+    from: stretch.from,
+    to: stretch.from + stretch.length,
   }));
+}
+
+const CUT_OUT = 'cut out';
+
+/** A stretch of a piece on the rack that a job has taken, in the piece's own unit. */
+export interface RackStretch {
+  readonly from: number;
+  readonly to: number;
 }
 
 /**
  * A stretch of a piece on the rack has been cut out of it: what cannot be used of it now, and whether anything is left
  * that can. A piece of one stretch is used up; of one with several the others stay on the rack.
- * @param length of the stretch, as the job's rack entry has it
- * @returns undefined where the piece has no stretch of that length
  */
 export function cutOut(
   offcut: Pick<Offcut, 'length' | 'damages' | 'trim'>,
-  length: number,
+  { from, to }: RackStretch,
   unit: Unit,
   atLeast: number,
-): { damages: Offcut['damages']; usedUp: boolean } | undefined {
-  const own = convertLength(length, unit, offcut.trim.unit);
-  const stretch = stretchesOf(offcut, unit, atLeast).find((one) => Math.abs(one.length - own) < SAME);
-  if (!stretch) return undefined;
-  const damages = [
-    ...offcut.damages,
-    { from: stretch.from, to: stretch.from + stretch.length, what: CUT_OUT },
-  ];
+): { damages: Offcut['damages']; usedUp: boolean } {
+  const damages = [...offcut.damages, { from, to, what: CUT_OUT }];
   return { damages, usedUp: stretchesOf({ ...offcut, damages }, unit, atLeast).length === 0 };
 }
 
-const SAME = 1e-6;
-const CUT_OUT = 'cut out';
-
-/** Whether a rack entry of a job stands for (a stretch of) a piece on the rack. */
-const isEntryOf = (label: string | undefined, offcut: Pick<Offcut, 'label'>): boolean =>
-  label !== undefined && new RegExp(`^${offcut.label}[a-z]?$`).test(label);
-
-/**
- * The rack of a job without a piece that is given back. Stretches that have been cut out of it stay: the sticks that were
- * cut from them are done, whatever is planned anew.
- */
-export function withoutOffcut<E extends { length: number; label?: string | undefined }>(
-  rack: readonly E[],
-  offcut: Pick<Offcut, 'label' | 'damages' | 'trim'>,
-  unit: Unit,
-): E[] {
-  const cut = offcut.damages
-    .filter((one) => one.what === CUT_OUT)
-    .map((one) => convertLength(one.to - one.from, offcut.trim.unit, unit));
-  return rack.filter(
-    (entry) =>
-      !isEntryOf(entry.label, offcut) || cut.some((length) => Math.abs(length - entry.length) < SAME),
-  );
-}
+/** The damages of a piece once a stretch turns out not to have been cut out of it. */
+export const putBack = (damages: Offcut['damages'], { from, to }: RackStretch): Offcut['damages'] => {
+  const at = damages.findIndex((one) => one.what === CUT_OUT && one.from === from && one.to === to);
+  return damages.filter((_, index) => index !== at);
+};
 
 export const takeOffcutSchema = z.strictObject({
-  version: z.number().int().min(1),
   offcut: z.uuid('must be the id of a piece on the rack'),
   profile: z.string().min(1),
 });
 
-/** A stick that has been cut: what names it, and what it leaves for the rack. */
+const signed = z.number().gt(-90).lt(90);
+const key = z.string().min(1).max(4000) as unknown as z.ZodType<PieceKey>;
+
+/** A stick that has been cut: what it was, what was cut from it and to which figures, and what it leaves for the rack. */
+export const cutRecordSchema = z.strictObject({
+  id: z.uuid('must be a UUID, made by whoever says that the stick is cut'),
+  profile: z.string().min(1).max(80),
+  source: z.enum(['buy', 'rack']),
+  stock: z.string().min(1).max(200),
+  label: text(80).optional(),
+  length,
+  price: minorSchema,
+  pieces: z
+    .array(
+      z.strictObject({
+        id: key,
+        label: text(80),
+        near: z.number().gt(0).max(1_000_000),
+        left: signed,
+        right: signed,
+        start: z.number().min(0).max(1_000_000),
+        from: z.number().optional(),
+        to: z.number().optional(),
+      }),
+    )
+    .min(1)
+    .max(200),
+  leftover: z.number().min(0).max(1_000_000),
+});
 export const cutStickSchema = z.strictObject({
-  key: z.string().min(1).max(4000),
-  profile: z.string().min(1),
-  /** Length of the rack entry it was, where it came from the rack. */
-  fromRack: length.optional(),
+  record: cutRecordSchema,
   leaving: z.strictObject({ length, left: angle, right: angle }).optional(),
   place: text(120).default(''),
 });
 export type CutStickInput = z.input<typeof cutStickSchema>;
 
+/** A cut stick as the server has it: with the label of what it left on the rack, while that is there. */
+export interface KeptCut extends CutRecord {
+  readonly left: string | undefined;
+}
+
 /** Suppliers are programs on this machine: nothing leaves it. */
 const LOOPBACK = /^http:\/\/(127\.0\.0\.1|localhost)(:\d{1,5})?(\/[\w\-./]*)?$/;
 export const addSupplierSchema = z.strictObject({
   name: text(80).min(1, 'give the supplier a name'),
-  url: z.string().regex(LOOPBACK, 'must be an address on this machine, such as http://127.0.0.1:4102/north'),
+  url: z
+    .string()
+    .max(300, 'must have at most 300 characters')
+    .regex(LOOPBACK, 'must be an address on this machine, such as http://127.0.0.1:4102/north'),
 });
 
 /** What a supplier has of one kind of trim in one length. */
@@ -182,29 +203,34 @@ export interface Quote {
 }
 
 export const orderLineSchema = z.strictObject({
-  profile: z.string().min(1),
+  profile: z.string().min(1).max(80),
   trim: trimKindSchema,
   length,
   count: z.number().int().min(1, 'must be at least 1').max(100_000),
-  price: z.number().min(0).max(1_000_000),
+  /** Smallest units of the job's money. */
+  price: minorSchema,
 });
 export const placeOrderSchema = z.strictObject({
+  /** Names the order for good: the supplier's reference, by which a repeat is known. */
+  id: z.uuid('must be a UUID, made by whoever places the order'),
   supplier: z.uuid('must be the id of a supplier'),
   lines: z.array(orderLineSchema).min(1, 'there is nothing to order').max(500),
 });
 export type PlaceOrder = z.infer<typeof placeOrderSchema>;
 export const orderAnswerSchema = z.strictObject({
   confirmation: z.string().min(1).max(80),
-  total: z.number(),
+  total: z.number().min(0).max(100_000_000),
 });
 
 export interface OrderRecord {
   readonly id: string;
   readonly supplier: string;
   readonly lines: PlaceOrder['lines'];
-  readonly state: 'confirmed' | 'failed';
+  /** Sent and not answered yet, taken by the supplier, or not. */
+  readonly state: 'sending' | 'confirmed' | 'failed';
   /** The supplier's number, or why it did not work. */
   readonly answer: string;
+  /** Smallest units of the job's money. */
   readonly total: number;
   readonly at: string;
 }
@@ -216,38 +242,44 @@ export const standInBehaviourSchema = z.strictObject({
 });
 export type StandInBehaviour = z.infer<typeof standInBehaviourSchema>;
 
-/** The stock of a job at a supplier's prices and counts: lengths he does not have are gone, trim he does not sell stays. */
-export function stockOfQuote(
-  job: Pick<JobFile, 'unit' | 'profiles' | 'stock'>,
-  lines: readonly QuoteLine[],
-): JobFile['stock'] {
+type Stocked = { readonly unit: Unit; readonly coin: Coin } & Pick<JobSettings, 'profiles' | 'stock'>;
+
+/**
+ * The stock of a job at a supplier's prices and counts: lengths he does not have are gone, trim he does not sell stays.
+ * A length that the job had keeps its line.
+ * @param newId for a line that is new
+ */
+export function stockOfQuote(job: Stocked, lines: readonly QuoteLine[], newId: () => string): StockLine[] {
   return job.profiles.flatMap((profile) => {
     const own = lines.filter((line) => isSameTrim(line.trim, profile, job.unit));
-    if (own.length === 0) return job.stock.filter((item) => item.profile === profile.id);
+    const had = job.stock.filter((item) => item.profile === profile.id);
+    if (own.length === 0) return had;
     return own
-      .map((line) =>
-        stockSchema.parse({
+      .map((line): StockLine => {
+        const length = convertLength(line.length, line.trim.unit, job.unit);
+        return {
+          id: had.find((item) => Math.abs(item.length - length) < SAME_LENGTH)?.id ?? newId(),
           profile: profile.id,
-          length: convertLength(line.length, line.trim.unit, job.unit),
-          price: line.price,
+          length,
+          price: toMinor(line.price, job.coin),
           count: line.available,
-        }),
-      )
+        };
+      })
       .sort((a, b) => a.length - b.length);
   });
 }
 
-/** What an order would come to at a supplier's prices, and what of it he cannot serve. */
+/** What an order would come to at a supplier's prices, in smallest coins, and what of it he cannot serve. */
 export function orderAt(
-  job: Pick<JobFile, 'unit' | 'profiles'>,
+  job: Omit<Stocked, 'stock'>,
   lines: readonly { readonly profile: string; readonly length: number; readonly count: number }[],
   quote: readonly QuoteLine[],
 ): { total: number; short: { profile: string; length: number; available: number }[] } {
-  const stock = stockOfQuote({ ...job, stock: [] }, quote);
+  const stock = stockOfQuote({ ...job, stock: [] }, quote, () => 'quoted');
   let total = 0;
   const short: { profile: string; length: number; available: number }[] = [];
   for (const { profile, length: wanted, count } of lines) {
-    const item = stock.find((one) => one.profile === profile && Math.abs(one.length - wanted) < SAME);
+    const item = stock.find((one) => one.profile === profile && Math.abs(one.length - wanted) < SAME_LENGTH);
     const available = item?.count ?? 0;
     if (!item || available < count) short.push({ profile, length: wanted, available });
     else total += item.price * count;

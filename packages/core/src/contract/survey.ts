@@ -3,45 +3,38 @@ import { failIfAny, type Issue, type Result } from '../base/index.ts';
 import {
   checkJob,
   checkShape,
+  disputeSchema,
   houseRulesSchema,
-  profileSchema,
-  rackSchema,
-  readingSchema,
+  placeSchema,
+  readingNoteSchema,
   roomSchema,
-  sawSchema,
-  stockSchema,
-  unitSchema,
+  typedSchema,
   type HouseRulesInput,
-  type JobFile,
+  type Profile,
   type Room,
 } from '../job/index.ts';
 import type { Unit } from '../measure/index.ts';
 
 /**
- * What the server keeps of a room and of a job, shared with the page. A survey is a room of the job file still being
- * walked: it may have no wall yet, and a room meant to close need not close until its third wall is in.
+ * What the server keeps of a room, shared with the page. A survey is a room of the job file still being walked: it may
+ * have no wall yet, and a room meant to close need not close until its third wall is in.
  */
 
-export const surveySchema = roomSchema.omit({ id: true, name: true }).extend({
-  walls: z.array(roomSchema.shape.walls.element).max(500, 'must have at most 500 walls'),
-});
+export const surveySchema = roomSchema
+  .omit({
+    id: true,
+    name: true,
+    closesLater: true,
+    readings: true,
+    listToMeasure: true,
+    disputes: true,
+    typed: true,
+    notes: true,
+  })
+  .extend({ walls: z.array(roomSchema.shape.walls.element).max(500, 'must have at most 500 walls') });
 export type Survey = z.infer<typeof surveySchema>;
 
-/** Texts as they were typed, by the JSON pointer of the figure in the survey they stand for. */
-export const typedSchema = z.record(z.string().max(400), z.string().max(100));
 export type Typed = z.infer<typeof typedSchema>;
-
-/** One reading of a figure that was taken more than once, as it was typed, with how it was taken. */
-export const readingNoteSchema = z.strictObject({
-  text: z.string().min(1).max(100),
-  value: z.union([z.number(), readingSchema]),
-  how: z.string().max(60),
-});
-export type ReadingNote = z.infer<typeof readingNoteSchema>;
-
-/** Any value a survey can hold; `null` stands for none. */
-const anyValue: z.ZodType<unknown> = z.json();
-const place = z.string().min(1).max(400);
 
 /**
  * What a crew notes beside the survey: further readings of a figure, what is to be measured (again) and why, and figures
@@ -49,84 +42,41 @@ const place = z.string().min(1).max(400);
  */
 export const notesSchema = z.strictObject({
   readings: z
-    .record(place, z.array(readingNoteSchema).max(20, 'at most 20 readings of one figure'))
+    .record(placeSchema, z.array(readingNoteSchema).max(20, 'at most 20 readings of one figure'))
     .optional(),
-  check: z.record(place, z.string().max(300)).optional(),
-  disputes: z
-    .array(z.strictObject({ at: place, stands: anyValue, other: anyValue }))
-    .max(200)
-    .optional(),
+  check: z.record(placeSchema, z.string().max(300)).optional(),
+  disputes: z.array(disputeSchema).max(200).optional(),
+  text: z.string().max(10_000).optional(),
 });
 export type Notes = z.infer<typeof notesSchema>;
-export type Dispute = NonNullable<Notes['disputes']>[number];
 
 export const roomNameSchema = z
   .string()
   .trim()
   .min(1, 'give the room a name')
   .max(200, 'must have at most 200 characters');
-export const jobNameSchema = z
-  .string()
-  .trim()
-  .min(1, 'give the job a name')
-  .max(200, 'must have at most 200 characters');
 
-/** What the lead decides about stock beside the job file: sticks pinned by hand, spare sticks, rules for the rest. */
-export const choicesSchema = z.strictObject({
-  pins: z
-    .array(
-      z.strictObject({
-        profile: z.string().min(1).max(80),
-        source: z.enum(['buy', 'rack']),
-        length: z.number().gt(0),
-        pieces: z
-          .array(
-            z.strictObject({
-              id: z.string().min(1).max(400),
-              from: z.number().optional(),
-              to: z.number().optional(),
-            }),
-          )
-          .min(1)
-          .max(200),
-      }),
-    )
-    .max(1000, 'at most 1000 sticks can be pinned')
-    .optional(),
-  allowance: z
-    .record(z.string(), z.number().min(0, 'must not be negative').max(100, 'must be at most 100 percent'))
-    .optional(),
-  materials: z
-    .strictObject({
-      coats: z.number().int('must be a whole number').min(0, 'must not be negative').max(10),
-      primer: z.boolean(),
-      nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000),
-    })
-    .optional(),
-});
-export type StockChoices = z.infer<typeof choicesSchema>;
+/** What one person sees and changes of a room. */
+export interface RoomSheet {
+  readonly name: string;
+  readonly survey: Survey;
+  /** Texts as they were typed for the survey's figures. */
+  readonly typed: Typed;
+  readonly notes: Notes;
+}
 
-/** Everything of a job that is not a room: rules, saw, profiles, stock. */
-export const settingsSchema = z.strictObject({
-  houseRules: houseRulesSchema,
-  saw: sawSchema,
-  profiles: z.array(profileSchema).max(200, 'must have at most 200 profiles'),
-  stock: z.array(stockSchema).max(2000),
-  rack: z.array(rackSchema).max(5000),
-  choices: choicesSchema.optional(),
-});
-export type JobSettings = z.infer<typeof settingsSchema>;
+export interface RoomRecord extends RoomSheet {
+  /** Unique in its job; what its pieces are known by. */
+  readonly id: string;
+  readonly version: number;
+}
 
 const version = z.number().int().min(1);
+/** Ids of rooms are made by whoever makes the room, so that a repeated request makes none twice. */
+export const roomIdSchema = z.string().min(1).max(80, 'must have at most 80 characters');
 
-export const createJobSchema = z.strictObject({ name: jobNameSchema, unit: unitSchema });
-export const patchJobSchema = z.strictObject({
-  version,
-  archived: z.boolean().optional(),
-  name: jobNameSchema.optional(),
-  settings: settingsSchema.optional(),
-});
 export const createRoomSchema = z.strictObject({
+  id: roomIdSchema.optional(),
   name: roomNameSchema,
   survey: surveySchema.optional(),
   typed: typedSchema.optional(),
@@ -151,43 +101,6 @@ export interface RuleSet {
   readonly rules: HouseRulesInput;
 }
 
-export interface JobSummary {
-  readonly id: string;
-  readonly name: string;
-  readonly unit: Unit;
-  readonly rooms: number;
-  readonly walls: number;
-  readonly updatedAt: string;
-  readonly archived: boolean;
-}
-
-/** What one person sees and changes of a room. */
-export interface RoomSheet {
-  readonly name: string;
-  readonly survey: Survey;
-  /** Texts as they were typed for the survey's figures. */
-  readonly typed: Typed;
-  readonly notes: Notes;
-}
-
-export interface RoomRecord extends RoomSheet {
-  readonly id: string;
-  readonly version: number;
-}
-
-export interface JobRecord {
-  readonly id: string;
-  readonly name: string;
-  readonly unit: Unit;
-  readonly version: number;
-  readonly settings: JobSettings;
-  readonly rooms: readonly RoomRecord[];
-}
-
-/** What the server tells everyone who looks at a job: a room as it now is, or that rooms or settings are others. */
-export type JobEvent =
-  { readonly kind: 'room'; readonly room: RoomRecord } | { readonly kind: 'job'; readonly version: number };
-
 /** Body of every failure of the API (application/problem+json). */
 export interface Problem {
   readonly type: 'about:blank';
@@ -205,9 +118,11 @@ export type ProblemCode =
   | 'not-found'
   /** Someone saved a newer version first. */
   | 'conflict'
+  /** The room was deleted by somebody; it can be restored. */
+  | 'deleted'
   /** The body is larger than the server reads. */
   | 'too-large'
-  /** The database does not answer just now. */
+  /** The database does not answer just now, or too many ask at once; nothing was changed. */
   | 'unavailable'
   /** Our own mistake; the server's log has it. */
   | 'internal';
@@ -219,58 +134,28 @@ export function roomOf(record: Pick<RoomRecord, 'id' | 'name' | 'survey'>): Room
   return { id: record.id, name: record.name, ...survey, closed: survey.closed && survey.walls.length >= 3 };
 }
 
-/** The job as a job file, rooms that have walls only. */
-export function jobFileOf(job: Pick<JobRecord, 'name' | 'unit' | 'settings' | 'rooms'>): JobFile {
-  const { houseRules, saw, profiles, stock, rack } = job.settings;
-  return {
-    format: 'longmiter-job',
-    version: 1,
-    name: job.name,
-    unit: job.unit,
-    houseRules,
-    saw,
-    profiles,
-    stock,
-    rack,
-    rooms: job.rooms.flatMap((room) => roomOf(room) ?? []),
-  };
-}
-
 /** Checks a survey with all that belongs to it; faults carry pointers into the survey. */
-export function checkSurvey(value: unknown, unit: Unit, settings: JobSettings): Result<Survey> {
+export function checkSurvey(
+  value: unknown,
+  unit: Unit,
+  settings: { readonly profiles: readonly Profile[]; readonly houseRules: HouseRulesInput },
+): Result<Survey> {
   const shaped = checkShape(surveySchema, value);
   if (!shaped.ok) return shaped;
   const room = roomOf({ id: 'room', name: 'Room', survey: shaped.value });
   if (!room) return shaped;
-  const issues = checkJob(
-    jobFileOf({
-      name: 'Job',
-      unit,
-      settings,
-      rooms: [{ id: 'room', name: 'Room', version: 1, survey: shaped.value, typed: {}, notes: {} }],
-    }),
-  );
+  const issues = checkJob({
+    format: 'longmiter-job',
+    version: 2,
+    name: 'Job',
+    unit,
+    houseRules: settings.houseRules,
+    profiles: [...settings.profiles],
+    stock: [],
+    rooms: [room],
+  });
   const own = issues
     .filter((issue) => issue.at.startsWith('/rooms/0'))
-    .map((issue) => ({ ...issue, at: issue.at.slice('/rooms/0'.length) }));
+    .map((issue): Issue => ({ ...issue, at: issue.at.slice('/rooms/0'.length) }));
   return failIfAny(own, shaped.value);
-}
-
-/** Settings and rooms of an imported job file, in the form the server keeps. */
-export function recordsOf(
-  file: JobFile,
-  starter: JobSettings,
-): { name: string; unit: Unit; settings: JobSettings; rooms: { name: string; survey: Survey }[] } {
-  return {
-    name: file.name,
-    unit: file.unit,
-    settings: {
-      houseRules: file.houseRules ?? {},
-      saw: file.saw ?? starter.saw,
-      profiles: file.profiles,
-      stock: file.stock,
-      rack: file.rack ?? [],
-    },
-    rooms: file.rooms.map(({ id: _id, name, ...survey }) => ({ name, survey })),
-  };
 }

@@ -73,11 +73,16 @@ export function optimiseAround(
     const count = (used.get(stick) ?? 0) + 1;
     used.set(stick, count);
     if (!kind || (kind.count !== undefined && count > kind.count))
-      return fail({ at: `/fixed/${index}`, text: `there is no stick "${stick}" left to pin: release it` });
+      return fail({
+        at: `/fixed/${index}`,
+        code: 'cut/fixed',
+        text: `there is no stick "${stick}" left to pin: release it`,
+      });
     const order = layOnStick(problem, kind.length, parts.map(figures));
     if (!order)
       return fail({
         at: `/fixed/${index}`,
+        code: 'cut/fixed',
         text: `the pinned stick "${stick}" does not hold its pieces: release it`,
       });
     laid.push({

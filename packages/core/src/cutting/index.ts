@@ -9,3 +9,4 @@ export { partFigures, type Part } from './parts.ts';
 export { shortageOf, withShortage, type Shortage } from './shortage.ts';
 export { firstFitCost } from './heuristic.ts';
 export { sawChanges } from './saw-changes.ts';
+export { fitsNothing } from './model.ts';

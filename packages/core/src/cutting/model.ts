@@ -162,6 +162,8 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
     if (need > longest)
       issues.push({
         at: `/pieces/${index}`,
+        code: 'cut/too-long',
+        data: { id: blank.id },
         text: `"${blank.id}" needs a stick of ${need} and the longest is ${longest}: add a longer stick or allow a splice`,
       });
   });
@@ -178,6 +180,8 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
     if (fewestArcs(net) > net.wall.max + 1)
       issues.push({
         at: `/walls/${index}`,
+        code: 'cut/too-long',
+        data: { id: net.wall.id },
         text: `"${net.wall.id}" cannot be divided so that every piece fits a stick (longest ${longest}): add a longer stick or more splice positions`,
       });
   });
@@ -198,4 +202,10 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
     sequencer: new Sequencer(clear),
     longest,
   });
+}
+
+/** Blanks and walls of a problem that fit no stick, however they are divided. */
+export function fitsNothing(problem: CutProblem): readonly Issue[] {
+  const built = buildModel(problem);
+  return built.ok ? [] : built.issues;
 }

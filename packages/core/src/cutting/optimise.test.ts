@@ -83,7 +83,9 @@ describe('what cannot be cut is named', () => {
   test('a piece longer than any stick', () =>
     expect(
       cut({ ...base, pieces: [{ id: 'a', length: 997, left: 0, right: 0 }] }, undefined, 1).issues,
-    ).toEqual([{ at: '/pieces/0', text: expect.stringContaining('"a" needs a stick of 1001') }]));
+    ).toMatchObject([
+      { at: '/pieces/0', code: 'cut/too-long', text: expect.stringContaining('"a" needs a stick of 1001') },
+    ]));
   test('a limited stock that does not suffice', () =>
     expect(
       cut({ ...base, pieces: [{ id: 'a', length: 600, left: 0, right: 0, qty: 2 }] }, undefined, 1).issues![0]

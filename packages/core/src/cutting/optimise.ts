@@ -12,6 +12,27 @@ import { dive, filledFrom } from './rounding.ts';
 import type { LinearSolver } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
 
+/**
+ * Whether it is plain that no plan exists: pieces that fit only the longer sticks want more length of them, or more of
+ * them, than there is.
+ */
+function isPlainlyImpossible(model: CutModel): boolean {
+  const sizes = model.items.flatMap((item) => (item.demand > 0 ? [item] : []));
+  return [0, ...model.sticks.map((group) => group.length)].some((limit) => {
+    const sticks = model.sticks.filter((group) => group.length > limit);
+    if (sticks.length === 0 || sticks.some((group) => group.count === undefined)) return false;
+    const own = sizes.filter((item) => item.length > limit);
+    const walls = limit === 0 ? model.walls.reduce((sum, net) => sum + net.wall.near, 0) : 0;
+    const wanted = own.reduce((sum, item) => sum + item.demand * item.length, walls);
+    const there = sticks.reduce((sum, group) => sum + group.count! * group.length, 0);
+    if (wanted > there) return true;
+    // Two pieces longer than half of the longest stick never share one.
+    const half = Math.max(...sticks.map((group) => group.length)) / 2;
+    const large = own.reduce((sum, item) => sum + (item.length > half ? item.demand : 0), 0);
+    return large > sticks.reduce((sum, group) => sum + group.count!, 0);
+  });
+}
+
 export interface OptimiseOptions {
   /** Most seconds to spend; the search stops earlier once the plan is proven best. */
   readonly seconds: number;
@@ -38,6 +59,8 @@ function lengthBound(model: CutModel): number {
 /** The search for one problem: holds the best plan and the best bound, and reports each improvement. */
 class Search {
   best: Filled | undefined;
+  /** Proven: no plan of this stock exists. */
+  impossible = false;
   bound: number;
   ground: BoundGround;
   readonly deadline: number;
@@ -124,7 +147,10 @@ function searchWithSolver(search: Search, solver: LinearSolver): void {
     const relaxed = master.price(outOfTime, left, undefined, undefined, enough);
     if (relaxed.outcome.status !== 'optimal') return;
     // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
-    if (relaxed.converged && relaxed.outcome.objective > UNCUT / 2) return;
+    if (relaxed.converged && relaxed.outcome.objective > UNCUT / 2) {
+      search.impossible = true;
+      return;
+    }
     search.raise(relaxed.bound, 'bound', 'relaxed');
     for (const threshold of [0.6, 0.9, 0.45, 0.75]) {
       if (stop()) return;
@@ -150,7 +176,9 @@ function proveOrImprove(search: Search, master: Master, converged: boolean): voi
     const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
     search.offer(filledFrom(model, columns, outcome.columns), 'proving');
-    search.raise(Math.min(within, outcome.bound), 'proving', 'patterns');
+    const bound = Math.min(within, outcome.bound);
+    if (bound > UNCUT / 2) search.impossible = true;
+    else search.raise(bound, 'proving', 'patterns');
   };
   const known = (): Pattern[] =>
     master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
@@ -180,10 +208,17 @@ function proveOrImprove(search: Search, master: Master, converged: boolean): voi
 
 const SHARES = [0.06, 0.12, 0.2, 0.3, 0.45, 0.65, 0.85] as const;
 
+/** What the search came to where it found no plan. */
+interface NotFound {
+  readonly impossible: boolean;
+  readonly bound: number;
+  readonly ground: BoundGround;
+}
+
 /**
  * The best cut plan that can be found in the time, with the best bound proven for it. Deterministic but for the time limit.
  * @param solver linear solver; without one the quick methods alone are used and the bound is the simple one
- * Issues: a piece or wall that fits no stick; limited stock that does not suffice.
+ * Issues: a piece or wall that fits no stick; limited stock that is proven not to suffice; no plan found in the time.
  * Source: optimizer notes; order of methods as there.
  */
 export function optimise(
@@ -194,15 +229,66 @@ export function optimise(
   const built = buildModel(problem);
   if (!built.ok) return built;
   const model = built.value;
+  const found = searchModel(problem, model, solver, options);
+  if ('sticks' in found) return ok(found);
+  if (!found.impossible) {
+    const without = withoutLimited(problem, found, solver, options);
+    if (without) return ok(without);
+  }
+  return fail(
+    found.impossible
+      ? {
+          at: '/stock',
+          code: 'cut/not-enough',
+          text: 'the limited stock does not suffice for all pieces: raise a count, add a length or allow splices',
+        }
+      : {
+          at: '/stock',
+          code: 'cut/not-found-yet',
+          text: 'no plan was found in this time; there may be one: give it longer, raise a count or allow splices',
+        },
+  );
+}
+
+/** Seconds, at most, for the plan that leaves limited lengths alone. */
+const WITHOUT = 1;
+
+/**
+ * A limited length is an offer, not a duty: where no plan with it was found, one without it will do. The bound stays that
+ * of the whole problem.
+ */
+function withoutLimited(
+  problem: CutProblem,
+  { bound, ground }: NotFound,
+  solver: LinearSolver | undefined,
+  options: OptimiseOptions,
+): CutSolution | undefined {
+  const sticks = problem.sticks.filter((kind) => kind.count === undefined);
+  if (sticks.length === 0 || sticks.length === problem.sticks.length) return undefined;
+  const built = buildModel({ ...problem, sticks });
+  if (!built.ok) return undefined;
+  const seconds = Math.min(options.seconds, WITHOUT);
+  const found = searchModel({ ...problem, sticks }, built.value, solver, { ...options, seconds });
+  if (!('sticks' in found)) return undefined;
+  const lowerBound = Math.min(bound, found.cost);
+  return { ...found, lowerBound, ground, proven: lowerBound >= found.cost - 1e-6 };
+}
+
+function searchModel(
+  problem: CutProblem,
+  model: CutModel,
+  solver: LinearSolver | undefined,
+  options: OptimiseOptions,
+): CutSolution | NotFound {
   if (problem.blanks.length === 0 && problem.walls.length === 0)
-    return ok({
+    return {
       sticks: [],
       cost: 0,
       splices: 0,
       lowerBound: 0,
       proven: true,
       ground: { by: 'trial', figure: 0 },
-    });
+    };
   const search = new Search(model, options);
   if (isSmall(model)) {
     const best = solveSmall(model);
@@ -210,13 +296,11 @@ export function optimise(
     search.bound = best.cost;
     search.ground = { by: 'trial', figure: best.cost };
     search.report('done');
-    return ok(
-      finishSolution(
-        model,
-        polish(model, best, () => false),
-        best.cost,
-        search.ground,
-      ),
+    return finishSolution(
+      model,
+      polish(model, best, () => false),
+      best.cost,
+      search.ground,
     );
   }
   search.offer(firstAnswer(model), 'first');
@@ -234,13 +318,14 @@ export function optimise(
       );
   if (solver && !search.stop()) searchWithSolver(search, solver);
   if (!search.best)
-    return fail({
-      at: '/stock',
-      text: 'the limited stock does not suffice for all pieces: raise a count, add a length or allow splices',
-    });
+    return {
+      impossible: search.impossible || isPlainlyImpossible(model),
+      bound: search.bound,
+      ground: search.ground,
+    };
   search.report('done');
   // What is left of the time, but at least a moment: the aims after cost are worth it.
   const until = Math.max(options.clock() + POLISH, search.deadline);
   const polished = polish(model, search.best, () => options.clock() > until);
-  return ok(finishSolution(model, polished, search.bound, search.ground));
+  return finishSolution(model, polished, search.bound, search.ground);
 }

@@ -64,7 +64,7 @@ export function withShortage(
   options: OptimiseOptions,
 ): [Issue, ...Issue[]] {
   const add = (issue: Issue): Issue =>
-    issue.at === '/stock'
+    issue.code === 'cut/not-enough'
       ? { ...issue, text: issue.text + shortageText(shortageOf(problem, solver, options)) }
       : issue;
   const [first, ...rest] = issues;

@@ -9,6 +9,7 @@ import {
   type RoomRulesInput,
   type Saw,
 } from './schema.ts';
+import { traitsOf } from './traits.ts';
 
 /** House rules with every default filled in: what the planner works from. Lengths are in the job's unit. */
 export interface HouseRules {
@@ -83,10 +84,15 @@ export const ofRoom = (rules: HouseRulesInput): RoomRulesInput =>
 export function insideJointFor(rules: HouseRules, profile: Profile): InsideJoint {
   const asked = typeof rules.insideCorner === 'string' ? rules.insideCorner : rules.insideCorner[profile.use];
   const wood = profile.material === 'softwood' || profile.material === 'hardwood';
-  const usual: InsideJoint = profile.use === 'shoe' || (profile.use === 'crown' && !wood) ? 'miter' : 'cope';
+  const { coped } = traitsOf(profile);
+  const usual: InsideJoint = coped === 'never' || (coped === 'wood' && !wood) ? 'miter' : 'cope';
   const joint = asked ?? usual;
   return joint === 'cope' && profile.material === 'polyurethane' ? 'miter' : joint;
 }
+
+/** The saw in use; undefined where the job names none. */
+export const sawOf = (job: Pick<JobFile, 'saws' | 'saw'>): Saw | undefined =>
+  job.saws?.find((one) => one.id === job.saw);
 
 /** Width of the blade's cut, by default 1/8 in or 3 mm. */
 export const kerfOf = (saw: Saw | undefined, unit: Unit): number => saw?.kerf ?? (unit === 'in' ? 1 / 8 : 3);

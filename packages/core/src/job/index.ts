@@ -3,5 +3,7 @@ export * from './house-rules.ts';
 export * from './faults.ts';
 export * from './check-room.ts';
 export * from './check-job.ts';
+export * from './upgrade-job.ts';
 export * from './read-job.ts';
+export * from './traits.ts';
 export * from './rule-notes.ts';

@@ -2,6 +2,7 @@ import { fail, failIfAny, type Result } from '../base/index.ts';
 import { checkJob } from './check-job.ts';
 import { checkShape } from './faults.ts';
 import { jobFileSchema, type JobFile } from './schema.ts';
+import { upgradeJob } from './upgrade-job.ts';
 
 /** Largest file read: a job of 2000 rooms stays well below it. */
 export const MAX_FILE_BYTES = 5_000_000;
@@ -28,9 +29,12 @@ export function readJson(text: string): Result<unknown> {
   }
 }
 
-/** Checks a value against the job file format: its shape first, then what the shape cannot say. */
+/**
+ * Checks a value against the job file format: brought to today's version, then its shape, then what the shape cannot say.
+ * Issues: pointers into the file as it came, but for the saw of a version 1 file, which is the first of `saws`.
+ */
 export function checkJobFile(value: unknown): Result<JobFile> {
-  const shaped = checkShape(jobFileSchema, value);
+  const shaped = checkShape(jobFileSchema, upgradeJob(value));
   return shaped.ok ? failIfAny(checkJob(shaped.value), shaped.value) : shaped;
 }
 

@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import type { PieceKey } from '../base/index.ts';
 
 /**
- * The job file, version 1, and everything in it: the one description of a survey that the page, the server and the
- * headless commands share. Numbers are decimals in the file's unit, angles are degrees. Unknown keys are faults.
+ * The job file, version 2, and everything in it: the one description of a survey that the page, the server and the
+ * headless commands share. Numbers are decimals in the file's unit, angles are degrees. Unknown keys are faults. Files of
+ * version 1 are upgraded before they are checked (`upgrade-job.ts`).
  */
 
 const id = z.string().min(1, 'must not be empty').max(80, 'must have at most 80 characters');
@@ -47,23 +49,39 @@ export const profileSchema = z.strictObject({
   reversible: z.boolean().optional(),
 });
 
+const offBy = z
+  .number()
+  .min(-10, 'is more than any saw is out: must be between -10 and 10')
+  .max(10, 'is more than any saw is out: must be between -10 and 10');
+const fine = z.number().gt(0, 'must be greater than 0').max(15, 'must be at most 15');
+
 export const sawSchema = z.strictObject({
+  id,
+  name: name.optional(),
   maxMiterLeft: upTo90,
   maxMiterRight: upTo90,
   maxBevelLeft: upTo90,
   maxBevelRight: upTo90,
   standingHeight: notNegative,
   flatWidth: notNegative,
+  maxNested: notNegative.optional(),
   kerf: notNegative,
+  /** What the dial reads more than the true angle, as found on each side. */
   calibration: z
-    .number()
-    .min(-10, 'is more than any saw is out: must be between -10 and 10')
-    .max(10, 'is more than any saw is out: must be between -10 and 10')
+    .strictObject({
+      zero: offBy.optional(),
+      left: offBy.optional(),
+      right: offBy.optional(),
+      bevel: offBy.optional(),
+    })
     .optional(),
-  fineness: z.number().gt(0, 'must be greater than 0').max(15, 'must be at most 15').optional(),
+  detents: z.array(upTo90).max(50).optional(),
+  fineness: z.strictObject({ miter: fine.optional(), bevel: fine.optional() }).optional(),
 });
 
 export const stockSchema = z.strictObject({
+  /** Names the line for good; a file without is given some as it is read. */
+  id: id.optional(),
   profile: id,
   length: positive,
   price: money,
@@ -71,6 +89,7 @@ export const stockSchema = z.strictObject({
 });
 
 export const rackSchema = z.strictObject({
+  id: id.optional(),
   profile: id,
   length: positive,
   label: z.string().max(80).optional(),
@@ -99,10 +118,22 @@ export const readingSchema = z.discriminatedUnion('as', [
   z.strictObject({ as: z.literal('assumed') }),
 ]);
 
+/** One of several readings of a corner: as it was taken, how, when, by whom, and as it was written. */
+export const cornerReadingSchema = z.strictObject({
+  reading: readingSchema,
+  method: z.string().max(60).optional(),
+  at: z.string().max(60).optional(),
+  by: z.string().max(80).optional(),
+  text: z.string().min(1).max(100).optional(),
+});
+
 const jointPinSchema = z.enum(['through-left', 'through-right', 'miter']);
 
 export const cornerSchema = z.strictObject({
   reading: readingSchema,
+  /** All readings that were taken, and which of them is `reading`, counted from 0. */
+  readings: z.array(cornerReadingSchema).min(1).max(20, 'at most 20 readings of one corner').optional(),
+  use: z.number().int('must be a whole number').min(0, 'must not be negative').optional(),
   method: z.enum(['direct', 'bridged']).optional(),
   ceiling: z.number().gt(0, 'must be greater than 0').lt(360, 'must be less than 360').optional(),
   lean: z.number().gt(-45, 'must be more than -45').lt(45, 'must be less than 45').optional(),
@@ -193,6 +224,25 @@ export const trimSchema = z.strictObject({
     .optional(),
 });
 
+/** A place in a room by the ids on the way there: `/walls/w3/length`. */
+export const placeSchema = z.string().min(1).max(400);
+
+/** One reading of a figure that was taken more than once, as it was typed, with how it was taken. */
+export const readingNoteSchema = z.strictObject({
+  text: z.string().min(1).max(100),
+  value: z.union([z.number(), readingSchema]),
+  how: z.string().max(60),
+});
+export type ReadingNote = z.infer<typeof readingNoteSchema>;
+
+/** A figure that two people set to different values; the first stands until somebody decides. `null` stands for none. */
+const anyValue: z.ZodType<unknown> = z.json();
+export const disputeSchema = z.strictObject({ at: placeSchema, stands: anyValue, other: anyValue });
+export type Dispute = z.infer<typeof disputeSchema>;
+
+/** Texts as they were typed, by the place of the figure they stand for. */
+export const typedSchema = z.record(z.string().max(400), z.string().max(100));
+
 const joint = z.enum(['cope', 'miter', 'butt'], 'must be "cope", "miter" or "butt"');
 
 export const houseRulesSchema = z.strictObject({
@@ -257,19 +307,75 @@ export const roomSchema = z.strictObject({
   houseRules: roomRulesSchema.optional(),
   walls: z.array(wallSchema).min(1, 'must have at least one wall').max(500, 'must have at most 500 walls'),
   trims: z.array(trimSchema).max(50, 'must have at most 50 trims'),
+  /** The room is meant to close once its third wall is in. */
+  closesLater: z.boolean().optional(),
+  /** Readings of figures other than corners, by place. */
+  readings: z.record(placeSchema, z.array(readingNoteSchema).min(1).max(20)).optional(),
+  /** What is to be measured (again), and why. */
+  listToMeasure: z.record(placeSchema, z.string().max(300)).optional(),
+  disputes: z.array(disputeSchema).max(200).optional(),
+  typed: typedSchema.optional(),
+  notes: z.string().max(10_000).optional(),
 });
+
+/** A stick that the lead has pinned: its kind, and the pieces cut from it. */
+export const stickPinSchema = z.strictObject({
+  profile: id,
+  source: z.enum(['buy', 'rack']),
+  /** The line for sale or the piece of the rack. */
+  stock: id,
+  pieces: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(4000) as unknown as z.ZodType<PieceKey>,
+        /** Where on its wall it lies: which part of a spliced wall it is. */
+        from: z.number().optional(),
+        to: z.number().optional(),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
+export type StickPin = z.infer<typeof stickPinSchema>;
+
+export const currencySchema = z
+  .string()
+  .regex(/^[A-Z]{3}$/, 'must be a currency by its three letters, such as USD, EUR or GBP');
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('longmiter-job', 'must be "longmiter-job"'),
-  version: z.literal(1, 'must be 1, the version this program reads'),
+  version: z.literal(2, 'must be 1 or 2, the versions this program reads'),
   name,
   unit: unitSchema,
+  currency: currencySchema.optional(),
+  vocabulary: z.enum(['us', 'uk'], 'must be "us" or "uk"').optional(),
   houseRules: houseRulesSchema.optional(),
-  saw: sawSchema.optional(),
+  saws: z.array(sawSchema).max(50, 'must have at most 50 saws').optional(),
+  /** Id of the saw in use. */
+  saw: id.optional(),
   profiles: z.array(profileSchema).max(200, 'must have at most 200 profiles'),
   stock: z.array(stockSchema).max(2000),
   rack: z.array(rackSchema).max(5000).optional(),
   rooms: z.array(roomSchema).max(2000, 'must have at most 2000 rooms'),
+  /** Rooms that have a name but no wall yet. */
+  unwalked: z
+    .array(
+      roomSchema.extend({ walls: z.array(wallSchema).max(0, 'must be empty: the room has no wall yet') }),
+    )
+    .max(2000)
+    .optional(),
+  pins: z.array(stickPinSchema).max(1000, 'at most 1000 sticks can be pinned').optional(),
+  /** Spare sticks bought on top, percent by profile. */
+  spares: z
+    .record(id, z.number().min(0, 'must not be negative').max(100, 'must be at most 100 percent'))
+    .optional(),
+  coats: z.number().int('must be a whole number').min(0, 'must not be negative').max(10).optional(),
+  choices: z
+    .strictObject({
+      primer: z.boolean().optional(),
+      nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000).optional(),
+    })
+    .optional(),
 });
 
 export type Profile = z.infer<typeof profileSchema>;

@@ -1,9 +1,10 @@
+import { SAME_ANGLE } from '../base/index.ts';
 import type { Corner, JointPin } from '../job/index.ts';
 import { angleAt, halfAngle, isAssumed } from '../survey/index.ts';
 import type { TrimFrame } from './trim-frame.ts';
 
 /** How the two pieces that meet at a corner are joined, before it is decided which of them runs through. */
-export type CornerTechnique = 'cope' | 'butt' | 'miter' | 'bullnose';
+export type CornerTechnique = 'cope' | 'butt' | 'miter' | 'bullnose' | 'straight';
 
 /** A corner where both walls carry the trim up to it. */
 export interface CornerJoint {
@@ -25,7 +26,9 @@ const techniqueAt = (
   angle: number,
   pin: JointPin | undefined,
 ): CornerTechnique => {
-  if (angle >= 180)
+  // Two walls that run straight on: nothing turns, the pieces meet end to end.
+  if (Math.abs(angle - 180) < SAME_ANGLE) return 'straight';
+  if (angle > 180)
     return corner.form?.kind === 'bullnose' && frame.rules.bullnose === 'transition' ? 'bullnose' : 'miter';
   if (pin === 'miter') return 'miter';
   if (pin) return frame.insideJoint === 'butt' ? 'butt' : 'cope';

@@ -1,4 +1,5 @@
-import { cosDeg, cotDeg, sinDeg, tanDeg } from '../base/index.ts';
+import { cosDeg, cotDeg, NOISE, SAME_ANGLE, sinDeg, tanDeg } from '../base/index.ts';
+import { traitsOf } from '../job/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
 import type { CornerJoint } from './corner-joint.ts';
 import type { Stop } from './segments.ts';
@@ -21,6 +22,8 @@ export interface EndCut {
   readonly insideCorner: boolean;
   /** How much of the nose is snipped off at 45° after a square cut. */
   readonly snip?: number;
+  /** It is fitted over the piece it meets, which must hang first. */
+  readonly fitted?: boolean;
 }
 
 const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
@@ -76,7 +79,7 @@ function transitionEnd(frame: TrimFrame, joint: CornerJoint, radius: number, toC
 
 function throughEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
   const standoff = standoffSetback(frame, joint.half);
-  const squareCorner = Math.abs(joint.angle - 90) < 1e-9;
+  const squareCorner = Math.abs(joint.angle - 90) < SAME_ANGLE;
   if (!squareCorner && frame.rules.fitThroughEnd)
     return {
       joint: 'fit',
@@ -107,6 +110,7 @@ function fittedEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
       setback: standoff + frame.depth / sinDeg(joint.angle),
       reason: `butts the face of the piece that runs through; ${why}`,
       insideCorner: true,
+      fitted: true,
     };
   return {
     joint: 'cope',
@@ -114,6 +118,7 @@ function fittedEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
     setback: standoff,
     reason: `coped over the piece that runs through; ${why}`,
     insideCorner: true,
+    fitted: true,
   };
 }
 
@@ -138,6 +143,14 @@ export function cornerEnd(
   runsThrough: boolean,
   throughFaces: boolean,
 ): EndCut {
+  if (joint.technique === 'straight')
+    return {
+      joint: 'butt',
+      angle: 0,
+      setback: 0,
+      reason: 'the walls run straight on (180°): the pieces meet end to end',
+      insideCorner: false,
+    };
   if (joint.technique === 'miter') return miterEnd(frame, joint);
   const form = joint.corner.form;
   if (joint.technique === 'bullnose' && form?.kind === 'bullnose')
@@ -146,39 +159,73 @@ export function cornerEnd(
   return runsThrough ? throughEnd(frame, joint, why) : fittedEnd(frame, joint, why);
 }
 
+/** A corner that an end runs to while the other wall carries no piece of the trim there. */
+export interface BareCorner {
+  /** Inside the room, degrees. */
+  readonly angle: number;
+  /** How far the surface on the other wall stands off it: 0 the wall itself, else the face of what goes on there. */
+  readonly surface: number;
+}
+
 /**
- * The cut of an end that meets no other piece: at an opening, something built in, a corner the other wall leaves empty,
- * or the free end of an open chain.
+ * Where a square end stops in a corner that only its own wall carries the trim to: at the wall, or at the face of the trim
+ * it lies on where that goes on; at less than 90 where its far line would foul that surface.
+ * @returns setback of the near line from the corner; negative runs past it
+ * Source: job file format, rule 4. A point x along the wall and d off it lies x·sin A − d·cos A off the other wall.
  */
-export function openEnd(frame: TrimFrame, stop: Stop, chainEnd: boolean): EndCut {
-  const square = (joint: EndJoint, reason: string): EndCut => ({
+export function squareSetback(
+  { angle, surface }: BareCorner,
+  { standoff, depth }: Pick<TrimFrame, 'standoff' | 'depth'>,
+): number {
+  if (Math.abs(angle - 180) < SAME_ANGLE) return 0;
+  // An outside corner has no wall to meet; on a trim that goes round it the end is flush with its face.
+  if (angle > 180) return surface > 0 ? standoff * tanDeg((180 - angle) / 2) : 0;
+  const d = angle < 90 ? standoff + depth : standoff;
+  return (surface + (angle === 90 ? 0 : d * cosDeg(angle))) / sinDeg(angle);
+}
+
+/**
+ * The cut of an end that meets no other piece: at an opening, at something built in, in a corner the other wall leaves
+ * bare, or at the free end of an open chain (no `bare` there).
+ */
+export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefined): EndCut {
+  const square = (joint: EndJoint, reason: string, setback = 0): EndCut => ({
     joint,
     angle: 0,
-    setback: 0,
+    setback,
     reason,
     insideCorner: false,
   });
   if (stop.kind === 'corner')
-    return chainEnd
+    return bare === undefined
       ? square('free', 'end of the run')
-      : square('square', 'the other wall carries no trim here');
+      : square(
+          'square',
+          bare.surface > 0
+            ? 'the other wall carries none of it: square to the face of what it lies on, which goes on there'
+            : bare.angle < 90
+              ? 'the other wall carries no trim here: held back so that its square end clears that wall'
+              : 'the other wall carries no trim here',
+          squareSetback(bare, frame),
+        );
   if (stop.kind === 'interruption') return square('square', `square against ${stop.name}`);
-  const stands = frame.standoff + frame.profile.thickness;
+  const traits = traitsOf(frame.profile);
+  const stands = frame.standoff + (traits.proud === 'projection' ? frame.depth : frame.profile.thickness);
   const proud = stop.casingThickness === undefined ? undefined : stands - stop.casingThickness;
-  if (proud !== undefined && proud <= frame.rules.returnTolerance + 1e-9)
+  if (proud !== undefined && proud <= frame.rules.returnTolerance + NOISE)
     return square('square', 'dies square into the casing');
   const to = frame.standoff > 0 ? 'what it lies on' : 'the wall';
   const why =
     proud === undefined
       ? `to ${to}: no casing here`
       : `to ${to}: stands ${Number(proud.toFixed(3))} prouder than the casing`;
-  const { use, thickness } = frame.profile;
-  if (use === 'shoe' && frame.rules.shoeReturn === 'snipped')
+  const { thickness } = frame.profile;
+  if (traits.snips && frame.rules.shoeReturn === 'snipped')
     return {
       ...square('square', `square, its nose snipped instead of a return ${why}`),
       snip: thickness * SNIPPED,
     };
-  const halfTurns = RAILS.has(use) && frame.rules.railReturn === 'half-turns';
+  const halfTurns = traits.halfTurns && frame.rules.railReturn === 'half-turns';
   return {
     joint: 'return',
     // Two half turns: the near line stops where it does for one, as their planes all meet the back in one line.
@@ -188,8 +235,6 @@ export function openEnd(frame: TrimFrame, stop: Stop, chainEnd: boolean): EndCut
     insideCorner: false,
   };
 }
-
-const RAILS: ReadonlySet<string> = new Set(['chair-rail', 'picture-rail']);
 
 /** A snip takes about 1/8 off the nose of a 1/2 in shoe. */
 const SNIPPED = 1 / 4;

@@ -2,8 +2,10 @@ import { dot, scale } from '../geometry/index.ts';
 import type { JobFile, Room } from '../job/index.ts';
 import { walkRoom, type RoomPath } from '../survey/index.ts';
 import { cornerJoint, isContested, type CornerJoint } from './corner-joint.ts';
-import { cornerEnd, openEnd, reachOf, type EndCut } from './end-cut.ts';
+import { angleAt } from '../survey/index.ts';
+import { cornerEnd, openEnd, reachOf, type BareCorner, type EndCut } from './end-cut.ts';
 import { segmentsOfWall, type Segment } from './segments.ts';
+import { trimFrame } from './trim-frame.ts';
 import { chooseThrough, FACES_VIEWER, type Through } from './through.ts';
 import type { TrimFrame } from './trim-frame.ts';
 
@@ -111,7 +113,7 @@ export function joinTrim(job: JobFile, frame: TrimFrame, willSplice: (segment: S
   let segments = frame.room.walls.flatMap((_, index) => segmentsOfWall(job, frame, index));
   const dropped: Segment[] = [];
   for (;;) {
-    const run = joinSegments(frame, segments, willSplice);
+    const run = joinSegments(job, frame, segments, willSplice);
     const gone = run.segments.filter((joined) => !hasRoom(frame, joined)).map((joined) => joined.segment);
     if (gone.length === 0) return { ...run, dropped };
     dropped.push(...gone);
@@ -123,7 +125,38 @@ export function joinTrim(job: JobFile, frame: TrimFrame, willSplice: (segment: S
 const hasRoom = (frame: TrimFrame, { from, to, leftCut, rightCut }: JoinedSegment): boolean =>
   to - from > 0 && to - from + reachOf(frame.depth, leftCut.angle) + reachOf(frame.depth, rightCut.angle) > 0;
 
+/**
+ * The corner at one end of a wall, for a trim that its other wall does not carry there; undefined at the end of an open
+ * chain. What it lies on may go on along the other wall: then its face is the surface to meet.
+ */
+function bareCorner(
+  job: JobFile,
+  frame: TrimFrame,
+  wallIndex: number,
+  side: 'left' | 'right',
+): BareCorner | undefined {
+  const { room } = frame;
+  const { walls, closed } = room;
+  const count = walls.length;
+  const other = side === 'left' ? wallIndex - 1 : wallIndex + 1;
+  if (!closed && (other < 0 || other >= count)) return undefined;
+  const next = (other + count) % count;
+  const corner = walls[side === 'left' ? next : wallIndex]!.corner;
+  if (!corner) return undefined;
+  // The outermost of what it lies on that comes up to this corner on the other wall.
+  let surface = 0;
+  for (let under = room.trims.find((one) => one.id === frame.trim.standsOn); under && surface === 0;) {
+    const own: TrimFrame = trimFrame(job, frame.rules, room, under);
+    const there = segmentsOfWall(job, own, next);
+    if (there.some((one) => one[side === 'left' ? 'right' : 'left'].kind === 'corner'))
+      surface = own.standoff + own.profile.thickness;
+    under = room.trims.find((one) => one.id === own.trim.standsOn);
+  }
+  return { angle: angleAt(corner, frame.atCeiling), surface };
+}
+
 function joinSegments(
+  job: JobFile,
   frame: TrimFrame,
   segments: readonly Segment[],
   willSplice: (segment: Segment) => boolean,
@@ -166,14 +199,14 @@ function joinSegments(
   const joined = segments.map((segment, index): JoinedSegment => {
     const before = atLeftOf.get(index);
     const after = atRightOf.get(index);
-    const firstWall = !room.closed && segment.wallIndex === 0;
-    const lastWall = !room.closed && segment.wallIndex === room.walls.length - 1;
+    const bare = (side: 'left' | 'right'): BareCorner | undefined =>
+      bareCorner(job, frame, segment.wallIndex, side);
     const leftCut = before
       ? cornerEnd(frame, before.joint, before.through === 'right', faces(before))
-      : openEnd(frame, segment.left, firstWall);
+      : openEnd(frame, segment.left, bare('left'));
     const rightCut = after
       ? cornerEnd(frame, after.joint, after.through === 'left', faces(after))
-      : openEnd(frame, segment.right, lastWall);
+      : openEnd(frame, segment.right, bare('right'));
     return {
       segment,
       leftCut,

@@ -1,4 +1,4 @@
-import { SAME_LENGTH } from '../base/index.ts';
+import { SAME_LENGTH, segmentKey, type EndName, type SegmentKey } from '../base/index.ts';
 import type { JobFile, Opening, Wall } from '../job/index.ts';
 import type { TrimFrame } from './trim-frame.ts';
 
@@ -6,7 +6,15 @@ import type { TrimFrame } from './trim-frame.ts';
 export type Stop =
   | { readonly kind: 'corner' }
   | { readonly kind: 'opening'; readonly opening: Opening; readonly casingThickness: number | undefined }
-  | { readonly kind: 'interruption'; readonly name: string };
+  | { readonly kind: 'interruption'; readonly id: string; readonly name: string };
+
+/** What a stop is, for the keys of pieces. */
+export const endNameOf = (stop: Stop): EndName =>
+  stop.kind === 'opening'
+    ? { kind: 'opening', id: stop.opening.id }
+    : stop.kind === 'interruption'
+      ? { kind: 'interruption', id: stop.id }
+      : { kind: 'corner' };
 
 /** A stretch of one wall that the trim covers without a break. Positions from the wall's left corner, job's unit. */
 export interface Segment {
@@ -47,10 +55,23 @@ function blocksOf(job: JobFile, frame: TrimFrame, wall: Wall): Block[] {
     .map((item): Block => ({
       from: item.at,
       to: item.at + item.width,
-      stop: { kind: 'interruption', name: item.name ?? item.id },
+      stop: { kind: 'interruption', id: item.id, name: item.name ?? 'what is built in there' },
     }));
   return [...openings, ...others].sort((a, b) => a.from - b.from || a.to - b.to);
 }
+
+/** Where a segment's wall is. */
+export const placeOfSegment = (
+  { room, trim }: TrimFrame,
+  { wallIndex }: Segment,
+): { room: string; trim: string; wall: string } => ({
+  room: room.id,
+  trim: trim.id,
+  wall: room.walls[wallIndex]!.id,
+});
+
+export const keyOfSegment = (frame: TrimFrame, segment: Segment): SegmentKey =>
+  segmentKey(placeOfSegment(frame, segment), endNameOf(segment.left), endNameOf(segment.right));
 
 /** Length of a wall at the trim's height. */
 export const wallLength = (frame: TrimFrame, wallIndex: number): number => {

@@ -1,4 +1,4 @@
-import { tanDeg } from '../base/index.ts';
+import { SAME_LENGTH, tanDeg } from '../base/index.ts';
 import { dot, subtract } from '../geometry/index.ts';
 import { pointOnWall, studPositions, type RoomPath } from '../survey/index.ts';
 import { lapFor } from '../trade/index.ts';
@@ -36,8 +36,10 @@ export interface Stretch {
   /** The pinned splice at its right end, when there is one. */
   readonly pinnedAfter: SplicePlace | undefined;
   readonly places: readonly SplicePlace[];
-  /** It fits no stick whole. */
+  /** It fits no stick that can still be had: it must be spliced. */
   readonly needed: boolean;
+  /** It fits a stick of a limited length only: spliced where none is left for it, else whole. */
+  readonly scarce: boolean;
   readonly maxSplices: number;
   /** Least distance between two splices of the stretch. */
   readonly apart: number;
@@ -54,8 +56,18 @@ export interface SpliceContext {
   readonly path: RoomPath;
   /** Longest stick for sale less both end trims; Infinity when nothing is for sale. */
   readonly longestUsable: number;
+  /** The same of the sticks that there are as many of as wanted; the longest of all where every length is limited. */
+  readonly longestUnlimited: number;
+  /** Stretches, by index, that get none of the limited lengths: there are too few of them. */
+  readonly without: ReadonlySet<number>;
   /** Usable lengths of all sticks for sale, for walls without known studs. */
   readonly usableLengths: readonly number[];
+}
+
+/** A splice pinned by hand that its wall no longer has room for. */
+export interface ReleasedPin {
+  readonly wallIndex: number;
+  readonly at: number;
 }
 
 /** Where the viewer at the entry stands, measured along a wall's own axis; undefined without an entry. */
@@ -140,8 +152,8 @@ function placeAt(
 }
 
 /** Any place will do: an even grid, and the places that use a whole stick from either end. */
-function freePlaces(context: SpliceContext, from: number, to: number): number[] {
-  const steps = Math.min(48, Math.max(8, Math.ceil(((to - from) / Math.max(1, context.longestUsable)) * 12)));
+function freePlaces(context: SpliceContext, from: number, to: number, longest: number): number[] {
+  const steps = Math.min(48, Math.max(8, Math.ceil(((to - from) / Math.max(1, longest)) * 12)));
   const grid = Array.from({ length: steps - 1 }, (_, k) => from + ((to - from) * (k + 1)) / steps);
   const slack = 2 * context.run.frame.depth;
   const whole = context.usableLengths.flatMap((length) => [from + length - slack, to - length + slack]);
@@ -154,6 +166,7 @@ function freePlaces(context: SpliceContext, from: number, to: number): number[] 
 function fewestSplices(
   context: SpliceContext,
   stretch: Omit<Stretch, 'maxSplices' | 'needed' | 'relaxed'>,
+  longest: number,
 ): number | undefined {
   const { frame } = context.run;
   const s = frame.rules.scarfAngle;
@@ -171,9 +184,8 @@ function fewestSplices(
     for (let i = 0; i < j; i++) {
       const near = nodes[j]!.at - nodes[i]!.at;
       const inner = i > 0 && j < nodes.length - 1;
-      if (near < frame.rules.minPiece || (inner && near < stretch.apart - 1e-6)) continue;
-      if (extentOf(near, frame.depth, nodes[i]!.leftEnd, nodes[j]!.rightEnd) > context.longestUsable)
-        continue;
+      if (near < frame.rules.minPiece || (inner && near < stretch.apart - SAME_LENGTH)) continue;
+      if (extentOf(near, frame.depth, nodes[i]!.leftEnd, nodes[j]!.rightEnd) > longest) continue;
       best[j] = Math.min(best[j]!, best[i]! + 1);
     }
   }
@@ -186,24 +198,37 @@ function planStretch(
   joined: JoinedSegment,
   base: Pick<Stretch, 'segment' | 'from' | 'to' | 'leftAngle' | 'rightAngle' | 'pinnedAfter'>,
   viewed: Viewed,
+  index: number,
 ): Stretch {
   const { frame } = context.run;
   const distance = frame.rules.spliceFromCorner;
   const whole = base.from === joined.from && base.to === joined.to;
   const near = base.to - base.from + (whole ? segmentAllowance(frame.rules, joined) : 0);
-  const needed = extentOf(near, frame.depth, base.leftAngle, base.rightAngle) > context.longestUsable;
-  const none: Stretch = { ...base, places: [], needed, maxSplices: 0, apart: distance, relaxed: 'no' };
+  const extent = extentOf(near, frame.depth, base.leftAngle, base.rightAngle);
+  const scarce = extent > context.longestUnlimited && extent <= context.longestUsable;
+  const needed = extent > context.longestUsable || (scarce && context.without.has(index));
+  // What it is cut into must fit what can still be had.
+  const longest = scarce ? context.longestUnlimited : context.longestUsable;
+  const none: Stretch = {
+    ...base,
+    places: [],
+    needed,
+    scarce,
+    maxSplices: 0,
+    apart: distance,
+    relaxed: 'no',
+  };
   const worthwhile =
     frame.rules.splices === 'saving' && base.to - base.from > 2 * Math.max(distance, frame.rules.minPiece);
-  if (!needed && !worthwhile) return none;
+  if (!needed && !scarce && !worthwhile) return none;
   const studs = studPositions(frame.room.walls[joined.segment.wallIndex]!, base.from, base.to);
   // Distances count to corners and openings, which are the ends of the segment, and to pinned splices, the ends of the stretch.
   const keeps = (x: number): boolean =>
-    x - joined.segment.from >= distance - 1e-6 &&
-    joined.segment.to - x >= distance - 1e-6 &&
+    x - joined.segment.from >= distance - SAME_LENGTH &&
+    joined.segment.to - x >= distance - SAME_LENGTH &&
     (base.from === joined.from || x - base.from >= distance) &&
     (base.to === joined.to || base.to - x >= distance);
-  const free = (): number[] => freePlaces(context, base.from, base.to);
+  const free = (): number[] => freePlaces(context, base.from, base.to, longest);
   const attempts: { relaxed: Stretch['relaxed']; apart: number; centres: number[]; onStud: boolean }[] = [
     { relaxed: 'no', apart: distance, centres: (studs ?? free()).filter(keeps), onStud: studs !== undefined },
     {
@@ -220,11 +245,16 @@ function planStretch(
       apart: attempt.apart,
       places: attempt.centres.map((x) => placeAt(context, joined, x, attempt.onStud, viewed)),
     };
-    const fewest = needed ? fewestSplices(context, stretch) : stretch.places.length > 0 ? 0 : undefined;
+    const must = needed || scarce;
+    const fewest = must
+      ? fewestSplices(context, stretch, longest)
+      : stretch.places.length > 0
+        ? 0
+        : undefined;
     if (fewest !== undefined) return { ...stretch, maxSplices: fewest + 1, relaxed: attempt.relaxed };
-    if (!needed) return none;
+    if (!must) return none;
   }
-  return { ...none, relaxed: 'impossible' };
+  return needed ? { ...none, relaxed: 'impossible' } : none;
 }
 
 /** A splice anywhere along a segment, with its score: what a lead sees while dragging one. */
@@ -246,42 +276,91 @@ export function spliceAt(
 const isOnStud = (studs: readonly number[], at: number, frame: TrimFrame): boolean =>
   studs.some((stud) => Math.abs(stud - at) < frame.depth);
 
+/** Where the pinned splices of a segment lie, and those that it has no room for: each part must have both of its lines. */
+function pinsOf(
+  context: SpliceContext,
+  joined: JoinedSegment,
+  viewed: Viewed,
+): { held: SplicePlace[]; released: number[] } {
+  const { frame } = context.run;
+  const { wallIndex } = joined.segment;
+  const wall = frame.room.walls[wallIndex]!;
+  const s = frame.rules.scarfAngle;
+  const studs = studPositions(wall, joined.from, joined.to) ?? [];
+  const pins = (frame.trim.splices ?? [])
+    .filter((pin) => pin.wall === wall.id && pin.at >= joined.segment.from && pin.at <= joined.segment.to)
+    .map((pin) => placeAt(context, joined, pin.at, isOnStud(studs, pin.at, frame), viewed))
+    .sort((a, b) => a.at - b.at);
+  const hasRoom = (from: number, to: number, left: number, right: number): boolean =>
+    to - from > SAME_LENGTH &&
+    to - from + reachOf(frame.depth, left) + reachOf(frame.depth, right) > SAME_LENGTH;
+  const held: SplicePlace[] = [];
+  const released: number[] = [];
+  let from = joined.from;
+  let left = joined.leftCut.angle;
+  for (const pin of pins) {
+    const ends = pin.leftOver ? -s : s;
+    if (hasRoom(from, pin.at, left, ends) && hasRoom(pin.at, joined.to, -ends, joined.rightCut.angle)) {
+      held.push(pin);
+      from = pin.at;
+      left = -ends;
+    } else released.push(pin.centre);
+  }
+  return { held, released };
+}
+
+/** Pins that lie on no segment at all: their wall has become too short, or something stands there now. */
+function pinsOffTheRun(run: TrimRun): ReleasedPin[] {
+  const { frame, segments } = run;
+  return (frame.trim.splices ?? []).flatMap((pin): ReleasedPin[] => {
+    const wallIndex = frame.room.walls.findIndex((wall) => wall.id === pin.wall);
+    const lies = segments.some(
+      ({ segment }) => segment.wallIndex === wallIndex && pin.at >= segment.from && pin.at <= segment.to,
+    );
+    return lies ? [] : [{ wallIndex, at: pin.at }];
+  });
+}
+
 /**
  * Divides every segment of a run at its pinned splices and finds, for each stretch between them, where it may be spliced.
- * A splice is wanted only where the stretch fits no stick, or, where the house rules allow it, to save stock.
+ * A splice is wanted only where the stretch fits no stick that can still be had, or, where the house rules allow it, to
+ * save stock. A pin that its wall has no room for is released.
  * Source: joinery rules, section 4 "Splice"; job file format, rule 5.
  */
-export function planSplices(context: SpliceContext): Stretch[] {
+export function planSplices(context: SpliceContext): {
+  stretches: Stretch[];
+  released: ReleasedPin[];
+} {
   const { run, path } = context;
   const { frame } = run;
   const s = frame.rules.scarfAngle;
   const facing = facingOfWalls(frame, path);
-  return run.segments.flatMap((joined, segment) => {
+  const released = pinsOffTheRun(run);
+  const stretches: Stretch[] = [];
+  run.segments.forEach((joined, segment) => {
     const { wallIndex } = joined.segment;
     const viewed: Viewed = { viewer: viewerAlong(frame, path, wallIndex), facing: facing[wallIndex]! };
-    const studs = studPositions(frame.room.walls[wallIndex]!, joined.from, joined.to) ?? [];
-    const pins = (frame.trim.splices ?? [])
-      .filter(
-        (pin) => pin.wall === frame.room.walls[wallIndex]!.id && pin.at > joined.from && pin.at < joined.to,
-      )
-      .map((pin) => placeAt(context, joined, pin.at, isOnStud(studs, pin.at, frame), viewed))
-      .sort((a, b) => a.at - b.at);
-    const ends = [...pins, undefined];
-    return ends.map((pin, k): Stretch => {
+    const { held: pins, released: gone } = pinsOf(context, joined, viewed);
+    released.push(...gone.map((at) => ({ wallIndex, at })));
+    [...pins, undefined].forEach((pin, k) => {
       const before = k > 0 ? pins[k - 1] : undefined;
-      return planStretch(
-        context,
-        joined,
-        {
-          segment,
-          from: before ? before.at : joined.from,
-          to: pin ? pin.at : joined.to,
-          leftAngle: before ? (before.leftOver ? s : -s) : joined.leftCut.angle,
-          rightAngle: pin ? (pin.leftOver ? -s : s) : joined.rightCut.angle,
-          pinnedAfter: pin,
-        },
-        viewed,
+      stretches.push(
+        planStretch(
+          context,
+          joined,
+          {
+            segment,
+            from: before ? before.at : joined.from,
+            to: pin ? pin.at : joined.to,
+            leftAngle: before ? (before.leftOver ? s : -s) : joined.leftCut.angle,
+            rightAngle: pin ? (pin.leftOver ? -s : s) : joined.rightCut.angle,
+            pinnedAfter: pin,
+          },
+          viewed,
+          stretches.length,
+        ),
       );
     });
   });
+  return { stretches, released };
 }

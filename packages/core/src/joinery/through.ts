@@ -1,3 +1,5 @@
+import { NOISE } from '../base/index.ts';
+
 /** Which of the two walls at a corner carries the piece that runs through. */
 export type Through = 'left' | 'right';
 
@@ -32,7 +34,7 @@ const plus = (a: Cost, b: Cost): Cost => [a[0] + b[0], a[1] + b[1], a[2] + b[2],
 function less(a: Cost, b: Cost): boolean {
   for (let i = 0; i < a.length; i++) {
     const difference = a[i]! - b[i]!;
-    if (Math.abs(difference) > 1e-9) return difference < 0;
+    if (Math.abs(difference) > NOISE) return difference < 0;
   }
   return false;
 }

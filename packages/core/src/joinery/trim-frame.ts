@@ -1,5 +1,6 @@
 import {
   insideJointFor,
+  traitsOf,
   type HouseRules,
   type InsideJoint,
   type JobFile,
@@ -44,6 +45,16 @@ const profileById = (job: JobFile, id: string): Profile => {
   return profile;
 };
 
+/** Distance between near and far line of a profile, however it is used. */
+export const depthOfProfile = (profile: Profile): number => {
+  const { depth } = traitsOf(profile);
+  return depth === 'projection'
+    ? projectionOf(profile)
+    : depth === 'width'
+      ? profile.width
+      : profile.thickness;
+};
+
 function standoffOf(job: JobFile, room: Room, trim: Trim): number {
   if (trim.standsOn === undefined) return 0;
   const under = room.trims.find((one) => one.id === trim.standsOn);
@@ -53,18 +64,18 @@ function standoffOf(job: JobFile, room: Room, trim: Trim): number {
 /** The frame of a trim that runs along walls. The job must have passed its check. */
 export function trimFrame(job: JobFile, rules: HouseRules, room: Room, trim: Trim): TrimFrame {
   const profile = profileById(job, trim.profile);
-  const crown = profile.use === 'crown';
-  const low = crown ? (room.ceilingHeight ?? 0) - dropOf(profile) : (trim.height ?? 0);
+  const { atCeiling, depth } = traitsOf(profile);
+  const low = atCeiling ? (room.ceilingHeight ?? 0) - dropOf(profile) : (trim.height ?? 0);
   return {
     room,
     trim,
     profile,
     rules,
     insideJoint: insideJointFor(rules, profile),
-    depth: crown ? projectionOf(profile) : profile.thickness,
+    depth: depth === 'projection' ? projectionOf(profile) : profile.thickness,
     standoff: standoffOf(job, room, trim),
-    atCeiling: crown,
+    atCeiling,
     low,
-    high: crown ? (room.ceilingHeight ?? 0) : low + profile.width,
+    high: atCeiling ? (room.ceilingHeight ?? 0) : low + profile.width,
   };
 }

@@ -67,6 +67,3 @@ export const formatWithUnit = (value: number, unit: Unit): string => `${formatLe
  * @example formatAngle(22.5) // "22.5°"
  */
 export const formatAngle = (deg: number): string => `${Number(deg.toFixed(2))}°`;
-
-/** Money of a job, two decimals, without a currency sign: crews price in their own. */
-export const formatMoney = (amount: number): string => amount.toFixed(2);

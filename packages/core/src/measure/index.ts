@@ -3,3 +3,4 @@ export * from './parse-length.ts';
 export * from './format-length.ts';
 export * from './parse-angle.ts';
 export * from './device-line.ts';
+export * from './money.ts';

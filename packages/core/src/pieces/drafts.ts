@@ -1,4 +1,19 @@
-import { type EndCut, type EndJoint, type Stretch } from '../joinery/index.ts';
+import {
+  openingPieceKey,
+  returnPieceKey,
+  turnPieceKey,
+  wallPieceKey,
+  type PieceKey,
+  type StretchPart,
+} from '../base/index.ts';
+import {
+  endNameOf,
+  placeOfSegment,
+  type EndCut,
+  type EndJoint,
+  type Stretch,
+  type TrimFrame,
+} from '../joinery/index.ts';
 import type { Profile } from '../job/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
 import { stretchAllowance, stretchId, type JobLayout, type RunLayout, type SpliceChoices } from './layout.ts';
@@ -7,14 +22,14 @@ import { stretchAllowance, stretchId, type JobLayout, type RunLayout, type Splic
 export interface DraftEnd {
   readonly joint: EndJoint;
   readonly angle: number;
-  readonly mate?: string;
+  readonly mate?: PieceKey;
   readonly over?: boolean;
   readonly snip?: number;
 }
 
 /** A piece with its ends and mates, before labels and order. Ids are final. */
 export interface Draft {
-  readonly id: string;
+  readonly id: PieceKey;
   readonly roomIndex: number;
   readonly trimId: string;
   readonly wallId?: string;
@@ -32,7 +47,7 @@ export interface Draft {
   readonly right: DraftEnd;
   readonly reason: readonly string[];
   /** Ids of pieces that must hang before this one. */
-  readonly after: readonly string[];
+  readonly after: readonly PieceKey[];
   /** Where it comes in a walk round the room: wall index and position. */
   readonly walk: readonly [wall: number, at: number];
   /** Larger: hung later, whatever its neighbours (layers, heads after legs). */
@@ -70,18 +85,52 @@ const pointAt = (stretch: Stretch, point: number): number =>
       ? stretch.to
       : stretch.places[point - 1]!.at;
 
-function spliceEnd(scarf: number, leftOver: boolean, thisIsLeft: boolean, mate: string): DraftEnd {
+function spliceEnd(scarf: number, leftOver: boolean, thisIsLeft: boolean, mate: PieceKey): DraftEnd {
   const over = leftOver === thisIsLeft;
   if (scarf === 0) return { joint: 'butt', angle: 0, mate };
   return { joint: 'scarf', angle: over ? -scarf : scarf, over, mate };
 }
 
-const cutEnd = (cut: EndCut, mate: string | undefined): DraftEnd => ({
+const cutEnd = (cut: EndCut, mate: PieceKey | undefined): DraftEnd => ({
   joint: cut.joint,
   angle: cut.angle,
   ...(cut.snip === undefined ? {} : { snip: cut.snip }),
   ...(mate === undefined ? {} : { mate }),
 });
+
+/** Which part of its segment the piece at an index is. */
+const partAt = (index: number, count: number): StretchPart =>
+  count === 1
+    ? { part: 'whole' }
+    : index === 0
+      ? { part: 'left' }
+      : index === count - 1
+        ? { part: 'right' }
+        : { part: 'middle', number: index };
+
+/** The pieces of each segment for given splices, left to right. */
+function spansBySegment(runLayout: RunLayout, choices: SpliceChoices): PieceSpan[][] {
+  const spans = runLayout.run.segments.map((): PieceSpan[] => []);
+  runLayout.stretches.forEach((stretch, index) => {
+    const id = stretchId(runLayout, index);
+    spans[stretch.segment]!.push(...spansOf({ stretch, id, used: choices.get(id) ?? [] }));
+  });
+  return spans;
+}
+
+/** The key of the piece at an index of a segment that is made of so many. */
+export const keyOfPiece = (
+  frame: TrimFrame,
+  { segment }: RunLayout['run']['segments'][number],
+  index: number,
+  count: number,
+): PieceKey =>
+  wallPieceKey(
+    placeOfSegment(frame, segment),
+    endNameOf(segment.left),
+    endNameOf(segment.right),
+    partAt(index, count),
+  );
 
 /** Pieces of one trim along the walls of one room. */
 export function draftRun(
@@ -91,24 +140,14 @@ export function draftRun(
   choices: SpliceChoices,
 ): Draft[] {
   const runLayout = layout.rooms[roomIndex]!.runs[runIndex]!;
-  const { run, stretches } = runLayout;
+  const { run } = runLayout;
   const { frame } = run;
   const { room, trim, profile, rules } = frame;
   const scarf = rules.scarfAngle;
-  const bySegment = run.segments.map((): PieceSpan[] => []);
-  stretches.forEach((stretch, index) => {
-    const id = stretchId(roomIndex, runIndex, index);
-    bySegment[stretch.segment]!.push(...spansOf({ stretch, id, used: choices.get(id) ?? [] }));
-  });
-  const countOnWall = new Map<string, number>();
-  const ids = bySegment.map((spans, segment) => {
-    const wallId = room.walls[run.segments[segment]!.segment.wallIndex]!.id;
-    return spans.map(() => {
-      const n = (countOnWall.get(wallId) ?? 0) + 1;
-      countOnWall.set(wallId, n);
-      return `${room.id}.${trim.id}.${wallId}.${n}`;
-    });
-  });
+  const bySegment = spansBySegment(runLayout, choices);
+  const ids = bySegment.map((spans, segment) =>
+    spans.map((_, k) => keyOfPiece(frame, run.segments[segment]!, k, spans.length)),
+  );
   const drafts: Draft[] = [];
   const layer = layerOf(runLayout);
   run.segments.forEach((joined, segment) => {
@@ -125,10 +164,10 @@ export function draftRun(
       const placeBefore = first ? undefined : splicePlace(spans[k - 1]!);
       const placeAfter = last ? undefined : splicePlace(span);
       const leftMate = first
-        ? cornerMate(run, ids, segment, 'left', firstTurnId(id, 'left', joined.leftCut.angle))
+        ? cornerMate(run, ids, segment, 'left', firstTurnKey(id, 'left', joined.leftCut.angle))
         : ids[segment]![k - 1]!;
       const rightMate = last
-        ? cornerMate(run, ids, segment, 'right', firstTurnId(id, 'right', joined.rightCut.angle))
+        ? cornerMate(run, ids, segment, 'right', firstTurnKey(id, 'right', joined.rightCut.angle))
         : ids[segment]![k + 1]!;
       const left = placeBefore
         ? spliceEnd(scarf, placeBefore.leftOver, false, leftMate!)
@@ -138,11 +177,10 @@ export function draftRun(
         : cutEnd(joined.rightCut, rightMate);
       const allowance = spans.length === 1 ? stretchAllowance(runLayout, stretch) : 0;
       const after = [left, right].flatMap((end) =>
-        end.mate !== undefined &&
-        (end.joint === 'cope' || (end.joint === 'butt' && scarfless(end, first, last)) || end.over === true)
-          ? [end.mate]
-          : [],
+        end.mate !== undefined && end.over === true ? [end.mate] : [],
       );
+      if (first && joined.leftCut.fitted && leftMate) after.push(leftMate);
+      if (last && joined.rightCut.fitted && rightMate) after.push(rightMate);
       const reason = [
         ...(first ? [`left: ${joined.leftCut.reason}`] : [spliceReason(placeBefore!, 'left')]),
         ...(last ? [`right: ${joined.rightCut.reason}`] : [spliceReason(placeAfter!, 'right')]),
@@ -177,9 +215,6 @@ export function draftRun(
   return [...drafts, ...transitionDrafts(runLayout, roomIndex, ids, layer)];
 }
 
-/** A butt end counts as fitted over its mate at a corner, not at a butt splice in mid-wall. */
-const scarfless = (end: DraftEnd, first: boolean, last: boolean): boolean => end.angle !== 0 || first || last;
-
 const splicePlace = (span: PieceSpan): { leftOver: boolean; centre: number; onStud: boolean } | undefined =>
   span.toPoint === span.division.stretch.places.length + 1
     ? span.division.stretch.pinnedAfter
@@ -201,32 +236,29 @@ const layerOf = ({ run }: RunLayout): number => {
 
 function cornerMate(
   run: RunLayout['run'],
-  ids: readonly (readonly string[])[],
+  ids: readonly (readonly PieceKey[])[],
   segment: number,
   side: 'left' | 'right',
-  returnId: string,
-): string | undefined {
+  returnKey: PieceKey,
+): PieceKey | undefined {
   const joined = run.segments[segment]!;
   const cut = side === 'left' ? joined.leftCut : joined.rightCut;
-  if (cut.joint === 'return') return returnId;
+  if (cut.joint === 'return') return returnKey;
   const other = side === 'left' ? joined.leftMate : joined.rightMate;
   if (other === undefined) return undefined;
   if (cut.joint === 'transition') {
     const wallIndex = side === 'left' ? run.segments[other]!.segment.wallIndex : joined.segment.wallIndex;
-    return transitionId(run, wallIndex, side === 'left' ? run.frame.rules.transitionPieces : 1);
+    return transitionKey(run, wallIndex, side === 'left' ? run.frame.rules.transitionPieces : 1);
   }
   return side === 'left' ? ids[other]!.at(-1) : ids[other]![0];
 }
 
-const transitionId = (run: RunLayout['run'], wallIndex: number, n: number): string =>
-  `${run.frame.room.id}.${run.frame.trim.id}.${run.frame.room.walls[wallIndex]!.id}.turn-${n}`;
+const transitionKey = ({ frame }: RunLayout['run'], wallIndex: number, n: number): PieceKey =>
+  turnPieceKey({ room: frame.room.id, trim: frame.trim.id, wall: frame.room.walls[wallIndex]!.id }, n);
 
-const turnId = (id: string, side: 'left' | 'right', half: boolean): string =>
-  `${id}.${half ? 'turn' : 'return'}-${side}`;
-
-/** The id of what meets a returned end: the return itself, or the wedge between two half turns. */
-const firstTurnId = (id: string, side: 'left' | 'right', angle: number): string =>
-  turnId(id, side, isHalfTurn(angle));
+/** The key of what meets a returned end: the return itself, or the wedge between two half turns. */
+const firstTurnKey = (key: PieceKey, side: 'left' | 'right', angle: number): PieceKey =>
+  returnPieceKey(key, side, isHalfTurn(angle) ? 'turn' : 'return');
 
 const isHalfTurn = (angle: number): boolean => angle > -45;
 
@@ -237,8 +269,8 @@ const isHalfTurn = (angle: number): boolean => angle > -45;
 function returnDrafts(main: Draft, side: 'left' | 'right'): Draft[] {
   const { angle } = main[side];
   const half = isHalfTurn(angle);
-  const wedge = turnId(main.id, side, true);
-  const last = turnId(main.id, side, false);
+  const wedge = returnPieceKey(main.id, side, 'turn');
+  const last = returnPieceKey(main.id, side, 'return');
   const at = side === 'left' ? main.from! : main.to!;
   const common = {
     ...main,
@@ -272,7 +304,7 @@ function returnDrafts(main: Draft, side: 'left' | 'right'): Draft[] {
 function transitionDrafts(
   { run }: RunLayout,
   roomIndex: number,
-  ids: readonly (readonly string[])[],
+  ids: readonly (readonly PieceKey[])[],
   layer: number,
 ): Draft[] {
   const { frame } = run;
@@ -290,7 +322,7 @@ function transitionDrafts(
     const after = ids[right]![0]!;
     return Array.from({ length: pieces }, (_, k): Draft => {
       return {
-        id: transitionId(run, joint.wallIndex, k + 1),
+        id: transitionKey(run, joint.wallIndex, k + 1),
         roomIndex,
         trimId: frame.trim.id,
         wallId: frame.room.walls[joint.wallIndex]!.id,
@@ -303,12 +335,12 @@ function transitionDrafts(
         left: {
           joint: 'transition',
           angle: -cut,
-          mate: k === 0 ? before : transitionId(run, joint.wallIndex, k),
+          mate: k === 0 ? before : transitionKey(run, joint.wallIndex, k),
         },
         right: {
           joint: 'transition',
           angle: -cut,
-          mate: k === pieces - 1 ? after : transitionId(run, joint.wallIndex, k + 2),
+          mate: k === pieces - 1 ? after : transitionKey(run, joint.wallIndex, k + 2),
         },
         reason: [`turns the bullnose of radius ${form.radius} in ${pieces + 1} equal steps`],
         after: [before, after],
@@ -324,8 +356,8 @@ function transitionDrafts(
 export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
   const { room, openings } = layout.rooms[roomIndex]!;
   return openings.map((part): Draft => {
-    const idOf = (key: string): string =>
-      `${room.id}.${part.trim.id}.${part.wallId}.${part.opening.id}.${key}`;
+    const idOf = (name: string): PieceKey =>
+      openingPieceKey({ room: room.id, trim: part.trim.id, wall: part.wallId }, part.opening.id, name);
     const end = (one: typeof part.left): DraftEnd => ({
       joint: one.joint,
       angle: one.angle,

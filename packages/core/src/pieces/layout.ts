@@ -1,11 +1,17 @@
+import { joinKey, NOISE, SAME_LENGTH, wallPieceKey, type PieceKey, type StretchPart } from '../base/index.ts';
 import {
+  endNameOf,
   extentOf,
+  keyOfSegment,
+  placeOfSegment,
   joinTrim,
   planSplices,
   segmentAllowance,
   trimFrame,
   walkFromEntry,
+  type ReleasedPin,
   type Segment,
+  type SpliceContext,
   type Stretch,
   type TrimRun,
 } from '../joinery/index.ts';
@@ -13,6 +19,7 @@ import {
   completeHouseRules,
   rulesOfRoom,
   kerfOf,
+  sawOf,
   type HouseRules,
   type JobFile,
   type Room,
@@ -24,6 +31,8 @@ import { openingParts, type OpeningPart } from './opening-parts.ts';
 export interface RunLayout {
   readonly run: TrimRun;
   readonly stretches: readonly Stretch[];
+  /** Splices pinned by hand that their wall no longer has room for. */
+  readonly released: readonly ReleasedPin[];
 }
 
 export interface RoomLayout {
@@ -44,11 +53,30 @@ export interface JobLayout {
 
 /** Usable lengths of the sticks for sale of a profile, longest first. */
 export function usableLengths(job: JobFile, rules: HouseRules, profile: string): number[] {
-  const lengths = job.stock
-    .filter((item) => item.profile === profile && item.count !== 0)
-    .map((item) => item.length - 2 * rules.endTrim);
-  return [...new Set(lengths)].sort((a, b) => b - a);
+  return lengthsForSale(job, rules, profile).map((one) => one.length);
 }
+
+interface LengthForSale {
+  /** Less both end trims. */
+  readonly length: number;
+  /** How many there are; Infinity where as many as wanted. */
+  readonly count: number;
+}
+
+/** The lengths of a profile that can still be had, longest first. */
+function lengthsForSale(job: JobFile, rules: HouseRules, profile: string): LengthForSale[] {
+  const counts = new Map<number, number>();
+  for (const item of job.stock) {
+    if (item.profile !== profile || item.count === 0) continue;
+    const length = item.length - 2 * rules.endTrim;
+    counts.set(length, (counts.get(length) ?? 0) + (item.count ?? Infinity));
+  }
+  return [...counts].map(([length, count]) => ({ length, count })).sort((a, b) => b.length - a.length);
+}
+
+/** The longest length there is as much of as wanted; the longest of all where every length is limited. */
+const longestUnlimited = (lengths: readonly LengthForSale[]): number =>
+  (lengths.find((one) => one.count === Infinity) ?? lengths[0])?.length ?? Infinity;
 
 /** Trims in the order they go up: what stands on another trim comes after it. */
 export function inStandingOrder(trims: readonly Trim[]): Trim[] {
@@ -64,9 +92,8 @@ export function inStandingOrder(trims: readonly Trim[]): Trim[] {
 
 function layOutTrim(job: JobFile, rules: HouseRules, room: Room, trim: Trim): RunLayout {
   const frame = trimFrame(job, rules, room, trim);
-  const usable = usableLengths(job, rules, trim.profile);
+  const longest = usableLengths(job, rules, trim.profile)[0] ?? Infinity;
   // Whether a stretch will be spliced matters to the joints only roughly: its ends then belong to two pieces.
-  const longest = usable[0] ?? Infinity;
   const pinned = (segment: Segment): boolean =>
     (trim.splices ?? []).some(
       (pin) => pin.wall === room.walls[segment.wallIndex]!.id && pin.at > segment.from && pin.at < segment.to,
@@ -74,13 +101,70 @@ function layOutTrim(job: JobFile, rules: HouseRules, room: Room, trim: Trim): Ru
   const willSplice = (segment: Segment): boolean =>
     pinned(segment) || extentOf(segment.to - segment.from, frame.depth, 0, 0) > longest;
   const run = joinTrim(job, frame, willSplice);
-  const stretches = planSplices({
+  return { run, ...planSplices(spliceContext(job, rules, run, new Set())) };
+}
+
+function spliceContext(
+  job: JobFile,
+  rules: HouseRules,
+  run: TrimRun,
+  without: ReadonlySet<number>,
+): SpliceContext {
+  const lengths = lengthsForSale(job, rules, run.frame.profile.id);
+  return {
     run,
-    path: walkFromEntry(room),
-    longestUsable: longest,
-    usableLengths: usable,
-  });
-  return { run, stretches };
+    path: walkFromEntry(run.frame.room),
+    longestUsable: lengths[0]?.length ?? Infinity,
+    longestUnlimited: longestUnlimited(lengths),
+    without,
+    usableLengths: lengths.map((one) => one.length),
+  };
+}
+
+/**
+ * Limited lengths count only as often as they are there: of the stretches that fit nothing else, the longest get them, as
+ * many as they hold, and the rest is to be spliced.
+ */
+function shareLimitedLengths(job: JobFile, rooms: readonly RoomLayout[], kerf: number): RoomLayout[] {
+  const limited = new Set(job.stock.filter((item) => item.count !== undefined).map((item) => item.profile));
+  if (limited.size === 0) return [...rooms];
+  interface Wanting {
+    readonly run: RunLayout;
+    readonly index: number;
+    readonly extent: number;
+  }
+  const byProfile = new Map<string, Wanting[]>();
+  for (const { runs } of rooms)
+    for (const run of runs) {
+      const { profile, depth } = run.run.frame;
+      run.stretches.forEach((stretch, index) => {
+        if (!stretch.scarce) return;
+        const extent = extentOf(stretch.to - stretch.from, depth, stretch.leftAngle, stretch.rightAngle);
+        byProfile.set(profile.id, [...(byProfile.get(profile.id) ?? []), { run, index, extent }]);
+      });
+    }
+  const without = new Map<RunLayout, Set<number>>();
+  for (const [profile, wanting] of byProfile) {
+    const rules = wanting[0]!.run.run.frame.rules;
+    const lengths = lengthsForSale(job, rules, profile);
+    const most = longestUnlimited(lengths);
+    const sticks = lengths
+      .filter((one) => one.length > most)
+      .flatMap(({ length, count }) => Array.from({ length: Math.min(count, wanting.length) }, () => length))
+      .sort((a, b) => a - b);
+    for (const { run, index, extent } of [...wanting].sort((a, b) => b.extent - a.extent)) {
+      const at = sticks.findIndex((left) => left >= extent - NOISE);
+      if (at >= 0) sticks[at]! -= extent + kerf;
+      else without.set(run, (without.get(run) ?? new Set()).add(index));
+    }
+  }
+  return rooms.map((room) => ({
+    ...room,
+    runs: room.runs.map((run) => {
+      const none = without.get(run);
+      return none ? { ...run, ...planSplices(spliceContext(job, room.rules, run.run, none)) } : run;
+    }),
+  }));
 }
 
 /**
@@ -102,13 +186,51 @@ export function layOutJob(job: JobFile): JobLayout {
         .flatMap((trim) => openingParts(job, own, room, trim)),
     };
   };
-  const rooms = job.rooms.map(layOutRoom);
-  return { job, rules, kerf: kerfOf(job.saw, job.unit), rooms };
+  const kerf = kerfOf(sawOf(job), job.unit);
+  return { job, rules, kerf, rooms: shareLimitedLengths(job, job.rooms.map(layOutRoom), kerf) };
 }
 
-/** Name of a stretch in the cutting problem: unique in the job. */
-export const stretchId = (roomIndex: number, runIndex: number, stretchIndex: number): string =>
-  `${roomIndex}/${runIndex}/${stretchIndex}`;
+/** Name of a stretch in the cutting problem: its segment, and which of the stretches between pinned splices it is. */
+export function stretchId(layout: RunLayout, index: number): string {
+  const { run, stretches } = layout;
+  const { segment } = stretches[index]!;
+  const first = stretches.findIndex((one) => one.segment === segment);
+  return joinKey(keyOfSegment(run.frame, run.segments[segment]!.segment), index - first);
+}
+
+/** A stretch with where it is. */
+export interface PlacedStretch {
+  readonly id: string;
+  readonly room: RoomLayout;
+  readonly layout: RunLayout;
+  readonly stretch: Stretch;
+}
+
+/** Every stretch of a job, in its order. */
+export const stretchesOf = (layout: Pick<JobLayout, 'rooms'>): PlacedStretch[] =>
+  layout.rooms.flatMap((room) =>
+    room.runs.flatMap((run) =>
+      run.stretches.map((stretch, index) => ({ id: stretchId(run, index), room, layout: run, stretch })),
+    ),
+  );
+
+/** Every key that a piece cut from a stretch can have, however it is spliced. */
+export function piecesOfStretch({ layout, stretch }: PlacedStretch): PieceKey[] {
+  const { frame, segments } = layout.run;
+  const joined = segments[stretch.segment]!;
+  const { segment } = joined;
+  const place = placeOfSegment(frame, segment);
+  const [left, right] = [endNameOf(segment.left), endNameOf(segment.right)];
+  const key = (part: StretchPart): PieceKey => wallPieceKey(place, left, right, part);
+  const inner = layout.stretches.filter((one) => one.segment === stretch.segment);
+  const most = inner.reduce((sum, one) => sum + one.places.length + 1, 0);
+  return [
+    ...(inner.length === 1 ? [key({ part: 'whole' })] : []),
+    ...(stretch.from === joined.from ? [key({ part: 'left' })] : []),
+    ...(stretch.to === joined.to ? [key({ part: 'right' })] : []),
+    ...Array.from({ length: Math.max(0, most - 2) }, (_, k) => key({ part: 'middle', number: k + 1 })),
+  ];
+}
 
 /** Which of its places each divided stretch uses, by stretch id: indices into `places`, left to right. */
 export type SpliceChoices = ReadonlyMap<string, readonly number[]>;
@@ -126,15 +248,23 @@ export function stretchAllowance(layout: RunLayout, stretch: Stretch): number {
  */
 export function quickSplices(layout: JobLayout): SpliceChoices {
   const choices = new Map<string, readonly number[]>();
-  layout.rooms.forEach((room, roomIndex) =>
-    room.runs.forEach((runLayout, runIndex) => {
+  layout.rooms.forEach((room) =>
+    room.runs.forEach((runLayout) => {
       const { frame } = runLayout.run;
-      const longest = usableLengths(layout.job, layout.rules, frame.profile.id)[0] ?? Infinity;
+      const lengths = lengthsForSale(layout.job, layout.rules, frame.profile.id);
+      const longest = lengths[0]?.length ?? Infinity;
+      const unlimited = longestUnlimited(lengths);
       runLayout.stretches.forEach((stretch, index) => {
         if (stretch.needed && stretch.relaxed !== 'impossible')
           choices.set(
-            stretchId(roomIndex, runIndex, index),
-            bestPlaces(stretch, frame.depth, frame.rules.scarfAngle, longest, frame.rules.minPiece),
+            stretchId(runLayout, index),
+            bestPlaces(
+              stretch,
+              frame.depth,
+              frame.rules.scarfAngle,
+              stretch.scarce ? unlimited : longest,
+              frame.rules.minPiece,
+            ),
           );
       });
     }),
@@ -175,7 +305,7 @@ function bestPlaces(
       if (
         !from ||
         near < minPiece ||
-        (inner && near < stretch.apart - 1e-6) ||
+        (inner && near < stretch.apart - SAME_LENGTH) ||
         extentOf(near, depth, nodes[i]!.begins, nodes[j]!.ends) > longest
       )
         continue;

@@ -1,109 +1,88 @@
-import type { Profile } from '../job/index.ts';
-import { formatWithUnit } from '../measure/index.ts';
+import { traitsOf, type Profile } from '../job/index.ts';
 import type { JobLayout, RoomLayout } from '../pieces/index.ts';
 import { isAssumed } from '../survey/index.ts';
 import type { Piece, WatchOut } from './plan-file.ts';
+import type { Watch } from './say.ts';
 
 /** What the material, the floor and the rules themselves ask for, room by room. */
 
-const profileOf = (layout: JobLayout, id: string): Profile =>
-  layout.job.profiles.find((one) => one.id === id)!;
-
 /** Base and whatever stands on it must cover the gap that a floating floor needs at the wall. */
-function floorGap(layout: JobLayout, { room, runs }: RoomLayout): WatchOut[] {
+function floorGap({ room, runs }: RoomLayout, watch: Watch): WatchOut[] {
   const gap = room.floatingFloorGap ?? 0;
   const onFloor = runs.filter(({ run }) => run.frame.low === 0 && !run.frame.atCeiling);
   if (gap === 0 || onFloor.length === 0) return [];
   const covers = Math.max(...onFloor.map(({ run }) => run.frame.standoff + run.frame.profile.thickness));
-  if (covers >= gap) return [];
-  const length = (value: number): string => formatWithUnit(value, layout.job.unit);
-  return [
-    {
-      code: 'floor-gap',
-      room: room.id,
-      text: `${room.name}: base and shoe cover ${length(covers)} of floor, its gap at the wall is ${length(gap)}`,
-    },
-  ];
+  return covers >= gap ? [] : [watch('floor-gap', { room: room.name, covers, gap }, { room: room.id })];
 }
 
 /** Paper and fibre swell where it is wet. */
-const wetRoom = ({ room, runs }: RoomLayout): WatchOut[] =>
+const wetRoom = ({ room, runs }: RoomLayout, watch: Watch): WatchOut[] =>
   (room.wet ?? false)
     ? [...new Set(runs.map(({ run }) => run.frame.profile))]
         .filter((profile) => profile.material === 'mdf')
-        .map((profile) => ({
-          code: 'wet-room',
-          room: room.id,
-          text: `${room.name} is wet and ${profile.name} is MDF: wood or PVC lasts there; else seal every cut end`,
-        }))
+        .map((profile) => watch('wet-room', { room: room.name, profile: profile.name }, { room: room.id }))
     : [];
 
 /** A bias on an angle that was measured corrects twice. */
-const biasTwice = ({ room, rules }: RoomLayout): WatchOut[] =>
+const biasTwice = ({ room, rules }: RoomLayout, watch: Watch): WatchOut[] =>
   rules.miterBias.degrees > 0 &&
   rules.miterBias.on === 'all' &&
   room.walls.some((wall) => wall.corner && !isAssumed(wall.corner))
-    ? [
-        {
-          code: 'bias-twice',
-          room: room.id,
-          text: `${room.name}: the rule takes ${rules.miterBias.degrees}° off miters whose corners were measured; that corrects twice`,
-        },
-      ]
+    ? [watch('bias-twice', { room: room.name, degrees: rules.miterBias.degrees }, { room: room.id })]
     : [];
 
 /** A wall that is spliced on the bench is carried and hung in one length. */
-function splicedWalls(layout: JobLayout, pieces: readonly Piece[]): WatchOut[] {
+function splicedWalls(pieces: readonly Piece[], watch: Watch): WatchOut[] {
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
   const starts = pieces.filter((piece) => piece.right.joint === 'scarf' && piece.left.joint !== 'scarf');
-  return starts.flatMap((first): WatchOut[] => {
+  return starts.map((first): WatchOut => {
     const parts = [first];
     for (let next = first; next.right.joint === 'scarf';) {
-      const mate = pieces.find((piece) => piece.id === next.right.mate);
+      const mate = next.right.mate === undefined ? undefined : byId.get(next.right.mate);
       if (!mate || parts.includes(mate)) break;
       parts.push(mate);
       next = mate;
     }
-    const total = parts.reduce((sum, piece) => sum + piece.near, 0);
-    return [
+    return watch(
+      'spliced-length',
       {
-        code: 'spliced-length',
+        labels: parts.map((piece) => piece.label),
+        length: parts.reduce((sum, piece) => sum + piece.near, 0),
+      },
+      {
         room: first.room,
         ...(first.wall === undefined ? {} : { wall: first.wall }),
         piece: first.id,
-        text: `${parts.map((piece) => piece.label).join(' and ')} glued on the bench are ${formatWithUnit(total, layout.job.unit)} in one length: have the room to turn it, and hands to hang it`,
+        pieces: parts.map((piece) => piece.id),
       },
-    ];
+    );
   });
 }
 
-const GLUES: Partial<Record<Profile['material'], string>> = {
-  polyurethane: 'wood glue does not hold foam: use the adhesive made for it',
-  pvc: 'wood glue does not hold PVC: use its own cement',
-};
+const OWN_GLUE: ReadonlySet<Profile['material']> = new Set(['polyurethane', 'pvc']);
 
-function profiles(layout: JobLayout, pieces: readonly Piece[]): WatchOut[] {
-  return [...new Set(pieces.map((piece) => piece.profile))].flatMap((id): WatchOut[] => {
-    const profile = profileOf(layout, id);
-    const glue = GLUES[profile.material];
-    const legs = profile.use === 'shoe' && profile.width !== profile.thickness;
-    const size = (value: number): string => formatWithUnit(value, layout.job.unit);
-    return [
-      ...(glue ? [{ code: 'glue', text: `${profile.name}: ${glue}` }] : []),
-      ...(legs
-        ? [
-            {
-              code: 'same-way-up',
-              text: `${profile.name} is ${size(profile.width)} by ${size(profile.thickness)}: lay every length the same way up`,
-            },
-          ]
-        : []),
-    ];
-  });
+function profiles(layout: JobLayout, pieces: readonly Piece[], watch: Watch): WatchOut[] {
+  const used = new Set(pieces.map((piece) => piece.profile));
+  return layout.job.profiles
+    .filter((profile) => used.has(profile.id))
+    .flatMap((profile): WatchOut[] => {
+      const { name, width, thickness, material } = profile;
+      return [
+        ...(OWN_GLUE.has(material) ? [watch('glue', { profile: name, material })] : []),
+        ...(traitsOf(profile).twoLegs && width !== thickness
+          ? [watch('same-way-up', { profile: name, width, thickness })]
+          : []),
+      ];
+    });
 }
 
 /** Watch-outs that come from material, floor and rules. */
-export const materialWatchOuts = (layout: JobLayout, pieces: readonly Piece[]): WatchOut[] => [
-  ...layout.rooms.flatMap((room) => [...floorGap(layout, room), ...wetRoom(room), ...biasTwice(room)]),
-  ...splicedWalls(layout, pieces),
-  ...profiles(layout, pieces),
+export const materialWatchOuts = (layout: JobLayout, pieces: readonly Piece[], watch: Watch): WatchOut[] => [
+  ...layout.rooms.flatMap((room) => [
+    ...floorGap(room, watch),
+    ...wetRoom(room, watch),
+    ...biasTwice(room, watch),
+  ]),
+  ...splicedWalls(pieces, watch),
+  ...profiles(layout, pieces, watch),
 ];

@@ -7,6 +7,7 @@ import {
   type JobLayout,
   type SpliceChoices,
 } from '../pieces/index.ts';
+import { sawOf } from '../job/index.ts';
 import { sawSetting } from '../saw/index.ts';
 import { draftJob } from './cut-problems.ts';
 import type { Piece, PlanEnd } from './plan-file.ts';
@@ -22,7 +23,13 @@ function planEnd(layout: JobLayout, draft: Draft, side: 'left' | 'right'): PlanE
     ...(end.over === undefined ? {} : { over: end.over }),
     ...(end.mate === undefined ? {} : { mate: end.mate }),
     ...(end.snip === undefined ? {} : { snip: end.snip }),
-    saw: sawSetting({ ...draft.profile, use: draft.sawnAs }, side, end.angle, layout.job.saw, layout.rules),
+    saw: sawSetting(
+      { ...draft.profile, use: draft.sawnAs },
+      side,
+      end.angle,
+      sawOf(layout.job),
+      layout.rules,
+    ),
   };
 }
 
@@ -34,8 +41,10 @@ export function piecesOf(layout: JobLayout, choices: SpliceChoices, firstRoom = 
   const drafts = draftJob(layout, choices);
   const pieces: Piece[] = [];
   let hung = 0;
+  const byRoom = layout.rooms.map((): Draft[] => []);
+  for (const draft of drafts) byRoom[draft.roomIndex]!.push(draft);
   layout.rooms.forEach(({ room }, roomIndex) => {
-    const own = drafts.filter((draft) => draft.roomIndex === roomIndex);
+    const own = byRoom[roomIndex]!;
     const orders = new Map(inHangingOrder(room, own).map((draft, index) => [draft.id, hung + index + 1]));
     const before = hung;
     hung += own.length;

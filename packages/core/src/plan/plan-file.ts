@@ -1,7 +1,9 @@
+import type { PieceKey, StickRef, StockRef } from '../base/index.ts';
 import type { EndJoint } from '../joinery/index.ts';
-import type { Unit } from '../measure/index.ts';
+import { fromMinor, type Coin, type Unit } from '../measure/index.ts';
 import type { SawSetting } from '../saw/index.ts';
 import type { Suspect } from '../survey/index.ts';
+import type { WatchOutCode } from '../words/index.ts';
 
 /** The plan file, version 1: what the `plan` command prints and what every screen after Walk is drawn from. */
 
@@ -13,8 +15,8 @@ export interface PlanEnd {
   readonly reach: number;
   /** Scarf: this piece lies over. */
   readonly over?: boolean;
-  /** Id of the piece it meets. */
-  readonly mate?: string;
+  /** Key of the piece it meets. */
+  readonly mate?: PieceKey;
   /** Square ends of shoe: how much of the nose is snipped off at 45°. */
   readonly snip?: number;
   readonly saw: SawSetting;
@@ -24,7 +26,7 @@ export type PieceRole =
   'wall' | 'return' | 'transition' | 'leg-left' | 'leg-right' | 'head' | 'sill' | 'stool' | 'apron';
 
 export interface Piece {
-  readonly id: string;
+  readonly id: PieceKey;
   readonly label: string;
   readonly room: string;
   readonly trim: string;
@@ -43,27 +45,64 @@ export interface Piece {
 }
 
 export interface PlannedStick {
-  readonly id: string;
+  readonly id: StickRef;
   readonly profile: string;
   readonly source: 'buy' | 'rack';
+  /** The line for sale, the piece of the rack, or the stick that has been cut. */
+  readonly stock: StockRef;
+  /** Id of that line or piece in the job. */
+  readonly item: string;
+  /** Id of its record, where it has been cut. */
+  readonly cut?: string;
+  /** What is written on a piece of the rack. */
+  readonly label?: string;
   readonly length: number;
+  /** Smallest units of the plan's money. */
   readonly price: number;
-  readonly cuts: readonly { readonly piece: string; readonly start: number }[];
+  readonly cuts: readonly { readonly piece: PieceKey; readonly start: number }[];
   readonly leftover: number;
 }
 
 export interface WatchOut {
-  readonly code: string;
+  readonly code: WatchOutCode;
+  readonly data: Readonly<Record<string, unknown>>;
   readonly room?: string;
   readonly wall?: string;
-  readonly piece?: string;
+  /** The wall whose right corner it is about. */
+  readonly corner?: string;
+  readonly opening?: string;
+  readonly piece?: PieceKey;
+  /** Every piece it is about, where they are several. */
+  readonly pieces?: readonly PieceKey[];
   readonly text: string;
 }
 
+/** What could not be planned while the rest was: a run, or everything of a profile. */
+export interface Refusal {
+  readonly profile?: string;
+  readonly room?: string;
+  readonly trim?: string;
+  readonly code: RefusalCode;
+  readonly text: string;
+}
+export type RefusalCode =
+  /** Nothing is for sale of the profile, and nothing on the rack. */
+  | 'no-stock'
+  /** A piece or a wall fits no stick, spliced or not. */
+  | 'too-long'
+  /** Proven: what there is does not hold all pieces. */
+  | 'not-enough'
+  /** No plan was found in the time; there may be one. */
+  | 'not-found-yet'
+  /** A stick fixed by hand does not hold its pieces. */
+  | 'pinned';
+
+/** A plan as the screens have it: money in smallest units of its coin. `publishedPlan` makes the plan file of it. */
 export interface PlanFile {
   readonly format: 'longmiter-plan';
   readonly version: 1;
   readonly unit: Unit;
+  readonly coin: Coin;
   readonly pieces: readonly Piece[];
   readonly sticks: readonly PlannedStick[];
   readonly buy: readonly {
@@ -89,10 +128,28 @@ export interface PlanFile {
     readonly suspect?: readonly Suspect[];
   }[];
   readonly watchOuts: readonly WatchOut[];
+  readonly refused: readonly Refusal[];
 }
 
-/** The plan as the open format has it: what the screens show besides is left out. */
-export const publishedPlan = (plan: PlanFile): PlanFile => ({
-  ...plan,
-  bounds: plan.bounds.map(({ why: _why, ...bound }) => bound),
-});
+/** The plan in the open format: money in decimals, what only the screens need left out. */
+export function publishedPlan({ coin, ...plan }: PlanFile): object {
+  const money = (minor: number): number => fromMinor(minor, coin);
+  return {
+    ...plan,
+    sticks: plan.sticks.map(({ stock: _stock, item: _item, cut: _cut, ...stick }) => ({
+      ...stick,
+      price: money(stick.price),
+    })),
+    buy: plan.buy.map((line) => ({ ...line, price: money(line.price) })),
+    cost: {
+      stock: money(plan.cost.stock),
+      splices: money(plan.cost.splices),
+      total: money(plan.cost.total),
+    },
+    bounds: plan.bounds.map(({ why: _why, ...bound }) => ({
+      ...bound,
+      lowerBound: money(bound.lowerBound),
+      cost: money(bound.cost),
+    })),
+  };
+}

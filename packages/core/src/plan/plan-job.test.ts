@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { scenario, simpleJob } from '../../test/helpers/jobs.ts';
+import { scenario, simpleJob, withSaw } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
 import { planJob, planQuickly } from './index.ts';
 
@@ -90,7 +90,7 @@ describe('splices', () => {
     const planned = planJob(s6(), { solver: undefined, seconds: 2, clock });
     if (!planned.ok) throw new Error('no plan');
     const [left, right] = planned.value.pieces;
-    expect(planned.value.cost).toEqual({ stock: 33.6, splices: 3, total: 36.6 });
+    expect(planned.value.cost).toEqual({ stock: 3360, splices: 300, total: 3660 });
     expect([left!.right.over, right!.left.over]).toEqual([true, false]);
     // Of the two cheapest places the one farther from the entrance: 190 15/16 and 137 9/16, on 16 and 12 ft.
     expect([left!.near, right!.near]).toEqual([190.9375, 137.5625]);
@@ -131,16 +131,8 @@ describe('what cannot be done is said', () => {
       closed: false,
       job: { houseRules: { insideCorner: 'miter' } },
     });
-    job.saw = {
-      maxMiterLeft: 50,
-      maxMiterRight: 60,
-      maxBevelLeft: 48,
-      maxBevelRight: 48,
-      standingHeight: 6.5,
-      flatWidth: 12,
-      kerf: 0.125,
-    };
-    const { pieces, watchOuts } = planQuickly(job);
+    const sawn = withSaw(job, { maxMiterRight: 60, standingHeight: 6.5 });
+    const { pieces, watchOuts } = planQuickly(sawn);
     expect(pieces[0]!.right.saw).toMatchObject({ miter: 70, swing: 'left', dial: 50, block: 20 });
     expect(watchOuts.map((one) => one.code)).toContain('needs-block');
   });
@@ -159,12 +151,12 @@ test('the quick pieces are those of the plan wherever nothing is spliced', () =>
 });
 
 test('calibration is added to the wanted miter', () => {
-  const job = { ...scenario('s01'), saw: { ...scenario('s01').saw!, calibration: -0.5 } };
+  const job = withSaw(scenario('s01'), { calibration: { left: -0.5, right: -0.5 } });
   expect(planQuickly(job).pieces[0]!.right.saw).toMatchObject({ miter: 45, dial: 44.5 });
 });
 
 test('tall base that the saw cannot take standing lies flat with the bevel', () => {
-  const job = { ...scenario('s01'), saw: { ...scenario('s01').saw!, standingHeight: 4 } };
+  const job = withSaw(scenario('s01'), { standingHeight: 4 });
   expect(planQuickly(job).pieces[0]!.right.saw).toMatchObject({
     way: 'flat',
     miter: 0,

@@ -8,7 +8,7 @@ import {
   type SpliceWall,
 } from '../cutting/index.ts';
 import type { SplicePlace, Stretch } from '../joinery/index.ts';
-import { stretchId, type JobLayout } from '../pieces/index.ts';
+import { stretchesOf, type JobLayout } from '../pieces/index.ts';
 
 /** Most blanks on a stick for which the order is worked out anew; longer sticks stay as they are. */
 const FEW = 9;
@@ -102,14 +102,8 @@ export function preferSplices(
   const walls = new Map(problem.walls.map((wall) => [wall.id, wall]));
   const sticks = [...solution.sticks];
   const figures = partFigures(problem);
-  layout.rooms.forEach((room, roomIndex) =>
-    room.runs.forEach((run, runIndex) =>
-      run.stretches.forEach((stretch, index) => {
-        const id = stretchId(roomIndex, runIndex, index);
-        if (walls.has(id) && !fixed.has(id) && stretch.places.length > 1)
-          moveSplice(problem, figures, walls, sticks, id, stretch);
-      }),
-    ),
-  );
+  for (const { id, stretch } of stretchesOf(layout))
+    if (walls.has(id) && !fixed.has(id) && stretch.places.length > 1 && walls.get(id)!.points.length > 0)
+      moveSplice(problem, figures, walls, sticks, id, stretch);
   return { ...solution, sticks };
 }

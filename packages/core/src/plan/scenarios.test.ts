@@ -65,8 +65,8 @@ describe('S1, plain room in inches: one cope a piece, walls facing the door run 
   test('576 inches in four sticks, proven', () => {
     const { sticks, bounds, cost } = plan('s01');
     expect(sticks.map((stick) => stick.length).sort((a, b) => a - b)).toEqual([120, 144, 144, 168]);
-    expect(bounds).toMatchObject([{ profile: 'base', lowerBound: 57.6, cost: 57.6, proven: true }]);
-    expect(cost).toEqual({ stock: 57.6, splices: 0, total: 57.6 });
+    expect(bounds).toMatchObject([{ profile: 'base', lowerBound: 5760, cost: 5760, proven: true }]);
+    expect(cost).toEqual({ stock: 5760, splices: 0, total: 5760 });
   });
 });
 
@@ -96,7 +96,7 @@ test('S2, L-shaped room in millimetres: forced scarf at the pipes, outside corne
     ['R 44', '0'],
   ]);
   expect(sticks).toHaveLength(5);
-  expect(cost).toEqual({ stock: 210, splices: 3, total: 213 });
+  expect(cost).toEqual({ stock: 21000, splices: 300, total: 21300 });
 });
 
 test('S5, bullnose: four cuts of 22.5, both neighbours 0.4393 short of the sharp corner', () => {

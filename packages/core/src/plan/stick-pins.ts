@@ -1,19 +1,27 @@
-import { fail, ok, type Result } from '../base/index.ts';
-import { layOnStick, type FixedStick, type Part } from '../cutting/index.ts';
-import { completeHouseRules, kerfOf, type JobFile } from '../job/index.ts';
+import {
+  fail,
+  NOISE,
+  ok,
+  SAME_PLACE,
+  stickRef,
+  type PieceKey,
+  type Result,
+  type StickRef,
+} from '../base/index.ts';
+import {
+  layOnStick,
+  partFigures,
+  type CutProblem,
+  type FixedStick,
+  type Part,
+  type StickKind,
+} from '../cutting/index.ts';
+import { completeHouseRules, kerfOf, sawOf, type JobFile, type StickPin } from '../job/index.ts';
 import { formatWithUnit } from '../measure/index.ts';
-import { stretchId, type JobLayout } from '../pieces/index.ts';
+import { piecesOfStretch, stretchesOf, type JobLayout, type PlacedStretch } from '../pieces/index.ts';
+import { isAsCut, type CutRecord } from './cut-records.ts';
 import { unitsPer, type ProfileProblem } from './cut-problems.ts';
 import type { Piece, PlanFile, PlannedStick } from './plan-file.ts';
-
-/** A stick that the lead has pinned: its kind, and the pieces cut from it. */
-export interface StickPin {
-  readonly profile: string;
-  readonly source: 'buy' | 'rack';
-  readonly length: number;
-  /** Ids of its pieces; where a piece lies on its wall says which part of a spliced wall it is. */
-  readonly pieces: readonly { readonly id: string; readonly from?: number; readonly to?: number }[];
-}
 
 /** A planned stick as a pin. */
 export function pinOf(plan: PlanFile, stick: PlannedStick): StickPin {
@@ -21,7 +29,7 @@ export function pinOf(plan: PlanFile, stick: PlannedStick): StickPin {
   return {
     profile: stick.profile,
     source: stick.source,
-    length: stick.length,
+    stock: stick.item,
     pieces: stick.cuts.map(({ piece }) => {
       const { id, from, to } = byId.get(piece)!;
       return { id, ...(from === undefined ? {} : { from }), ...(to === undefined ? {} : { to }) };
@@ -29,72 +37,118 @@ export function pinOf(plan: PlanFile, stick: PlannedStick): StickPin {
   };
 }
 
-/** Positions along a wall that count as the same place. */
-const SAME = 1e-3;
+/** Finds what a piece is in the cutting problem: a blank of its own, or a part of the stretch it can be cut from. */
+export class PartFinder {
+  private readonly stretches = new Map<PieceKey, PlacedStretch[]>();
+  private readonly blanks: ReadonlySet<string>;
 
-/** Which stretch of the job a wall piece lies on, and between which of its points. */
-function wallPart(layout: JobLayout, piece: StickPin['pieces'][number]): Part | undefined {
-  for (const [roomIndex, room] of layout.rooms.entries())
-    for (const [runIndex, run] of room.runs.entries()) {
-      const prefix = `${room.room.id}.${run.run.frame.trim.id}.`;
-      if (!piece.id.startsWith(prefix) || piece.from === undefined || piece.to === undefined) continue;
-      const wall = piece.id.slice(prefix.length, piece.id.lastIndexOf('.'));
-      for (const [index, stretch] of run.stretches.entries()) {
-        const { wallIndex } = run.run.segments[stretch.segment]!.segment;
-        if (room.room.walls[wallIndex]!.id !== wall) continue;
-        const points = [stretch.from, ...stretch.places.map((place) => place.at), stretch.to];
-        const at = (x: number): number => points.findIndex((point) => Math.abs(point - x) < SAME);
-        const [fromPoint, toPoint] = [at(piece.from), at(piece.to)];
-        if (fromPoint >= 0 && toPoint > fromPoint)
-          return { kind: 'wall', id: stretchId(roomIndex, runIndex, index), fromPoint, toPoint };
-      }
+  constructor(layout: JobLayout, problem: CutProblem) {
+    this.blanks = new Set(problem.blanks.map((blank) => blank.id));
+    for (const placed of stretchesOf(layout))
+      for (const key of piecesOfStretch(placed))
+        this.stretches.set(key, [...(this.stretches.get(key) ?? []), placed]);
+  }
+
+  /** Where on its stretch the piece lies is told by where it was spliced. */
+  find(piece: {
+    readonly id: PieceKey;
+    readonly from?: number | undefined;
+    readonly to?: number | undefined;
+  }): Part | undefined {
+    if (this.blanks.has(piece.id)) return { kind: 'blank', id: piece.id };
+    const { from, to } = piece;
+    if (from === undefined || to === undefined) return undefined;
+    for (const { id, stretch } of this.stretches.get(piece.id) ?? []) {
+      const points = [stretch.from, ...stretch.places.map((place) => place.at), stretch.to];
+      const at = (x: number): number => points.findIndex((point) => Math.abs(point - x) < SAME_PLACE);
+      const [fromPoint, toPoint] = [at(from), at(to)];
+      if (fromPoint >= 0 && toPoint > fromPoint) return { kind: 'wall', id, fromPoint, toPoint };
     }
-  return undefined;
+    return undefined;
+  }
 }
 
-const sameStick = (job: JobFile, stick: string, pin: StickPin): boolean => {
-  const index = Number(stick.slice(stick.indexOf('-') + 1));
-  const item = pin.source === 'rack' ? job.rack?.[index] : job.stock[index];
-  return (
-    stick.startsWith(`${pin.source}-`) && item !== undefined && Math.abs(item.length - pin.length) < SAME
-  );
-};
+/** Sticks of a problem that are settled before it is solved. */
+export interface Settled {
+  readonly fixed: readonly FixedStick[];
+  /** Kinds that only fixed sticks are of: those that have been cut. */
+  readonly kinds: readonly StickKind[];
+}
 
 /**
- * Pins of one profile as fixed sticks of its cutting problem. Pieces that are no longer there fall off their pin; a pin
- * without pieces, or whose kind of stick is gone, is left out: the survey changed, and the plan goes on without it.
+ * What has been cut as fixed sticks: of each record the pieces that are still what they were cut to. One whose measure is
+ * another now is no longer this piece and has to be cut anew.
+ */
+export function cutSticksOf(
+  layout: JobLayout,
+  { profile, problem, sticks }: ProfileProblem,
+  records: readonly CutRecord[],
+  taken: Set<string> = new Set(),
+): Settled {
+  const own = records.filter((record) => record.profile === profile.id);
+  if (own.length === 0) return { fixed: [], kinds: [] };
+  const finder = new PartFinder(layout, problem);
+  const figures = partFigures(problem);
+  const units = unitsPer(layout.job.unit);
+  const kinds: StickKind[] = [];
+  const fixed = own.flatMap((record): FixedStick[] => {
+    const stick = sticks.find((one) => one.cut === record);
+    const parts = record.pieces.flatMap((piece): Part[] => {
+      const part = finder.find(piece);
+      const key = part && JSON.stringify(part);
+      if (!part || taken.has(key!)) return [];
+      const { near, left, right } = figures(part);
+      if (!isAsCut(piece, { near: near / units, left, right })) return [];
+      taken.add(key!);
+      return [part];
+    });
+    if (!stick || parts.length === 0) return [];
+    kinds.push(stick.kind);
+    return [{ stick: stick.kind.id, parts }];
+  });
+  return { fixed, kinds };
+}
+
+/**
+ * Pins of one profile as fixed sticks of its cutting problem. Pieces that are no longer there, or cut already, fall off
+ * their pin; a pin without pieces, or whose kind of stick is gone, is left out: the survey changed, and the plan goes on
+ * without it.
+ * @param taken parts that lie on sticks settled before, by their text; pinned ones are added
  */
 export function fixedSticks(
   layout: JobLayout,
-  { profile, problem }: ProfileProblem,
+  { profile, problem, sticks }: ProfileProblem,
   pins: readonly StickPin[],
+  taken: Set<string> = new Set(),
 ): FixedStick[] {
-  const blanks = new Set(problem.blanks.map((blank) => blank.id));
-  const taken = new Set<string>();
-  const usedRack = new Set<string>();
-  return pins
-    .filter((pin) => pin.profile === profile.id)
-    .flatMap((pin): FixedStick[] => {
-      const kind = problem.sticks.find((one) => sameStick(layout.job, one.id, pin) && !usedRack.has(one.id));
-      const parts = pin.pieces.flatMap((piece): Part[] => {
-        const part = blanks.has(piece.id)
-          ? ({ kind: 'blank', id: piece.id } as const)
-          : wallPart(layout, piece);
-        const key = part && JSON.stringify(part);
-        if (!part || taken.has(key!)) return [];
-        taken.add(key!);
-        return [part];
-      });
-      if (!kind || parts.length === 0) return [];
-      if (kind.rack) usedRack.add(kind.id);
-      return [{ stick: kind.id, parts }];
+  const own = pins.filter((pin) => pin.profile === profile.id);
+  if (own.length === 0) return [];
+  const finder = new PartFinder(layout, problem);
+  const used = new Map<string, number>();
+  return own.flatMap((pin): FixedStick[] => {
+    const stick = sticks.find((one) => !one.cut && one.source === pin.source && one.item === pin.stock);
+    const parts = pin.pieces.flatMap((piece): Part[] => {
+      const part = finder.find(piece);
+      const key = part && JSON.stringify(part);
+      if (!part || taken.has(key!)) return [];
+      taken.add(key!);
+      return [part];
     });
+    if (!stick || parts.length === 0) return [];
+    const count = (used.get(stick.kind.id) ?? 0) + 1;
+    if (stick.kind.count !== undefined && count > stick.kind.count) return [];
+    used.set(stick.kind.id, count);
+    return [{ stick: stick.kind.id, parts }];
+  });
 }
 
-const samePieces = (pin: StickPin, stick: PlannedStick): boolean =>
-  pin.profile === stick.profile &&
-  pin.pieces.length === stick.cuts.length &&
-  pin.pieces.every((piece) => stick.cuts.some((cut) => cut.piece === piece.id));
+const refOf = (pin: StickPin): StickRef =>
+  stickRef(
+    pin.profile,
+    pin.pieces.map((piece) => piece.id),
+  );
+
+const samePieces = (pin: StickPin, stick: PlannedStick): boolean => refOf(pin) === stick.id;
 
 /** Whether a stick of the plan is one that was pinned. */
 export const isPinned = (pins: readonly StickPin[], stick: PlannedStick): boolean =>
@@ -108,7 +162,7 @@ export const togglePin = (plan: PlanFile, pins: readonly StickPin[], stick: Plan
 function lacking(job: JobFile, length: number, pieces: readonly Piece[]): number {
   const units = unitsPer(job.unit);
   const { endTrim } = completeHouseRules(job.houseRules, job.unit);
-  const problem = { kerf: kerfOf(job.saw, job.unit) * units, endTrim: endTrim * units };
+  const problem = { kerf: kerfOf(sawOf(job), job.unit) * units, endTrim: endTrim * units };
   const blanks = pieces.map((piece) => {
     const bent = [piece.left, piece.right].find((end) => end.angle !== 0);
     // The plan has the reach of each end; with its angle that gives the depth back.
@@ -137,8 +191,8 @@ export function movePiece(
   job: JobFile,
   plan: PlanFile,
   pins: readonly StickPin[],
-  pieceId: string,
-  stickId: string,
+  pieceId: PieceKey,
+  stickId: StickRef,
 ): Result<StickPin[]> {
   const piece = plan.pieces.find((one) => one.id === pieceId);
   const index = plan.sticks.findIndex((one) => one.id === stickId);
@@ -149,7 +203,7 @@ export function movePiece(
   if (stick.cuts.some((cut) => cut.piece === pieceId)) return ok([...pins]);
   const there = stick.cuts.map((cut) => plan.pieces.find((one) => one.id === cut.piece)!);
   const short = lacking(job, stick.length, [...there, piece]);
-  if (short > 1e-9)
+  if (short > NOISE)
     return fail({
       at: '',
       text: `stick ${index + 1} is ${formatWithUnit(short, job.unit)} too short for ${piece.label} beside what is on it`,

@@ -1,3 +1,4 @@
+import { stickRef } from '../base/index.ts';
 import { kerfAlong } from '../joinery/index.ts';
 import type { CutSolution } from '../cutting/index.ts';
 import type { JobFile } from '../job/index.ts';
@@ -9,12 +10,6 @@ export interface SolvedProfile extends ProfileProblem {
   readonly solution: CutSolution;
 }
 
-const stockOf = (job: JobFile, stick: string): { length: number; price: number; source: 'buy' | 'rack' } => {
-  const index = Number(stick.slice(stick.indexOf('-') + 1));
-  if (stick.startsWith('rack')) return { length: job.rack![index]!.length, price: 0, source: 'rack' };
-  return { length: job.stock[index]!.length, price: job.stock[index]!.price, source: 'buy' };
-};
-
 /** The sticks of a plan, each with its pieces from left to right and what is left of it after the last cut. */
 export function sticksOf(
   layout: JobLayout,
@@ -22,47 +17,65 @@ export function sticksOf(
   pieces: readonly Piece[],
   solved: readonly SolvedProfile[],
 ): PlannedStick[] {
-  const { job } = layout;
-  const units = unitsPer(job.unit);
+  const units = unitsPer(layout.job.unit);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  const byStretch = new Map(
+  const byPart = new Map(
     draftJob(layout, choices).flatMap((draft) =>
-      draft.source?.kind === 'stretch'
-        ? [[`${draft.source.id}|${draft.source.fromPoint}`, draft.id] as const]
-        : [],
+      draft.source === undefined
+        ? []
+        : draft.source.kind === 'blank'
+          ? [[draft.id as string, draft.id] as const]
+          : [[partName(draft.source.id, draft.source.fromPoint), draft.id] as const],
     ),
   );
-  return solved.flatMap(({ profile, solution }) =>
-    solution.sticks.map((stick, index): PlannedStick => {
-      const { length, price, source } = stockOf(job, stick.stick);
-      const cuts = stick.placed.map((placed) => ({
-        piece: placed.kind === 'blank' ? placed.id : byStretch.get(`${placed.id}|${placed.fromPoint}`)!,
-        start: placed.start / units,
+  return solved.flatMap(({ profile, solution, sticks }) => {
+    const byKind = new Map(sticks.map((one) => [one.kind.id, one]));
+    return solution.sticks.map((stick): PlannedStick => {
+      const { source, ref, item, length, label, kind, cut } = byKind.get(stick.stick)!;
+      const placed = stick.placed.map((one) => ({
+        piece: byPart.get(one.kind === 'blank' ? one.id : partName(one.id, one.fromPoint))!,
+        start: one.start / units,
       }));
-      const last = cuts.at(-1)!;
-      const piece = byId.get(last.piece)!;
-      const end = last.start + piece.near + Math.max(0, piece.right.reach);
-      const leftover = Math.max(0, length - end - kerfAlong(layout.kerf, piece.right.angle));
-      return { id: `${profile.id}-${index + 1}`, profile: profile.id, source, length, price, cuts, leftover };
-    }),
-  );
+      // What has been cut lies where it was cut, whatever stands beside it now.
+      const cuts = cut
+        ? cut.pieces
+            .filter((piece) => placed.some((one) => one.piece === piece.id))
+            .map((piece) => ({ piece: piece.id, start: piece.start }))
+        : placed;
+      const last = byId.get(cuts.at(-1)!.piece)!;
+      const end = cuts.at(-1)!.start + last.near + Math.max(0, last.right.reach);
+      return {
+        id: stickRef(
+          profile.id,
+          cuts.map((one) => one.piece),
+        ),
+        profile: profile.id,
+        source,
+        stock: ref,
+        item,
+        ...(cut === undefined ? {} : { cut: cut.id }),
+        ...(label === undefined ? {} : { label }),
+        length,
+        price: kind.price,
+        cuts,
+        leftover: cut ? cut.leftover : Math.max(0, length - end - kerfAlong(layout.kerf, last.right.angle)),
+      };
+    });
+  });
 }
 
-/** What to buy: sticks for sale by profile and length. */
+const partName = (stretch: string, fromPoint: number): string => `${stretch}|${fromPoint}`;
+
+/** What to buy: sticks for sale by profile, length and price. */
 export function buyList(
   job: JobFile,
   sticks: readonly PlannedStick[],
 ): { profile: string; length: number; count: number; price: number }[] {
   const lines = new Map<string, { profile: string; length: number; count: number; price: number }>();
-  for (const stick of sticks) {
-    if (stick.source !== 'buy') continue;
-    const key = `${stick.profile}|${stick.length}|${stick.price}`;
-    const line = lines.get(key) ?? {
-      profile: stick.profile,
-      length: stick.length,
-      count: 0,
-      price: stick.price,
-    };
+  for (const { source, profile, length, price } of sticks) {
+    if (source !== 'buy') continue;
+    const key = JSON.stringify([profile, length, price]);
+    const line = lines.get(key) ?? { profile, length, count: 0, price };
     line.count++;
     lines.set(key, line);
   }

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
-import type { JobFile } from '../job/index.ts';
+import { sawOf, type JobFile } from '../job/index.ts';
 import {
   isPinned,
   movePiece,
@@ -84,8 +84,8 @@ describe('what if', () => {
   });
   test('another kerf changes the gaps, not the job', () => {
     const { job: thick, planned } = under({ kind: 'kerf', kerf: 0.25 });
-    expect(thick.saw!.kerf).toBe(0.25);
-    expect(job.saw).toBeUndefined();
+    expect(sawOf(thick)!.kerf).toBe(0.25);
+    expect(sawOf(job)).toBeUndefined();
     expect(planned.ok && checkPlan(thick, planned.value)).toEqual([]);
   });
   test('each question has its words', () => {
@@ -179,6 +179,6 @@ describe('why nothing costs less', () => {
     const plan = planOf(job);
     expect(plan.bounds[0]!.why).toMatch(/\d+\.\d\d.*\.$/);
     expect(plan.bounds[0]!.why!.split('. ')).toHaveLength(1);
-    expect(publishedPlan(plan).bounds[0]).not.toHaveProperty('why');
+    expect((publishedPlan(plan) as PlanFile).bounds[0]).not.toHaveProperty('why');
   });
 });

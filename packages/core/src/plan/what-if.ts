@@ -1,6 +1,7 @@
-import { kerfOf, type JobFile } from '../job/index.ts';
+import { kerfOf, sawOf, type JobFile, type Saw } from '../job/index.ts';
 import { formatWithUnit } from '../measure/index.ts';
-import type { PlanOptions } from './plan-job.ts';
+import { SAME_LENGTH } from '../base/index.ts';
+import type { PlanOptions } from './options.ts';
 
 /** One thing that might be otherwise: asked of the optimiser beside the plan, never changed in the job. */
 export type Variation =
@@ -13,8 +14,6 @@ export type Variation =
   | { readonly kind: 'no-rack' }
   | { readonly kind: 'kerf'; readonly kerf: number };
 
-const SAME = 1e-6;
-
 /** The job, and how to plan it, were that otherwise. */
 export function vary(
   job: JobFile,
@@ -22,7 +21,7 @@ export function vary(
 ): { job: JobFile; options: Pick<PlanOptions, 'whole' | 'rackFirst'> } {
   switch (variation.kind) {
     case 'only-length': {
-      const asked = (length: number): boolean => Math.abs(length - variation.length) < SAME;
+      const asked = (length: number): boolean => Math.abs(length - variation.length) < SAME_LENGTH;
       // Trim that is not sold in that length is not what the question is about.
       const sold = new Set(job.stock.filter((item) => asked(item.length)).map((item) => item.profile));
       return {
@@ -35,7 +34,7 @@ export function vary(
         job: {
           ...job,
           stock: job.stock.map((item) =>
-            item.profile === variation.profile && Math.abs(item.length - variation.length) < SAME
+            item.profile === variation.profile && Math.abs(item.length - variation.length) < SAME_LENGTH
               ? { ...item, count: variation.count }
               : item,
           ),
@@ -51,9 +50,10 @@ export function vary(
     case 'no-rack':
       return { job: { ...job, rack: [] }, options: {} };
     case 'kerf': {
-      const saw = job.saw;
+      const saw = sawOf(job);
       // Without a saw of its own a job is cut by a plain one; only the kerf counts for the plan.
-      const plain = {
+      const plain: Saw = {
+        id: 'plain',
         maxMiterLeft: 50,
         maxMiterRight: 50,
         maxBevelLeft: 45,
@@ -62,7 +62,8 @@ export function vary(
         flatWidth: 1e6,
         kerf: kerfOf(undefined, job.unit),
       };
-      return { job: { ...job, saw: { ...(saw ?? plain), kerf: variation.kerf } }, options: {} };
+      const asked: Saw = { ...(saw ?? plain), kerf: variation.kerf };
+      return { job: { ...job, saws: [asked], saw: asked.id }, options: {} };
     }
   }
 }

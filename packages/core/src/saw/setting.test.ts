@@ -14,6 +14,7 @@ const base: Profile = {
 const crown: Profile = { ...base, id: 'c', use: 'crown', width: 3.625, springAngle: 38 };
 const casing: Profile = { ...base, id: 'k', use: 'casing', width: 2.25 };
 const saw: Saw = {
+  id: 'saw',
   maxMiterLeft: 50,
   maxMiterRight: 60,
   maxBevelLeft: 48,
@@ -78,8 +79,12 @@ describe('what the saw reaches', () => {
       canCut({ ...base, width: 20 }, sawSetting({ ...base, width: 20 }, 'left', 45, saw, rules), saw),
     ).toBe(false));
   test('calibration is added to the dial, after the block', () => {
-    expect(sawSetting(base, 'left', 22.5, { ...saw, calibration: 0.4 }, rules).dial).toBeCloseTo(22.9, 12);
-    expect(sawSetting(base, 'right', 70, { ...saw, calibration: -0.5 }, rules)).toMatchObject({
+    expect(
+      sawSetting(base, 'left', 22.5, { ...saw, calibration: { left: 0.4, right: 0.4 } }, rules).dial,
+    ).toBeCloseTo(22.9, 12);
+    expect(
+      sawSetting(base, 'right', 70, { ...saw, calibration: { left: -0.5, right: -0.5 } }, rules),
+    ).toMatchObject({
       dial: 49.5,
       block: 20,
     });

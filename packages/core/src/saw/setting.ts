@@ -1,4 +1,4 @@
-import type { HouseRules, Profile, Saw } from '../job/index.ts';
+import { traitsOf, type HouseRules, type Profile, type Saw } from '../job/index.ts';
 import { crownCut, crownFromSizes } from '../trade/index.ts';
 
 export type Swing = 'left' | 'right' | 'none';
@@ -37,6 +37,10 @@ export const keepSide = (end: PieceEnd, way: SawSetting['way']): 'left' | 'right
 
 const reach = (saw: Saw, swing: Swing): number => (swing === 'left' ? saw.maxMiterLeft : saw.maxMiterRight);
 
+/** What the dial reads more than the true angle when the saw is swung that way. */
+const calibrationAt = (saw: Saw | undefined, swing: Swing): number =>
+  saw?.calibration?.[swing === 'none' ? 'zero' : swing] ?? 0;
+
 function withBlock(
   saw: Saw | undefined,
   way: SawSetting['way'],
@@ -44,7 +48,7 @@ function withBlock(
   bevel: number,
   swing: Swing,
 ): SawSetting {
-  const calibration = saw?.calibration ?? 0;
+  const calibration = calibrationAt(saw, swing);
   const limit = saw && swing !== 'none' ? reach(saw, swing) : 90;
   if (miter <= limit) return { way, miter, bevel, swing, dial: miter + calibration };
   // The smallest wedge leaves the saw at its own limit (wanted − limit).
@@ -72,14 +76,14 @@ export function sawSetting(
   rules: HouseRules,
 ): SawSetting {
   const size = Math.abs(angle);
-  if (profile.use === 'crown') {
+  const { seat } = traitsOf(profile);
+  if (seat === 'sprung') {
     if (rules.crownCut === 'nested')
       return withBlock(saw, 'nested', size, 0, opposite(swingStanding(end, angle)));
     const { miter, bevel } = crownCut(180 - 2 * size, springOf(profile));
     return withBlock(saw, 'flat', miter, bevel, opposite(swingStanding(end, angle)));
   }
-  if (profile.use === 'casing' || profile.use === 'back-band')
-    return withBlock(saw, 'flat', size, 0, opposite(swingStanding(end, angle)));
+  if (seat === 'flat') return withBlock(saw, 'flat', size, 0, opposite(swingStanding(end, angle)));
   const swing = swingStanding(end, angle);
   if (!saw) return withBlock(undefined, 'standing', size, 0, swing);
   const standsUnder = profile.width <= saw.standingHeight;
@@ -87,7 +91,7 @@ export function sawSetting(
     return withBlock(saw, 'standing', size, 0, swing);
   const bevelMax = Math.max(saw.maxBevelLeft, saw.maxBevelRight);
   if (profile.width <= saw.flatWidth && size <= bevelMax)
-    return { way: 'flat', miter: 0, bevel: size, swing: 'none', dial: saw.calibration ?? 0 };
+    return { way: 'flat', miter: 0, bevel: size, swing: 'none', dial: calibrationAt(saw, 'none') };
   return withBlock(saw, 'standing', size, 0, swing);
 }
 

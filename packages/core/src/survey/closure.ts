@@ -8,6 +8,8 @@ export interface Suspect {
   readonly corner?: string;
   /** What would have to be added to the reading. */
   readonly change: number;
+  /** What the reading is with two neighbouring digits the other way round, where that explains the gap. */
+  readonly swapped?: number;
 }
 
 export interface Closure {
@@ -28,10 +30,33 @@ export const closesWell = ({
   perimeter,
   angleGap,
 }: Pick<Closure, 'gap' | 'perimeter' | 'angleGap'>): boolean =>
-  gap <= ORDINARY_GAP * perimeter && Math.abs(angleGap) < 1;
+  gap <= ORDINARY_GAP * perimeter && anglesAddUp({ angleGap });
+
+/** Degrees. Angles that miss their sum by more than this are wrong somewhere, and no length can be judged. */
+const ANGLES_OFF = 1;
+
+/** Whether the angles add up well enough for the lengths to be judged. */
+export const anglesAddUp = ({ angleGap }: Pick<Closure, 'angleGap'>): boolean =>
+  Math.abs(angleGap) < ANGLES_OFF;
 
 /** A blunder must explain the gap down to this share of itself to be named. */
 const EXPLAINED = 0.1;
+
+/**
+ * Every figure that a length becomes when two neighbouring digits of its whole part change places.
+ * @example swappedDigits(3030) // 300 (from 0330), 3300, 3003
+ */
+export function swappedDigits(length: number): number[] {
+  const whole = Math.floor(length);
+  const rest = length - whole;
+  const digits = String(whole);
+  return [...digits].slice(1).flatMap((_, k) => {
+    if (digits[k] === digits[k + 1]) return [];
+    const other = digits.slice(0, k) + digits[k + 1]! + digits[k]! + digits.slice(k + 2);
+    const value = Number(other) + rest;
+    return value > 0 ? [value] : [];
+  });
+}
 
 function lengthSuspects(
   room: Room,
@@ -40,9 +65,20 @@ function lengthSuspects(
   gap: number,
 ): Suspect[] {
   const { changes, residuals, best } = lengthBlunder(lengths, angles);
-  return best
+  const suspects = best
     .filter((index) => residuals[index]! <= EXPLAINED * gap && lengths[index]! + changes[index]! > 0)
-    .map((index) => ({ wall: room.walls[index]!.id, change: changes[index]! }));
+    .map((index): Suspect => {
+      const wanted = lengths[index]! + changes[index]!;
+      const swapped = swappedDigits(lengths[index]!).find((one) => Math.abs(one - wanted) <= EXPLAINED * gap);
+      return {
+        wall: room.walls[index]!.id,
+        change: changes[index]!,
+        ...(swapped === undefined ? {} : { swapped }),
+      };
+    });
+  // Of parallel walls that explain it equally, the one whose digits were swapped.
+  const slips = suspects.filter((one) => one.swapped !== undefined);
+  return slips.length > 0 ? slips : suspects;
 }
 
 function angleSuspects(
@@ -75,9 +111,8 @@ export function closeRoom(room: Room): Closure | undefined {
   const base = { room: room.id, angleGap, gap, perimeter };
   if (closesWell(base)) return base;
   // A wrong angle moves everything after it, so lengths are accused only once the angles add up.
-  const suspect =
-    Math.abs(angleGap) < 1
-      ? lengthSuspects(room, lengths, angles, gap)
-      : angleSuspects(room, lengths, angles, gap);
+  const suspect = anglesAddUp(base)
+    ? lengthSuspects(room, lengths, angles, gap)
+    : angleSuspects(room, lengths, angles, gap);
   return suspect.length > 0 ? { ...base, suspect } : base;
 }

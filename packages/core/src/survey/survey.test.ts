@@ -1,7 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import { readFixture } from '../../test/helpers/jobs.ts';
 import type { AngleReading, Room } from '../job/index.ts';
-import { closeRoom, halfAngle, studPositions, walkRoom, wallAngle } from './index.ts';
+import {
+  anglesAddUp,
+  closeRoom,
+  halfAngle,
+  studPositions,
+  swappedDigits,
+  walkRoom,
+  wallAngle,
+} from './index.ts';
 
 interface Vector {
   readonly id: string;
@@ -99,4 +107,19 @@ test('studs by spacing or one by one, within a stretch or the whole wall', () =>
   expect(studPositions(spaced, 8, 40)).toEqual([24]);
   expect(studPositions({ length: 50, studs: { at: [40, 7] } }, 5, 45)).toEqual([7, 40]);
   expect(studPositions({ length: 50 })).toBeUndefined();
+});
+
+describe('what the closure says', () => {
+  test('swapped digits are named when they explain the gap', () => {
+    // 3300 was written as 3030.
+    const closure = closeRoom(roomOf([3030, 2400, 1800, 1000, 1500, 1400], [90, 90, 90, 270, 90, 90]))!;
+    expect(closure.suspect).toEqual([{ wall: 'w0', change: expect.closeTo(270, 6), swapped: 3300 }]);
+  });
+  test('angles come first: while they do not add up no length is accused', () => {
+    const closure = closeRoom(roomOf([3030, 2400, 3300, 2400], [90, 90, 94, 90]))!;
+    expect(anglesAddUp(closure)).toBe(false);
+    expect((closure.suspect ?? []).every((one) => one.wall === undefined)).toBe(true);
+  });
+  test('every pair of neighbouring digits is tried', () =>
+    expect(swappedDigits(1423.375).sort()).toEqual([1243.375, 1432.375, 4123.375]));
 });

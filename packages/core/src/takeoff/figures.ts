@@ -1,6 +1,7 @@
+import { SAME_ANGLE } from '../base/index.ts';
 import type { PlanFile, PlannedStick } from '../plan/index.ts';
 
-/** The figures by which two plans are held against each other. Lengths in the job's unit, money as priced. */
+/** The figures by which two plans are held against each other. Lengths in the job's unit, money in smallest units. */
 export interface PlanFigures {
   readonly cost: number;
   readonly stock: number;
@@ -27,7 +28,7 @@ function changesOf(plan: PlanFile): number {
       return [piece.left.angle, -piece.right.angle];
     }),
   );
-  return tilts.filter((tilt, index) => index > 0 && Math.abs(tilt - tilts[index - 1]!) > 1e-9).length;
+  return tilts.filter((tilt, index) => index > 0 && Math.abs(tilt - tilts[index - 1]!) > SAME_ANGLE).length;
 }
 
 const sum = <T>(list: readonly T[], of: (one: T) => number): number =>
@@ -71,7 +72,7 @@ export function stockShares(plan: PlanFile, by: 'profile' | 'length'): StockShar
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   const groups = new Map<string, PlannedStick[]>();
   for (const stick of plan.sticks) {
-    const key = by === 'profile' ? stick.profile : `${stick.profile}|${stick.length}`;
+    const key = by === 'profile' ? stick.profile : JSON.stringify([stick.profile, stick.length]);
     groups.set(key, [...(groups.get(key) ?? []), stick]);
   }
   return [...groups.values()]

@@ -1,4 +1,5 @@
-import type { JobFile, Profile } from '../job/index.ts';
+import { WHOLE_COUNT } from '../base/index.ts';
+import { traitsOf, type JobFile, type Profile } from '../job/index.ts';
 import type { Piece, PlanFile } from '../plan/index.ts';
 
 /** What else a job takes besides sticks, each by a rule that is shown with its figures. */
@@ -40,15 +41,6 @@ const FILLER_HOLE = 0.25;
 const COVERAGE = 10;
 
 const GLUED: ReadonlySet<string> = new Set(['miter', 'scarf', 'return', 'transition']);
-/** Edges of a piece where it meets wall or ceiling and is caulked: rails and crown on both, base and casing on one. */
-const EDGES: Partial<Record<Profile['use'], number>> = {
-  crown: 2,
-  'chair-rail': 2,
-  'picture-rail': 2,
-  shoe: 0,
-  backer: 0,
-};
-
 interface Hung {
   readonly piece: Piece;
   readonly profile: Profile;
@@ -79,7 +71,7 @@ const cartridges = (what: string, amount: number, rule: string): MaterialLine =>
   what,
   amount,
   unit: 'ml',
-  packs: Math.ceil(amount / CARTRIDGE - 1e-9),
+  packs: Math.ceil(amount / CARTRIDGE - WHOLE_COUNT),
   pack: `cartridges of ${CARTRIDGE} ml`,
   rule,
 });
@@ -110,7 +102,7 @@ export function materialsOf(job: JobFile, plan: PlanFile, rules: MaterialRules):
   );
   const glued = held.reduce((sum, one) => sum + one.length, 0);
   const painted = whole.filter(({ profile }) => profile.finish === 'paint');
-  const edges = painted.reduce((sum, { profile, length }) => sum + length * (EDGES[profile.use] ?? 1), 0);
+  const edges = painted.reduce((sum, { profile, length }) => sum + length * traitsOf(profile).caulked, 0);
   const face = (of: readonly Hung[]): number =>
     of.reduce(
       (sum, { profile, length }) => sum + (length * (profile.width + profile.thickness) * MM[job.unit]) / 1e6,

@@ -1,3 +1,4 @@
+import { WHOLE_COUNT } from '../base/index.ts';
 import type { PlanFile } from '../plan/index.ts';
 
 /** One line of an order: sticks of one profile and length. */
@@ -9,6 +10,7 @@ export interface OrderLine {
   /** What is bought on top against handling loss. */
   readonly spare: number;
   readonly count: number;
+  /** Smallest units of the plan's money, as everything below. */
   readonly price: number;
   readonly sum: number;
 }
@@ -35,7 +37,7 @@ export function orderList(plan: PlanFile, allowance: Readonly<Record<string, num
         if (first) given.add(line.profile);
         return [
           line,
-          first ? Math.max(0, Math.ceil((count * (allowance[line.profile] ?? 0)) / 100 - 1e-9)) : 0,
+          first ? Math.max(0, Math.ceil((count * (allowance[line.profile] ?? 0)) / 100 - WHOLE_COUNT)) : 0,
         ];
       }),
   );
@@ -49,7 +51,7 @@ export function orderList(plan: PlanFile, allowance: Readonly<Record<string, num
       spare,
       count,
       price: line.price,
-      sum: Math.round(count * line.price * 100) / 100,
+      sum: count * line.price,
     };
   });
 }

@@ -1,5 +1,7 @@
 import type { JobFile, Profile } from '../job/index.ts';
-import type { PlanFile, PlannedStick, StickPin } from '../plan/index.ts';
+import { NOISE, type StickRef } from '../base/index.ts';
+import { convertLength } from '../measure/index.ts';
+import type { PlanFile } from '../plan/index.ts';
 
 /** What the rack of a crew holds and what a plan leaves for it. */
 
@@ -13,13 +15,13 @@ export interface TrimKind {
   readonly unit: JobFile['unit'];
 }
 
-const MM: Readonly<Record<JobFile['unit'], number>> = { in: 25.4, mm: 1 };
 /** Millimetres by which the same trim may have been entered differently. */
 const SAME_TRIM = 0.5;
 
 /** Whether a piece on the rack is of a profile of a job, whatever units the two are in. */
 export function isSameTrim(kind: TrimKind, profile: Profile, unit: JobFile['unit']): boolean {
-  const near = (a: number, b: number): boolean => Math.abs(a * MM[kind.unit] - b * MM[unit]) <= SAME_TRIM;
+  const near = (a: number, b: number): boolean =>
+    Math.abs(convertLength(a, kind.unit, 'mm') - convertLength(b, unit, 'mm')) <= SAME_TRIM;
   return (
     kind.use === profile.use &&
     kind.material === profile.material &&
@@ -31,29 +33,19 @@ export function isSameTrim(kind: TrimKind, profile: Profile, unit: JobFile['unit
 
 /** What is left of a stick when its pieces are cut. */
 export interface Leaving {
-  readonly stick: string;
+  readonly stick: StickRef;
   readonly profile: string;
   readonly length: number;
   /** Signed angles of its ends: left as the last cut left it, right as the stick came. */
   readonly left: number;
   readonly right: number;
-  /** The pieces it was cut beside: names the stick, whatever number it has. */
-  readonly key: string;
 }
-
-const keyOf = (pieces: readonly string[]): string => [...pieces].sort().join(' ');
-
-/** What names a stick for good: the pieces cut from it. */
-export const stickKey = (stick: PlannedStick): string => keyOf(stick.cuts.map((cut) => cut.piece));
-
-/** The name of the stick that was pinned. */
-export const pinKey = (pin: StickPin): string => keyOf(pin.pieces.map((piece) => piece.id));
 
 /** The offcuts of a plan that are worth keeping, longest first. */
 export function leavings(plan: PlanFile, minReusable: number): Leaving[] {
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   return plan.sticks
-    .filter((stick) => stick.leftover >= minReusable - 1e-9)
+    .filter((stick) => stick.leftover >= minReusable - NOISE)
     .map((stick): Leaving => {
       const last = byId.get(stick.cuts.at(-1)!.piece)!;
       return {
@@ -63,7 +55,6 @@ export function leavings(plan: PlanFile, minReusable: number): Leaving[] {
         // One parting has two faces: what is long on one side is short on the other.
         left: last.right.angle === 0 ? 0 : -last.right.angle,
         right: 0,
-        key: stickKey(stick),
       };
     })
     .sort((a, b) => b.length - a.length);
@@ -92,7 +83,7 @@ export function usableStretches(
   const ends = [...damages].sort((a, b) => a.from - b.from);
   for (const damage of [...ends, { from: length + clear, to: length + clear }]) {
     const to = Math.min(length, damage.from - clear);
-    if (to - from >= atLeast - 1e-9) stretches.push({ from, length: to - from });
+    if (to - from >= atLeast - NOISE) stretches.push({ from, length: to - from });
     from = Math.max(from, damage.to + clear);
   }
   return stretches;

@@ -1,3 +1,5 @@
+import { NOISE, WHOLE_COUNT } from '../base/index.ts';
+import { toMinor } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
 import type { PlanFile } from '../plan/index.ts';
 
@@ -9,6 +11,7 @@ export interface ThumbLine {
   /** The stick length that a lead would take: the cheapest for its length. */
   readonly length: number;
   readonly sticks: number;
+  /** Smallest units of the plan's money. */
   readonly cost: number;
 }
 
@@ -41,10 +44,18 @@ export function ruleOfThumb(job: JobFile, plan: PlanFile, percent: number): Thum
     // Of lengths that cost alike the longest: fewer joints and less to carry.
     const item = others.reduce((best, one) => {
       const less = rate(one) - rate(best);
-      return less < -1e-9 || (less < 1e-9 && one.length > best.length) ? one : best;
+      return less < -NOISE || (less < NOISE && one.length > best.length) ? one : best;
     }, first);
-    const sticks = Math.ceil((need * (1 + percent / 100)) / item.length - 1e-9);
-    return [{ profile: profile.id, need, length: item.length, sticks, cost: sticks * item.price }];
+    const sticks = Math.ceil((need * (1 + percent / 100)) / item.length - WHOLE_COUNT);
+    return [
+      {
+        profile: profile.id,
+        need,
+        length: item.length,
+        sticks,
+        cost: sticks * toMinor(item.price, plan.coin),
+      },
+    ];
   });
   const bought = lines.reduce((sum, line) => sum + line.sticks * line.length, 0);
   const need = lines.reduce((sum, line) => sum + line.need, 0);

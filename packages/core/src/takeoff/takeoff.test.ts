@@ -2,16 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { clock } from '../../test/helpers/solver.ts';
 import type { JobFile } from '../job/index.ts';
-import { pinOf, planJob, type PlanFile } from '../plan/index.ts';
+import { isPinned, pinOf, planJob, type PlanFile } from '../plan/index.ts';
 import {
   isSameTrim,
   leavings,
   materialsOf,
   orderList,
-  pinKey,
   planFigures,
   ruleOfThumb,
-  stickKey,
   stockShares,
   usableStretches,
   usualMaterialRules,
@@ -37,7 +35,7 @@ describe('the rule of thumb', () => {
     const job = square();
     // Four pieces of 90: two coped at 45 do not overhang, so 360 in; the 16 ft stick is cheaper for its length.
     const thumb = ruleOfThumb(job, planOf(job), 10);
-    expect(thumb.lines).toEqual([{ profile: 'base', need: 360, length: 192, sticks: 3, cost: 90 }]);
+    expect(thumb.lines).toEqual([{ profile: 'base', need: 360, length: 192, sticks: 3, cost: 9000 }]);
     expect(thumb.waste).toBeCloseTo(1 - 360 / 576, 9);
     // 360 · 1.15 = 414 in, still three; 70 % on top would be 612, so four.
     expect(ruleOfThumb(job, planOf(job), 15).sticks).toBe(3);
@@ -120,9 +118,9 @@ describe('what is left', () => {
     const [left] = leavings(one, 24);
     // 192 − 1/16 trim − 90 − 1/8 kerf.
     expect(left).toMatchObject({ profile: 'base', length: 101.8125, left: 0, right: 0 });
-    expect(left!.key).toBe(stickKey(one.sticks[0]!));
-    // A pin of that stick goes by the same name.
-    expect(pinKey(pinOf(one, one.sticks[0]!))).toBe(left!.key);
+    expect(left!.stick).toBe(one.sticks[0]!.id);
+    // A pin of that stick is a pin of just these pieces.
+    expect(isPinned([pinOf(one, one.sticks[0]!)], one.sticks[0]!)).toBe(true);
   });
   test('of an old piece are the stretches between damage, clear of it, long enough', () => {
     const damages = [

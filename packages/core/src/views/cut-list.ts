@@ -1,3 +1,4 @@
+import { SAME_ANGLE } from '../base/index.ts';
 import { formatLength } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
 import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
@@ -19,7 +20,7 @@ export function endWord(end: PlanEnd): string {
       return end.over ? 'short, scarf over' : 'long, scarf under';
     default:
       if (end.snip !== undefined) return 'square, snip the nose';
-      return end.angle > 1e-9 ? 'long' : end.angle < -1e-9 ? 'short' : 'square';
+      return end.angle > SAME_ANGLE ? 'long' : end.angle < -SAME_ANGLE ? 'short' : 'square';
   }
 }
 
@@ -79,7 +80,7 @@ export interface CutStep {
 }
 
 const point = (end: PlanEnd): string =>
-  end.angle > 1e-9 ? 'long point' : end.angle < -1e-9 ? 'short point' : 'square end';
+  end.angle > SAME_ANGLE ? 'long point' : end.angle < -SAME_ANGLE ? 'short point' : 'square end';
 
 /**
  * All cuts, stick by stick and left to right: the left end of a piece is cut first, then its length is marked from that
@@ -94,7 +95,8 @@ export function cutSteps(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): 
     stick.cuts.forEach(({ piece: id, start }, k) => {
       const piece = byId.get(id)!;
       const common = { stick, stickNumber: index + 1, piece, place: placeOf(job, piece) };
-      const shared = before !== undefined && Math.abs(before.piece.right.angle + piece.left.angle) < 1e-9;
+      const shared =
+        before !== undefined && Math.abs(before.piece.right.angle + piece.left.angle) < SAME_ANGLE;
       const past = before ? start - before.nearEnd : start;
       steps.push({
         ...common,

@@ -1,3 +1,4 @@
+import { SAME_LENGTH } from '../base/index.ts';
 import type { Survey } from '../contract/index.ts';
 import type { AngleReading, Corner, Interruption, Opening, Wall } from '../job/index.ts';
 
@@ -166,7 +167,7 @@ export const changeOpening = (
     before &&
     after &&
     survey.entry?.wall === survey.walls[index]!.id &&
-    Math.abs(survey.entry.at - (before.at + before.width / 2)) < 1e-6;
+    Math.abs(survey.entry.at - (before.at + before.width / 2)) < SAME_LENGTH;
   return isEntry
     ? { ...next, entry: { wall: survey.walls[index]!.id, at: after.at + after.width / 2 } }
     : next;

@@ -1,4 +1,6 @@
-import type { ReadingNote, RoomSheet } from '../contract/index.ts';
+import { NOISE } from '../base/index.ts';
+import type { RoomSheet } from '../contract/index.ts';
+import type { ReadingNote } from '../job/index.ts';
 import { formatAngle, formatWithUnit, type Unit } from '../measure/index.ts';
 import { wallAngle } from '../survey/index.ts';
 import { jointFit } from '../trade/index.ts';
@@ -47,7 +49,7 @@ export function spreadOf(notes: readonly ReadingNote[], unit: Unit, thickness: n
       spread,
       gap: undefined,
       warning:
-        spread > TAPE[unit] + 1e-9
+        spread > TAPE[unit] + NOISE
           ? `the readings differ by ${formatWithUnit(spread, unit)}: measure it once more`
           : undefined,
     };

@@ -1,5 +1,6 @@
-import type { JobSettings, Survey } from '../contract/index.ts';
-import type { Profile, Trim } from '../job/index.ts';
+import { SAME_LENGTH } from '../base/index.ts';
+import type { JobSettings, StockLine, Survey } from '../contract/index.ts';
+import { traitsOf, type Profile, type Trim } from '../job/index.ts';
 import type { Unit } from '../measure/index.ts';
 import { freeId } from './edits.ts';
 
@@ -42,11 +43,33 @@ const NAMES: Readonly<Record<TrimUse, string>> = {
 /** A length of a first profile in whole sixteenths or millimetres. */
 const sized = (inches: number, unit: Unit): number => (unit === 'in' ? inches : Math.round(inches * 25.4));
 
-/**
- * A first profile of a use with its stock, for a job that has none: the lengths the job buys already, at a price to be
- * put right.
- */
-export function withProfile(settings: JobSettings, use: TrimUse, unit: Unit): JobSettings {
+/** A profile that is new in a job, with lines of stock that stand as examples until their prices are put right. */
+export interface NewProfile {
+  readonly profile: Profile;
+  readonly stock: readonly StockLine[];
+}
+
+/** Price of a foot or 300 mm of trim, in smallest coins, until somebody writes a true one. */
+const EXAMPLE_PRICE = 100;
+
+/** The lengths a job buys already as first lines of stock of a profile, at an example price. */
+export function firstStock(settings: Pick<JobSettings, 'stock'>, profile: string, unit: Unit): StockLine[] {
+  const known = [...new Set(settings.stock.map((item) => item.length))].sort((a, b) => a - b);
+  const lengths = known.length > 0 ? known : unit === 'in' ? [96, 144, 192] : [2400, 3600, 4200];
+  const ids = settings.stock.map((item) => item.id);
+  return lengths.map((length) => {
+    const id = freeId('s', ids);
+    ids.push(id);
+    return { id, profile, length, price: Math.round((length / sized(12, unit)) * EXAMPLE_PRICE) };
+  });
+}
+
+/** A first profile of a use with its stock, for a job that has none. */
+export function newProfile(
+  settings: Pick<JobSettings, 'profiles' | 'stock'>,
+  use: TrimUse,
+  unit: Unit,
+): NewProfile {
   const [width, thickness] = SIZES[use];
   const id = freeId(
     use,
@@ -58,24 +81,11 @@ export function withProfile(settings: JobSettings, use: TrimUse, unit: Unit): Jo
     use,
     width: sized(width, unit),
     thickness: sized(thickness, unit),
-    ...(use === 'crown' ? { springAngle: 38 } : {}),
+    ...(traitsOf({ use }).sprung ? { springAngle: 38 } : {}),
     material: 'mdf',
     finish: 'paint',
   };
-  const known = [...new Set(settings.stock.map((item) => item.length))].sort((a, b) => a - b);
-  const lengths = known.length > 0 ? known : unit === 'in' ? [96, 144, 192] : [2400, 3600, 4200];
-  return {
-    ...settings,
-    profiles: [...settings.profiles, profile],
-    stock: [
-      ...settings.stock,
-      ...lengths.map((length) => ({
-        profile: id,
-        length,
-        price: Math.round((length / sized(12, unit)) * 100) / 100,
-      })),
-    ],
-  };
+  return { profile, stock: firstStock(settings, id, unit) };
 }
 
 /** Adds a trim of a profile to a room: on all walls, at its usual height, against what it lies on if that is there. */
@@ -98,7 +108,7 @@ export function addTrim(
   const trim: Trim = {
     id,
     profile: profile.id,
-    on: use === 'casing' ? 'openings' : 'walls',
+    on: traitsOf(profile).aroundOpenings ? 'openings' : 'walls',
     ...(height === undefined ? {} : { height: under?.height ?? height }),
     ...(under ? { standsOn: under.id } : {}),
   };
@@ -148,7 +158,7 @@ export const moveSplice = (
   to: number | undefined,
 ): Survey => {
   const others = (survey.trims.find((one) => one.id === trim)?.splices ?? []).filter(
-    (one) => one.wall !== wall || from === undefined || Math.abs(one.at - from) > 1e-6,
+    (one) => one.wall !== wall || from === undefined || Math.abs(one.at - from) > SAME_LENGTH,
   );
   const next = to === undefined ? others : [...others, { wall, at: to }];
   return changeTrim(survey, trim, { splices: next.length > 0 ? next : undefined });

@@ -1,9 +1,10 @@
+import { fileOf } from '../../test/helpers/jobs.ts';
 import { describe, expect, it, test } from '@jest/globals';
 import fc from 'fast-check';
 import { emptySurvey, starterSettings, type RoomSheet, type Survey } from '../contract/index.ts';
 import { planQuickly } from '../plan/index.ts';
 import { closeRoom } from '../survey/index.ts';
-import { jobFileOf, roomOf, checkSurvey } from '../contract/index.ts';
+import { roomOf, checkSurvey } from '../contract/index.ts';
 import { parseDeviceLine, textOfReading } from '../measure/index.ts';
 import {
   addOpening,
@@ -134,7 +135,7 @@ describe('mirrored and moved rooms', () => {
     const plan = (survey: Survey) =>
       planQuickly(
         {
-          ...jobFileOf({ name: 'J', unit: 'in', settings, rooms: [] }),
+          ...fileOf(settings),
           rooms: [{ ...roomOf({ id: 'r', name: 'R', survey })! }],
         },
         1,

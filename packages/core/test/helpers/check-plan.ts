@@ -1,4 +1,4 @@
-import type { JobFile, PlanFile } from '../../src/index.ts';
+import { publishedPlan, type JobFile, type PlanFile } from '../../src/index.ts';
 
 const rad = Math.PI / 180;
 const EPS = 1e-6;
@@ -7,11 +7,13 @@ const EPS = 1e-6;
  * An independent reading of the plan format: shares nothing with the planner but the published rules. Answers every
  * breach it finds, in words.
  */
-export function checkPlan(job: JobFile, plan: PlanFile): string[] {
+export function checkPlan(job: JobFile, planned: PlanFile): string[] {
+  // The published form: money in decimals, as a stranger reads it.
+  const plan = publishedPlan(planned) as PlanFile;
   const bad: string[] = [];
   const rules = {
     endTrim: job.houseRules?.endTrim ?? (job.unit === 'in' ? 1 / 16 : 2),
-    kerf: job.saw?.kerf ?? (job.unit === 'in' ? 1 / 8 : 3),
+    kerf: job.saws?.find((one) => one.id === job.saw)?.kerf ?? (job.unit === 'in' ? 1 / 8 : 3),
     splicePrice: job.houseRules?.splicePrice ?? 3,
   };
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));

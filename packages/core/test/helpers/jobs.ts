@@ -1,6 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkJobFile, type JobFile, type Room } from '../../src/index.ts';
+import {
+  checkJobFile,
+  coinOf,
+  jobFileOf,
+  sawOf,
+  type JobFile,
+  type JobSettings,
+  type Room,
+  type Saw,
+} from '../../src/index.ts';
 
 const fixtures = join(process.cwd(), 'packages/core/test/fixtures');
 
@@ -28,7 +37,7 @@ export function simpleJob(
   const closed = options.closed ?? true;
   return {
     format: 'longmiter-job',
-    version: 1,
+    version: 2,
     name: 'Test',
     unit: 'in',
     profiles: [
@@ -52,8 +61,8 @@ export function simpleJob(
       },
     ],
     stock: [
-      { profile: 'base', length: 120, price: 12 },
-      { profile: 'base', length: 192, price: 19.2 },
+      { id: 's1', profile: 'base', length: 120, price: 12 },
+      { id: 's2', profile: 'base', length: 192, price: 19.2 },
     ],
     rooms: [
       {
@@ -88,3 +97,22 @@ export function simpleJob(
     ...options.job,
   };
 }
+
+/** A job with another saw, or with its own changed. */
+export function withSaw(job: JobFile, change: Partial<Saw>): JobFile {
+  const own: Saw = sawOf(job) ?? {
+    id: 'saw',
+    maxMiterLeft: 50,
+    maxMiterRight: 50,
+    maxBevelLeft: 45,
+    maxBevelRight: 45,
+    standingHeight: 6,
+    flatWidth: 10,
+    kerf: 0.125,
+  };
+  return { ...job, saws: [{ ...own, ...change }], saw: own.id };
+}
+
+/** A job of these settings with no room yet, as a file. */
+export const fileOf = (settings: JobSettings, unit: JobFile['unit'] = 'in'): JobFile =>
+  jobFileOf({ name: 'J', unit, coin: coinOf(undefined), vocabulary: undefined, settings, rooms: [] });

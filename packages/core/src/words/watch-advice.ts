@@ -1,11 +1,13 @@
 /** Why each watch-out matters and what to do about it, by its code. */
 
+import type { WatchOutCode } from './watch-outs.ts';
+
 export interface WatchAdvice {
   readonly why: string;
   readonly what: string;
 }
 
-const ADVICE: Readonly<Record<string, WatchAdvice>> = {
+const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
   'assumed-angle': {
     why: 'Corners are seldom square, and a degree shows.',
     what: 'Take the angle over a straight board and type it in.',
@@ -53,9 +55,9 @@ const ADVICE: Readonly<Record<string, WatchAdvice>> = {
     what: 'Release one of the pinned joints.',
   },
   'pin-outside': { why: 'Nothing runs through an outside corner.', what: 'Release the pin.' },
-  'square-end-fouls': {
-    why: 'The corner is sharper than the end.',
-    what: 'Hold it back, or cut it to lie on the wall.',
+  'pin-released': {
+    why: 'The wall is shorter now, or something stands where the splice was.',
+    what: 'Pin it again where there is room, or leave it to the plan.',
   },
   'splice-distance': {
     why: 'A short end looks patched.',
@@ -103,6 +105,5 @@ const ADVICE: Readonly<Record<string, WatchAdvice>> = {
   },
 };
 
-/** Advice for a watch-out's code; a general one for a code that has none of its own. */
-export const adviceFor = (code: string): WatchAdvice =>
-  ADVICE[code] ?? { why: 'It needs a look.', what: 'Check it before cutting.' };
+/** Why a watch-out matters and what to do about it. */
+export const adviceFor = (code: WatchOutCode): WatchAdvice => ADVICE[code];

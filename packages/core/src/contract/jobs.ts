@@ -1,0 +1,165 @@
+import { z } from 'zod';
+import {
+  currencySchema,
+  houseRulesSchema,
+  profileSchema,
+  rackSchema,
+  sawSchema,
+  stickPinSchema,
+  stockSchema,
+  unitSchema,
+  type HouseRulesInput,
+  type Profile,
+  type Saw,
+  type StickPin,
+} from '../job/index.ts';
+import type { Coin, Unit } from '../measure/index.ts';
+import type { Vocabulary } from '../words/index.ts';
+import type { RoomRecord } from './survey.ts';
+
+/**
+ * A job as resources that are kept, versioned and changed each by itself: its head, its profiles, lines of stock, saws and
+ * pins, its house rules, its choices, its pieces of the rack, its rooms. Money is in smallest units of the job's coin.
+ */
+
+const ownId = z.string().min(1, 'must not be empty').max(80, 'must have at most 80 characters');
+export const minorSchema = z
+  .number()
+  .int('must be a whole number of the smallest coin')
+  .min(0, 'a price must not be negative')
+  .max(100_000_000_000, 'is too large to be a price');
+
+export const stockLineSchema = stockSchema.extend({ id: ownId, price: minorSchema });
+export type StockLine = z.infer<typeof stockLineSchema>;
+/** A piece of the rack that a job has taken; of one on the crew's rack which, and which stretch of it, in its own unit. */
+export const rackEntrySchema = rackSchema.extend({
+  id: ownId,
+  offcut: z.uuid().optional(),
+  from: z.number().optional(),
+  to: z.number().optional(),
+});
+export type RackEntry = z.infer<typeof rackEntrySchema>;
+export const pinSchema = stickPinSchema.extend({ id: ownId });
+export type JobPin = StickPin & { readonly id: string };
+
+/** What the lead decides about stock beside the rules. */
+export const choicesSchema = z.strictObject({
+  /** Spare sticks, percent by profile. */
+  spares: z
+    .record(ownId, z.number().min(0, 'must not be negative').max(100, 'must be at most 100 percent'))
+    .optional(),
+  coats: z.number().int('must be a whole number').min(0, 'must not be negative').max(10).optional(),
+  primer: z.boolean().optional(),
+  nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000).optional(),
+  /** Which of the saws is in use. */
+  saw: ownId.optional(),
+});
+export type StockChoices = z.infer<typeof choicesSchema>;
+
+/** Everything of a job that is not a room, put together from its resources. */
+export interface JobSettings {
+  readonly houseRules: HouseRulesInput;
+  readonly saws: readonly Saw[];
+  readonly profiles: readonly Profile[];
+  readonly stock: readonly StockLine[];
+  readonly rack: readonly RackEntry[];
+  readonly pins: readonly JobPin[];
+  readonly choices: StockChoices;
+}
+
+/** Resources of which a job has several, by the word in their address. */
+export const LISTS = {
+  profiles: profileSchema,
+  stock: stockLineSchema,
+  saws: sawSchema,
+  pins: pinSchema,
+} as const;
+export type ListName = keyof typeof LISTS;
+/** Resources of which a job has one. */
+export const SINGLES = { rules: houseRulesSchema, choices: choicesSchema } as const;
+export type SingleName = keyof typeof SINGLES;
+
+/**
+ * A small change of one resource: what its fields become and what they were when the person changed them; null stands for
+ * none. A field that somebody else has set to a third value meanwhile is a conflict; the others are not touched.
+ */
+const fields = z.record(z.string().max(80), z.json());
+export const changeSchema = z.strictObject({ set: fields, was: fields });
+export type Change = { readonly set: Fields; readonly was: Fields };
+export type Fields = Readonly<Record<string, unknown>>;
+
+export const jobNameSchema = z
+  .string()
+  .trim()
+  .min(1, 'give the job a name')
+  .max(200, 'must have at most 200 characters');
+
+/** The head of a job: what is not about its wood. */
+export const headSchema = z.strictObject({
+  name: jobNameSchema,
+  currency: currencySchema.optional(),
+  vocabulary: z.enum(['us', 'uk'], 'must be "us" or "uk"').optional(),
+  archived: z.boolean(),
+});
+
+export const createJobSchema = z.strictObject({
+  id: z.uuid('must be a UUID').optional(),
+  name: jobNameSchema,
+  unit: unitSchema,
+  currency: currencySchema.optional(),
+  vocabulary: headSchema.shape.vocabulary,
+});
+
+/** A profile that is new in a job may come with its first lines of stock. */
+export const addProfileSchema = z.strictObject({
+  profile: profileSchema,
+  stock: z.array(stockLineSchema).max(100).default([]),
+});
+export const replaceStockSchema = z.strictObject({ lines: z.array(stockLineSchema).max(2000) });
+/** All of a job's own rules at once, as a set that was looked at before it was applied. */
+export const pinsSchema = z.strictObject({
+  add: z.array(pinSchema).max(200).default([]),
+  drop: z.array(ownId).max(1000).default([]),
+});
+
+export interface JobSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: Unit;
+  readonly rooms: number;
+  readonly walls: number;
+  readonly updatedAt: string;
+  readonly archived: boolean;
+}
+
+export interface JobHead {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: Unit;
+  readonly coin: Coin;
+  readonly vocabulary: Vocabulary | undefined;
+  readonly archived: boolean;
+}
+
+export interface JobRecord extends JobHead {
+  readonly settings: JobSettings;
+  readonly rooms: readonly RoomRecord[];
+}
+
+/** What the server tells everyone who looks at a job. */
+export type JobEvent =
+  | { readonly kind: 'head'; readonly head: JobHead }
+  | { readonly kind: 'settings'; readonly part: SettingsPart }
+  | { readonly kind: 'room'; readonly room: RoomRecord }
+  /** A room was made, deleted or restored, or the job was: what is shown is to be loaded again. */
+  | { readonly kind: 'rooms' }
+  /** A stick was cut, or said not to be. */
+  | { readonly kind: 'cuts' }
+  | { readonly kind: 'rack' };
+
+/** One of the lists or singles of a job's settings, as it now is. */
+export type SettingsPart = Partial<JobSettings>;
+
+/** The saw in use: the chosen one, else the first. */
+export const sawInUse = ({ saws, choices }: Pick<JobSettings, 'saws' | 'choices'>): Saw | undefined =>
+  saws.find((saw) => saw.id === choices.saw) ?? saws[0];

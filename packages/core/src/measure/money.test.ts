@@ -1,0 +1,55 @@
+import { describe, expect, test } from '@jest/globals';
+import { coinFor, coinOf, formatMoney, fromMinor, parseMoney, toMinor } from './index.ts';
+
+const euro = coinOf('EUR');
+const read = (text: string, currency = 'EUR'): number | string => {
+  const parsed = parseMoney(text, coinOf(currency));
+  return parsed.ok ? parsed.value : parsed.issues[0].text;
+};
+
+describe('amounts as people write them', () => {
+  test.each([
+    ['7,50', 750],
+    ['7.50', 750],
+    ['7', 700],
+    ['0', 0],
+    ['0.05', 5],
+    ['1 234,5', 123450],
+    ['€ 7,50', 750],
+    ['7.50 EUR', 750],
+    ['12.', 1200],
+    ['7.500', 'may be thousands or decimals'],
+    ['abc', 'is no amount'],
+    ['', 'write an amount'],
+    ['-3', 'must not be negative'],
+    ['−3', 'must not be negative'],
+    ['7.555', 'may be thousands or decimals'],
+    ['7.5555', 'at most 2 decimals'],
+    ['99999999999', 'too large'],
+    ['1.2.3', 'is no amount'],
+  ])('%s', (text, expected) => {
+    if (typeof expected === 'number') expect(read(text)).toBe(expected);
+    else expect(read(text)).toContain(expected);
+  });
+  test('in coins with no decimals, and with three', () => {
+    expect(read('750', 'JPY')).toBe(750);
+    expect(read('7.5', 'JPY')).toContain('has no decimals');
+    expect(read('7.125', 'KWD')).toBe(7125);
+  });
+});
+
+describe('counted in coins', () => {
+  test('there and back is the same amount', () => {
+    for (const amount of [0, 0.01, 0.29, 9.44, 11.8, 1234.56])
+      expect(fromMinor(toMinor(amount, euro), euro)).toBe(amount);
+    expect(toMinor(1.005, euro)).toBe(101);
+    expect(formatMoney(750, euro)).toBe('7.50 EUR');
+    expect(formatMoney(750, coinOf(undefined))).toBe('7.50');
+  });
+  test('prices finer than the coin are counted as fine as they are', () => {
+    const coin = coinFor(undefined, [9.44, 1.125]);
+    expect(coin.digits).toBe(3);
+    expect(toMinor(1.125, coin)).toBe(1125);
+    expect(coinFor('EUR', [9.44]).digits).toBe(2);
+  });
+});

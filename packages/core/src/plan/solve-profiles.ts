@@ -1,0 +1,160 @@
+import {
+  fitsNothing,
+  optimiseAround,
+  type CutProblem,
+  type CutSolution,
+  type FixedStick,
+} from '../cutting/index.ts';
+import type { JobLayout } from '../pieces/index.ts';
+import { cutProblems, type ProfileProblem } from './cut-problems.ts';
+import { fillRack } from './fill-rack.ts';
+import type { PlanOptions } from './options.ts';
+import type { Refusal } from './plan-file.ts';
+import { preferSplices } from './prefer-splices.ts';
+import { noStock, refusalOf, tooLong, withoutRuns } from './refusals.ts';
+import { cutSticksOf, fixedSticks } from './stick-pins.ts';
+import type { SolvedProfile } from './sticks-of.ts';
+
+/** The cut plans of a job's profiles, one after another; what has none is refused by its runs. */
+
+export interface Solved {
+  readonly solved: readonly SolvedProfile[];
+  readonly refused: readonly Refusal[];
+}
+
+interface SolveOptions extends Omit<PlanOptions, 'onPlan'> {
+  /** Told every better set of plans, once each profile has one or is refused. */
+  readonly onBetter?: (solved: readonly SolvedProfile[], refused: readonly Refusal[]) => void;
+}
+
+/** Seconds a profile for the answer that is told at once. */
+const QUICK = 0.15;
+
+/** A profile on its way to its plan. */
+interface Task {
+  readonly item: ProfileProblem;
+  readonly problem: CutProblem;
+  readonly fixed: readonly FixedStick[];
+  /** Names of the parts that lie on fixed sticks. */
+  readonly held: ReadonlySet<string>;
+  readonly finish: (solution: CutSolution) => SolvedProfile;
+}
+
+/** The problem of a profile with what is settled before: what has been cut, what is pinned, the rack filled up. */
+function taskOf(layout: JobLayout, plain: ProfileProblem, options: SolveOptions): Task {
+  const problem = options.whole
+    ? { ...plain.problem, walls: plain.problem.walls.map((wall) => ({ ...wall, max: 0, points: [] })) }
+    : plain.problem;
+  const item = { ...plain, problem };
+  const taken = new Set<string>();
+  const cut = cutSticksOf(layout, item, options.records ?? [], taken);
+  // Without splices the parts of spliced walls that pins speak of are not there.
+  const pinned = options.whole ? [] : fixedSticks(layout, item, options.pins ?? [], taken);
+  const before = [...cut.fixed, ...pinned];
+  const fixed = options.rackFirst ? [...before, ...fillRack(problem, before)] : before;
+  const held = new Set(fixed.flatMap((one) => one.parts.map((part) => part.id)));
+  const around = { ...problem, sticks: [...problem.sticks, ...cut.kinds] };
+  return {
+    item,
+    problem: around,
+    fixed,
+    held,
+    finish: (solution) => ({ ...item, solution: preferSplices(layout, around, solution, held) }),
+  };
+}
+
+/** Profiles that can be planned, without the runs that cannot, and those that are refused. */
+function sieve(
+  layout: JobLayout,
+  options: SolveOptions,
+  spliceScarce: boolean,
+): { tasks: Task[]; refused: Refusal[] } {
+  const refused: Refusal[] = [];
+  const records = options.records ?? [];
+  const tasks = cutProblems(layout, { records, spliceScarce }).flatMap((item): Task[] => {
+    if (item.problem.sticks.length === 0 && records.every((one) => one.profile !== item.profile.id)) {
+      refused.push(...noStock(item));
+      return [];
+    }
+    const task = taskOf(layout, item, options);
+    const long = fitsNothing(task.item.problem).filter((issue) => !task.held.has(String(issue.data?.['id'])));
+    if (long.length === 0) return [task];
+    const gone = tooLong({ layout, whole: options.whole ?? false }, task.item, long);
+    refused.push(...gone);
+    const rest = withoutRuns(
+      item,
+      gone.map((one) => ({ room: one.room!, trim: one.trim! })),
+    );
+    return rest.problem.blanks.length + rest.problem.walls.length === 0
+      ? []
+      : [taskOf(layout, rest, options)];
+  });
+  return { tasks, refused };
+}
+
+/**
+ * Solves every profile. A stretch that has a stick of a limited length to itself stays whole; where no plan is found that
+ * way it may be spliced.
+ */
+export function solveProfiles(layout: JobLayout, options: SolveOptions): Solved {
+  const { clock, onBetter } = options;
+  const { tasks, refused: refusedAtOnce } = sieve(layout, options, false);
+  const refused = [...refusedAtOnce];
+  const best: (SolvedProfile | undefined)[] = tasks.map(({ problem, fixed, finish }) => {
+    const quick =
+      onBetter &&
+      optimiseAround(problem, fixed, undefined, { seconds: Math.min(QUICK, options.seconds), clock });
+    return quick?.ok ? finish(quick.value) : undefined;
+  });
+  const failed = new Set<number>();
+  const found = (): SolvedProfile[] => best.flatMap((one) => one ?? []);
+  const tell = (): void => {
+    if (onBetter && found().length > 0 && best.every((one, index) => one || failed.has(index)))
+      onBetter(found(), refused);
+  };
+  tell();
+  const run = (task: Task, index: number): ReturnType<typeof optimiseAround> =>
+    optimiseAround(task.problem, task.fixed, options.solver, {
+      seconds: options.seconds,
+      clock,
+      onProgress: (progress) => options.onProgress?.(task.item.profile.id, progress),
+      onBetter: (solution) => {
+        if (!onBetter || solution.cost >= (best[index]?.solution.cost ?? Infinity)) return;
+        best[index] = task.finish(solution);
+        tell();
+      },
+    });
+  tasks.forEach((task, index) => {
+    let used = task;
+    let answer = run(task, index);
+    if (!answer.ok && hasScarce(layout, task)) {
+      const again = sieve(layout, options, true).tasks.find((one) => one.item.profile === task.item.profile);
+      const second = again && run(again, index);
+      if (again && second?.ok) [used, answer] = [again, second];
+    }
+    if (answer.ok) best[index] = used.finish(answer.value);
+    else {
+      failed.add(index);
+      best[index] = undefined;
+      const context = {
+        layout,
+        solver: options.solver,
+        seconds: options.seconds,
+        clock,
+        whole: options.whole ?? false,
+      };
+      refused.push(...refusalOf(context, { ...task.item, problem: task.problem }, answer.issues[0]));
+    }
+  });
+  return { solved: found(), refused };
+}
+
+/** Whether a profile has stretches that stay whole only because a limited length is kept for them. */
+const hasScarce = (layout: JobLayout, { item }: Task): boolean =>
+  layout.rooms.some((room) =>
+    room.runs.some(
+      (run) =>
+        run.run.frame.profile.id === item.profile.id &&
+        run.stretches.some((stretch) => stretch.scarce && !stretch.needed && stretch.places.length > 0),
+    ),
+  );

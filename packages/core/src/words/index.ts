@@ -1,0 +1,3 @@
+export * from './terms.ts';
+export * from './watch-outs.ts';
+export * from './watch-advice.ts';
