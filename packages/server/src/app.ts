@@ -2,15 +2,14 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
-import type { Pool } from 'mysql2/promise';
+import type { JobEvent } from '@long-miter/core';
+import type { Database } from './db/pool.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
-import { deviceRoutes } from './features/devices/routes.ts';
-import { jobRoutes } from './features/jobs/routes.ts';
-import { rackRoutes } from './features/rack/routes.ts';
-import { ruleRoutes } from './features/rules/routes.ts';
-import { supplierRoutes } from './features/suppliers/routes.ts';
 import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { errorHandler, unknownAddress } from './http/error-handler.ts';
+import { Hub } from './http/hub.ts';
+import { mount } from './http/mount.ts';
+import { routeTable } from './routes.ts';
 
 /** Nothing may come from or go to another machine; the solver is WebAssembly, styles of the components are inline. */
 const POLICY = {
@@ -23,17 +22,19 @@ const POLICY = {
   workerSrc: ["'self'"],
   objectSrc: ["'none'"],
   baseUri: ["'self'"],
+  formAction: ["'self'"],
   frameAncestors: ["'none'"],
 };
 
 /** The whole server without its port: API under /api, the built page for everything else. */
 export function createApp(
-  pool: Pool,
+  database: Database,
   webFolder: string | undefined,
   devices: DeviceListener,
   suppliers = new SupplierStandIn(),
 ): Express {
   const app = express();
+  const hub = new Hub<JobEvent>();
   app.disable('x-powered-by');
   app.use(
     helmet({
@@ -42,29 +43,30 @@ export function createApp(
     }),
   );
   app.use(compression());
+  // Answers whatever the database does: a starter or a proxy must be told, not kept waiting.
   app.get('/api/health', async (_request, response) => {
-    await pool.query('SELECT 1');
-    response.json({ ok: true });
+    const ok = await database.answers();
+    response.status(ok ? 200 : 503).json({ ok });
   });
   app.use(
     '/api',
     express.json({ limit: '6mb', strict: false }),
-    jobRoutes(pool),
-    deviceRoutes(devices),
-    ruleRoutes(pool),
-    rackRoutes(pool),
-    supplierRoutes(pool, suppliers),
+    mount(routeTable(hub, devices, suppliers), database, hub),
     unknownAddress,
   );
   if (webFolder !== undefined) {
     // Built assets carry a hash in their name and never change; the page itself is asked for again each time.
     app.use(
       '/assets',
-      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }),
+      unknownAddress,
     );
     app.use(express.static(webFolder, { index: false }));
-    app.get('/{*page}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
+    app.get('/{*page}', (_request, response) =>
+      response.sendFile(join(webFolder, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } }),
+    );
   }
+  app.use(unknownAddress);
   app.use(errorHandler);
   return app;
 }

@@ -2,13 +2,7 @@
 export interface Config {
   readonly port: number;
   readonly host: string;
-  readonly database: {
-    readonly host: string;
-    readonly port: number;
-    readonly user: string;
-    readonly password: string;
-    readonly database: string;
-  };
+  readonly database: DatabaseConfig;
   /** Folder of the built page; undefined serves the API alone. */
   readonly webFolder: string | undefined;
   readonly migrations: string;
@@ -19,16 +13,41 @@ export interface Config {
   readonly supplierPort: number | undefined;
 }
 
-const number = (text: string | undefined, fallback: number): number =>
-  text === undefined || text === '' ? fallback : Number(text);
+export interface DatabaseConfig {
+  readonly host: string;
+  readonly port: number;
+  readonly user: string;
+  readonly password: string;
+  readonly database: string;
+}
 
-export function readConfig(env: NodeJS.ProcessEnv): Config {
+/** A setting that cannot be what it says; shown as one line, without a stack. */
+export class ConfigError extends Error {}
+
+type Env = Readonly<Record<string, string | undefined>>;
+
+const MOST = 65_535;
+
+/** A port by its variable. Throws ConfigError for what is none. */
+export function portOf(env: Env, name: string, fallback: number): number {
+  const text = env[name]?.trim() ?? '';
+  if (text === '') return fallback;
+  if (!/^\d{1,5}$/.test(text) || Number(text) > MOST)
+    throw new ConfigError(`${name} is "${text}": it must be a port, a whole number from 0 to ${MOST}`);
+  return Number(text);
+}
+
+const portOrNone = (env: Env, name: string, fallback: number): number | undefined =>
+  env[name] === 'no' ? undefined : portOf(env, name, fallback);
+
+/** Throws ConfigError for a variable that is no value of its kind. */
+export function readConfig(env: Env): Config {
   return {
-    port: number(env['LONGMITER_PORT'], 4100),
+    port: portOf(env, 'LONGMITER_PORT', 4100),
     host: env['LONGMITER_HOST'] ?? '127.0.0.1',
     database: {
       host: env['LONGMITER_DB_HOST'] ?? '127.0.0.1',
-      port: number(env['LONGMITER_DB_PORT'], 3306),
+      port: portOf(env, 'LONGMITER_DB_PORT', 3306),
       user: env['LONGMITER_DB_USER'] ?? 'app',
       password: env['LONGMITER_DB_PASSWORD'] ?? '',
       database: env['LONGMITER_DB_NAME'] ?? 'longmiter',
@@ -36,9 +55,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     webFolder: env['LONGMITER_WEB'],
     migrations: env['LONGMITER_MIGRATIONS'] ?? 'packages/server/migrations',
     seedDemo: env['LONGMITER_SEED'] !== 'no',
-    devicePort:
-      env['LONGMITER_DEVICE_PORT'] === 'no' ? undefined : number(env['LONGMITER_DEVICE_PORT'], 4101),
-    supplierPort:
-      env['LONGMITER_SUPPLIER_PORT'] === 'no' ? undefined : number(env['LONGMITER_SUPPLIER_PORT'], 4102),
+    devicePort: portOrNone(env, 'LONGMITER_DEVICE_PORT', 4101),
+    supplierPort: portOrNone(env, 'LONGMITER_SUPPLIER_PORT', 4102),
   };
 }

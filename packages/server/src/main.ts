@@ -1,43 +1,72 @@
 import { createServer } from 'node:http';
 import { createApp } from './app.ts';
-import { readConfig } from './config.ts';
+import { ConfigError, readConfig, type Config } from './config.ts';
+import { forgetOldCommands } from './db/commands.ts';
 import { migrate } from './db/migrate.ts';
-import { openPool } from './db/pool.ts';
+import { Database } from './db/pool.ts';
 import { seedDemo } from './demo/seed.ts';
 import { nameStandIns } from './features/suppliers/service.ts';
 import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { DeviceListener } from './features/devices/listener.ts';
+import { contextOf } from './http/context.ts';
+import { Hub } from './http/hub.ts';
 
 /** Starts the server: migrates, seeds, listens, tells its parent the address, and stops cleanly when asked or orphaned. */
 
-const config = readConfig(process.env);
-const pool = openPool(config.database);
+// A log that cannot be written (full disk, closed pipe) must not end the server.
+process.stdout.on('error', () => undefined);
+process.stderr.on('error', () => undefined);
+
+/** Ends the process with a line that says why; the starter does not try again what cannot get better by itself. */
+const HOPELESS = 78;
+function giveUp(text: string, code = 1): never {
+  process.stderr.write(`${text}\n`);
+  process.exit(code);
+}
+
+function config(): Config {
+  try {
+    return readConfig(process.env);
+  } catch (error) {
+    if (error instanceof ConfigError) giveUp(error.message, HOPELESS);
+    throw error;
+  }
+}
+
+const { port, host, webFolder, ...settings } = config();
+const database = new Database(settings.database);
+const own = contextOf(database, new Hub(), { kind: 'device', id: 'server' });
 try {
-  await migrate(pool, config.migrations);
-  if (config.seedDemo) await seedDemo(pool);
+  await migrate(database.pool, settings.migrations);
+  await forgetOldCommands(database);
+  if (settings.seedDemo) await seedDemo(own);
 } catch (error) {
-  process.stderr.write(`Long Miter cannot use its database: ${(error as Error).message}\n`);
-  process.exit(1);
+  giveUp(`Long Miter cannot use its database: ${(error as Error).message}`);
 }
 
 const devices = new DeviceListener();
-if (config.devicePort !== undefined) await devices.listen(config.devicePort);
+if (settings.devicePort !== undefined) await devices.listen(settings.devicePort);
 const suppliers = new SupplierStandIn();
-if (config.supplierPort !== undefined) await nameStandIns(pool, await suppliers.listen(config.supplierPort));
-const server = createServer(createApp(pool, config.webFolder, devices, suppliers));
-server.on('error', (error: NodeJS.ErrnoException) => {
-  process.stderr.write(
+if (settings.supplierPort !== undefined)
+  await nameStandIns(own, await suppliers.listen(settings.supplierPort));
+const server = createServer(createApp(database, webFolder, devices, suppliers));
+// Requests that never come whole are not waited for.
+server.headersTimeout = 20_000;
+server.requestTimeout = 60_000;
+server.on('clientError', (_error, socket) => socket.destroy());
+server.on('error', (error: NodeJS.ErrnoException) =>
+  giveUp(
     error.code === 'EADDRINUSE'
-      ? `Port ${config.port} is taken; set LONGMITER_PORT to another.\n`
-      : `${error.message}\n`,
-  );
-  process.exit(1);
-});
-server.listen(config.port, config.host, () => {
+      ? `Port ${port} is taken; set LONGMITER_PORT to another.`
+      : `Long Miter cannot listen on ${host}:${port}: ${error.message}`,
+    HOPELESS,
+  ),
+);
+server.listen(port, host, () => {
   const address = server.address();
-  const port = typeof address === 'object' && address ? address.port : config.port;
-  process.send?.({ listening: `http://${config.host}:${port}` });
-  process.stdout.write(`Long Miter is at http://${config.host}:${port}\n`);
+  const at = typeof address === 'object' && address ? address.port : port;
+  process.send?.({ listening: `http://${host}:${at}` });
+  process.stdout.write(`Long Miter is at http://${host}:${at}\n`);
 });
 
 let stopping = false;
@@ -46,11 +75,22 @@ const stop = (): void => {
   stopping = true;
   devices.close();
   suppliers.close();
-  server.close(() => void pool.end().finally(() => process.exit(0)));
+  const end = (): void => process.exit(0);
+  server.close(() => void database.end().then(end, end));
   server.closeIdleConnections();
-  setTimeout(() => server.closeAllConnections(), 2000).unref();
+  setTimeout(() => server.closeAllConnections(), 1500).unref();
+  // A database that no longer answers keeps nobody from stopping.
+  setTimeout(end, 5000).unref();
 };
 process.on('SIGTERM', stop);
 process.on('SIGINT', stop);
+process.on('SIGHUP', stop);
 // The starter holds this channel open; when it is gone nothing is left that could stop us.
 process.on('disconnect', stop);
+// Nothing a stranger sends ends the server: what nobody waited for is written down and the rest goes on.
+process.on('unhandledRejection', (reason) => {
+  process.stderr.write(`unhandled: ${(reason as Error)?.stack ?? String(reason)}\n`);
+});
+process.on('uncaughtException', (error) => {
+  process.stderr.write(`uncaught: ${error.stack ?? String(error)}\n`);
+});

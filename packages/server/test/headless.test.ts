@@ -53,7 +53,7 @@ test.each([
   [
     'two faults',
     ['plan', file('bad2.json', JSON.stringify({ ...fernhollow, version: 7, colour: 1 }))],
-    '/version: must be 1, the version this program reads\n/colour: is not a known key: check its spelling',
+    '/version: must be 1 or 2, the versions this program reads\n/colour: is not a known key: check its spelling',
   ],
   ['an empty file', ['plan', file('empty.json', '')], ': the file is empty'],
   [

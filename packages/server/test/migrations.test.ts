@@ -3,16 +3,21 @@ import { mkdtempSync, writeFileSync, cpSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Pool } from 'mysql2/promise';
+import type { Context } from '../src/http/context.ts';
+import type { Database } from '../src/db/pool.ts';
 import { migrate } from '../src/db/migrate.ts';
 import { seedDemo } from '../src/demo/seed.ts';
 import * as repository from '../src/features/jobs/repository.ts';
 import { testApp } from './support/app.ts';
 
 let pool: Pool;
+let database: Database;
+let context: Context;
 beforeAll(async () => {
-  ({ pool } = await testApp());
+  ({ database, context } = await testApp());
+  ({ pool } = database);
 });
-afterAll(() => pool.end());
+afterAll(() => database.end());
 
 const copyOfMigrations = (): string => {
   const folder = mkdtempSync(join(tmpdir(), 'lm-migrations-'));
@@ -41,13 +46,13 @@ test('a change edited after it was applied is refused', async () => {
 
 test('the demo is seeded once and stays deleted when deleted', async () => {
   const demos = async () =>
-    (await repository.listJobs(pool)).filter((job) => job.name === 'Fernhollow Schoolhouse');
+    (await repository.listJobs(database)).filter((job) => job.name === 'Fernhollow Schoolhouse');
   const before = (await demos()).length;
-  await seedDemo(pool);
-  await seedDemo(pool);
+  await seedDemo(context);
+  await seedDemo(context);
   const seeded = await demos();
   expect(seeded.length - before).toBe(1);
-  await repository.mark(pool, 'job', 'delete', seeded[0]!.id);
-  await seedDemo(pool);
+  await repository.markJob(database, seeded[0]!.id, 'delete');
+  await seedDemo(context);
   expect((await demos()).length).toBe(before);
 });

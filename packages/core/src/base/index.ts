@@ -2,3 +2,4 @@ export * from './ids.ts';
 export * from './issue.ts';
 export * from './tolerance.ts';
 export * from './trig.ts';
+export * from './same-value.ts';

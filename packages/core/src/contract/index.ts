@@ -3,3 +3,4 @@ export * from './jobs.ts';
 export * from './job-file.ts';
 export * from './starter.ts';
 export * from './stock.ts';
+export * from './answers.ts';

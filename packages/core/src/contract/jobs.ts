@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sameValue } from '../base/index.ts';
 import {
   currencySchema,
   houseRulesSchema,
@@ -163,3 +164,36 @@ export type SettingsPart = Partial<JobSettings>;
 /** The saw in use: the chosen one, else the first. */
 export const sawInUse = ({ saws, choices }: Pick<JobSettings, 'saws' | 'choices'>): Saw | undefined =>
   saws.find((saw) => saw.id === choices.saw) ?? saws[0];
+
+const same = (a: unknown, b: unknown): boolean => sameValue(a ?? null, b ?? null);
+
+/**
+ * Applies a small change to the fields of a resource. A field that is neither what it was nor what it is to become has
+ * been set by somebody else: it clashes, and nothing is changed.
+ */
+export function applyChange(
+  now: Fields,
+  { set, was }: Change,
+): {
+  readonly next: Fields;
+  readonly clashes: readonly { readonly field: string; readonly stands: unknown }[];
+} {
+  const clashes = Object.keys(set)
+    .filter((field) => !same(now[field], was[field]) && !same(now[field], set[field]))
+    .map((field) => ({ field, stands: now[field] ?? null }));
+  if (clashes.length > 0) return { next: now, clashes };
+  const next = Object.fromEntries(
+    Object.entries({ ...now, ...set }).filter(([, value]) => value !== null && value !== undefined),
+  );
+  return { next, clashes };
+}
+
+/** The change from one state of a resource to another: only the fields that differ. */
+export function changeBetween(before: Fields, after: Fields): Change {
+  const fields = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
+    (field) => !same(before[field], after[field]),
+  );
+  const of = (from: Fields): Fields =>
+    Object.fromEntries(fields.map((field) => [field, from[field] ?? null]));
+  return { set: of(after), was: of(before) };
+}

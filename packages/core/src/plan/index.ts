@@ -7,3 +7,4 @@ export * from './cut-records.ts';
 export * from './what-if.ts';
 export * from './compare-rules.ts';
 export * from './splice-places.ts';
+export { keysByOldId } from './old-ids.ts';

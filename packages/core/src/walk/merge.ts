@@ -1,3 +1,4 @@
+import { sameValue } from '../base/index.ts';
 import type { Notes, RoomSheet } from '../contract/index.ts';
 
 /**
@@ -19,16 +20,6 @@ const hasIds = (value: Json): value is readonly (Fields & { readonly id: string 
   Array.isArray(value) &&
   value.length > 0 &&
   value.every((one) => isFields(one) && typeof one['id'] === 'string');
-
-/** Whether two values of a sheet are the same, whatever the order of their keys. A key with no value is an absent one. */
-export function sameValue(a: Json, b: Json): boolean {
-  if (a === b) return true;
-  if (Array.isArray(a) && Array.isArray(b))
-    return a.length === b.length && a.every((one, index) => sameValue(one, b[index]));
-  if (!isFields(a) || !isFields(b)) return false;
-  const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
-  return [...keys].every((key) => sameValue(a[key], b[key]));
-}
 
 export interface Clash {
   /** Where, by ids: `/walls/w3/length`. */

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Pool, RowDataPacket } from 'mysql2/promise';
+import type { Pool, PoolConnection, RowDataPacket } from 'mysql2/promise';
+import { UPGRADES } from './upgrades.ts';
 
 const CREATE = `CREATE TABLE IF NOT EXISTS migration (
   number INT UNSIGNED NOT NULL PRIMARY KEY,
@@ -16,12 +17,20 @@ const LOCK_WAIT = 60;
 interface Migration {
   readonly number: number;
   readonly file: string;
-  readonly sql: string;
+  readonly run: (connection: PoolConnection) => Promise<unknown>;
   readonly checksum: string;
+  readonly notesItself?: true | undefined;
 }
 
 function readMigrations(folder: string): Migration[] {
-  return readdirSync(folder)
+  const upgrades = UPGRADES.map(({ number, name, run, notesItself }): Migration => ({
+    number,
+    file: name,
+    run,
+    checksum: '',
+    notesItself,
+  }));
+  const files = readdirSync(folder)
     .filter((file) => /^\d{4}-.*\.sql$/.test(file))
     .sort()
     .map((file) => {
@@ -29,10 +38,11 @@ function readMigrations(folder: string): Migration[] {
       return {
         number: Number(file.slice(0, 4)),
         file,
-        sql,
+        run: (connection: PoolConnection) => connection.query(sql),
         checksum: createHash('sha256').update(sql).digest('hex'),
       };
     });
+  return [...files, ...upgrades].sort((a, b) => a.number - b.number);
 }
 
 /**
@@ -68,13 +78,14 @@ export async function migrate(pool: Pool, folder: string): Promise<number> {
           throw new Error(`${migration.file} was changed after it was applied; add a new file instead`);
         continue;
       }
-      await connection.query(migration.sql);
+      await migration.run(connection);
+      count++;
+      if (migration.notesItself) continue;
       await connection.query('INSERT INTO migration (number, file, checksum) VALUES (?, ?, ?)', [
         migration.number,
         migration.file,
         migration.checksum,
       ]);
-      count++;
     }
     return count;
   } finally {

@@ -140,20 +140,26 @@ const cloakroom: JobFile['rooms'][number] = {
 
 export const fernhollow: JobFile = {
   format: 'longmiter-job',
-  version: 1,
+  version: 2,
   name: 'Fernhollow Schoolhouse',
   unit: 'in',
   houseRules: {},
-  saw: {
-    maxMiterLeft: 50,
-    maxMiterRight: 60,
-    maxBevelLeft: 48,
-    maxBevelRight: 48,
-    standingHeight: 6.5,
-    flatWidth: 12,
-    kerf: 0.125,
-    calibration: 0.4,
-  },
+  currency: 'USD',
+  saws: [
+    {
+      id: 'driveway',
+      name: 'Driveway saw',
+      maxMiterLeft: 50,
+      maxMiterRight: 60,
+      maxBevelLeft: 48,
+      maxBevelRight: 48,
+      standingHeight: 6.5,
+      flatWidth: 12,
+      kerf: 0.125,
+      calibration: { left: 0.4, right: 0.4 },
+    },
+  ],
+  saw: 'driveway',
   profiles: [
     {
       id: 'base',
@@ -175,15 +181,15 @@ export const fernhollow: JobFile = {
     },
   ],
   stock: [
-    { profile: 'base', length: 96, price: 9.44 },
-    { profile: 'base', length: 120, price: 11.8 },
-    { profile: 'base', length: 144, price: 14.16 },
-    { profile: 'base', length: 168, price: 16.52 },
-    { profile: 'base', length: 192, price: 18.88 },
+    { id: 's96', profile: 'base', length: 96, price: 9.44 },
+    { id: 's120', profile: 'base', length: 120, price: 11.8 },
+    { id: 's144', profile: 'base', length: 144, price: 14.16 },
+    { id: 's168', profile: 'base', length: 168, price: 16.52 },
+    { id: 's192', profile: 'base', length: 192, price: 18.88 },
   ],
   rack: [
-    { profile: 'base', length: 61.5, label: 'Rack 1' },
-    { profile: 'base', length: 38, label: 'Rack 2' },
+    { id: 'r1', profile: 'base', length: 61.5, label: 'Rack 1' },
+    { id: 'r2', profile: 'base', length: 38, label: 'Rack 2' },
   ],
   rooms: [readingRoom, hall, cloakroom],
 };

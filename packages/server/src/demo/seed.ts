@@ -1,24 +1,27 @@
-import type { Pool } from 'mysql2/promise';
+import { randomUUID } from 'node:crypto';
 import { checkJobFile, kindOf, type AddOffcut } from '@long-miter/core';
 import { storeJobFile } from '../features/jobs/service.ts';
 import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
 import { addOffcut } from '../features/rack/service.ts';
+import type { Context } from '../http/context.ts';
 import { fernhollow } from './fernhollow.ts';
 
 /** Puts the demo jobs in, each once in the life of a database: a deleted one stays deleted. */
-export async function seedDemo(pool: Pool): Promise<void> {
+export async function seedDemo(context: Context): Promise<void> {
   for (const demo of [fernhollow]) {
-    if (await wasSeeded(pool, demo.name)) continue;
+    if (await wasSeeded(context.db, demo.name)) continue;
     const file = checkJobFile(demo);
     if (!file.ok)
       throw new Error(
         `the demo job is not valid: ${file.issues.map((issue) => `${issue.at} ${issue.text}`).join('; ')}`,
       );
-    await storeJobFile(pool, file.value, demo.name);
+    await storeJobFile(context, file.value, demo.name);
   }
-  if (await wasSeeded(pool, RACK)) return;
-  for (const offcut of demoRack()) await addOffcut(pool, offcut);
-  await noteSeeded(pool, RACK);
+  await context.transaction(async (own) => {
+    if (await wasSeeded(own.db, RACK)) return;
+    for (const offcut of demoRack()) await addOffcut(own, { id: randomUUID(), ...offcut });
+    await noteSeeded(own.db, RACK);
+  });
 }
 
 const RACK = 'demo rack';

@@ -4,7 +4,7 @@ import { cutProblemSchema, jobFileSchema } from '@long-miter/core';
 
 /** The published JSON Schemas of the open formats, by file name in docs/schema. */
 export const publishedSchemas = (): Record<string, string> => ({
-  'job-file.schema.json': text(jobFileSchema, 'Long Miter job file, version 1'),
+  'job-file.schema.json': text(jobFileSchema, 'Long Miter job file, version 2'),
   'cut-problem.schema.json': text(cutProblemSchema, 'Long Miter cutting problem, version 1'),
 });
 

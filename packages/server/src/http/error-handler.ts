@@ -1,10 +1,12 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Problem } from '@long-miter/core';
+import { whyUnavailable } from '../db/sql-errors.ts';
 import { HttpProblem } from './problem.ts';
 
 const TITLES: Readonly<Record<number, string>> = {
   404: 'Not found',
   409: 'Conflict',
+  410: 'Deleted',
   413: 'Too large',
   422: 'Not valid',
   500: 'Server error',
@@ -23,28 +25,20 @@ function send(response: Response, problem: HttpProblem): void {
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(body));
 }
 
-/** Codes with which mysql2 says that the database is not there (any more). */
-const DATABASE_GONE = new Set([
-  'ECONNREFUSED',
-  'PROTOCOL_CONNECTION_LOST',
-  'ECONNRESET',
-  'EPIPE',
-  'ENOENT',
-  'ER_SERVER_SHUTDOWN',
-  'ETIMEDOUT',
-]);
-
-function problemOf(error: unknown): HttpProblem {
+export function problemOf(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
-  const { status, type, code } = error as { status?: number; type?: string; code?: string };
+  const { status, type } = error as { status?: number; type?: string };
   if (type === 'entity.too.large')
     return new HttpProblem('too-large', 'the request is larger than the server reads (6 MB)');
   if (type === 'entity.parse.failed')
     return new HttpProblem('invalid', 'the request is not JSON', [{ at: '', text: 'is not JSON' }]);
-  if (code !== undefined && DATABASE_GONE.has(code))
-    return new HttpProblem('unavailable', 'the database does not answer; try again in a moment');
+  // Before the driver is asked: a missing file is no missing database.
   if (status !== undefined && status >= 400 && status < 500)
-    return new HttpProblem(status === 404 ? 'not-found' : 'invalid', 'the request cannot be read');
+    return status === 404
+      ? new HttpProblem('not-found', 'there is nothing at this address')
+      : new HttpProblem('invalid', 'the request cannot be read');
+  const why = whyUnavailable(error);
+  if (why !== undefined) return new HttpProblem('unavailable', why);
   return new HttpProblem('internal', 'something went wrong on the server; nothing was changed');
 }
 
@@ -52,10 +46,13 @@ function problemOf(error: unknown): HttpProblem {
 export const errorHandler: ErrorRequestHandler = (error, _request, response, next) => {
   if (response.headersSent) return next(error);
   const problem = problemOf(error);
-  if (problem.status >= 500) process.stderr.write(`${(error as Error).stack ?? String(error)}\n`);
+  if (problem.status === 500) process.stderr.write(`${(error as Error).stack ?? String(error)}\n`);
   send(response, problem);
 };
 
-/** Unknown addresses of the API; without it Express answers HTML. */
+/** Unknown addresses; without it Express answers HTML. */
 export const unknownAddress: RequestHandler = (request, response) =>
-  send(response, new HttpProblem('not-found', `there is nothing at ${request.method} ${request.path}`));
+  send(
+    response,
+    new HttpProblem('not-found', `there is nothing at ${request.method} ${request.path.slice(0, 200)}`),
+  );

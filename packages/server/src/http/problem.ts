@@ -4,6 +4,7 @@ const STATUS: Readonly<Record<ProblemCode, number>> = {
   invalid: 422,
   'not-found': 404,
   conflict: 409,
+  deleted: 410,
   'too-large': 413,
   unavailable: 503,
   internal: 500,

@@ -1,14 +1,18 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Express } from 'express';
-import type { Pool } from 'mysql2/promise';
+import type { Database } from '../../src/db/pool.ts';
 import request from 'supertest';
 import {
   kindOf,
   orderAt,
   stockOfQuote,
+  type CutRecord,
   type JobRecord,
+  type JobSettings,
+  type KeptCut,
   type Offcut,
   type OrderRecord,
+  type PieceKey,
   type Problem,
   type Quote,
   type Supplier,
@@ -18,19 +22,21 @@ import { DeviceListener } from '../../src/features/devices/listener.ts';
 import { fetchQuote } from '../../src/features/suppliers/client.ts';
 import { nameStandIns } from '../../src/features/suppliers/service.ts';
 import { SupplierStandIn } from '../../src/features/suppliers/stand-in.ts';
+import type { Context } from '../../src/http/context.ts';
 import { nobody, testApp } from '../support/app.ts';
 
-let pool: Pool;
+let database: Database;
 let app: Express;
 const standIn = new SupplierStandIn();
 beforeAll(async () => {
-  ({ pool } = await testApp());
-  await nameStandIns(pool, await standIn.listen(0));
-  app = createApp(pool, undefined, new DeviceListener(), standIn);
+  let context: Context;
+  ({ database, context } = await testApp());
+  await nameStandIns(context, await standIn.listen(0));
+  app = createApp(database, undefined, new DeviceListener(), standIn);
 });
 afterAll(async () => {
   standIn.close();
-  await pool.end();
+  await database.end();
 });
 beforeEach(() => {
   standIn.behaviour = { delay: 0, failure: 'none' };
@@ -62,23 +68,29 @@ describe('the rack', () => {
     expect(added.label).toMatch(/^R-\d+$/);
     const taken = await request(app)
       .post(`/api/jobs/${own.id}/rack`)
-      .send({ version: own.version, offcut: added.id, profile: base(own).id });
+      .send({ offcut: added.id, profile: base(own).id });
     // Half an inch is kept clear of the split on both sides.
-    expect((taken.body as JobRecord).settings.rack).toEqual([
-      { profile: base(own).id, length: 49.5, label: `${added.label}a` },
-      { profile: base(own).id, length: 65.5, label: `${added.label}b` },
+    expect((taken.body as JobSettings).rack).toMatchObject([
+      { profile: base(own).id, length: 49.5, label: `${added.label}a`, offcut: added.id, from: 0, to: 49.5 },
+      {
+        profile: base(own).id,
+        length: 65.5,
+        label: `${added.label}b`,
+        offcut: added.id,
+        from: 54.5,
+        to: 120,
+      },
     ]);
     const other = await newJob('Late');
     const twice = await request(app)
       .post(`/api/jobs/${other.id}/rack`)
-      .send({ version: other.version, offcut: added.id, profile: base(other).id });
+      .send({ offcut: added.id, profile: base(other).id });
     expect([twice.status, (twice.body as Problem).detail]).toEqual([
       409,
       `${added.label} is reserved for Salvage already`,
     ]);
-    const version = (taken.body as JobRecord).version;
-    const back = await request(app).delete(`/api/jobs/${own.id}/rack/${added.id}?version=${version}`);
-    expect((back.body as JobRecord).settings.rack).toEqual([]);
+    const back = await request(app).delete(`/api/jobs/${own.id}/rack/${added.id}`);
+    expect(back.body).toEqual({ rack: [] });
     expect((await rack()).find((one) => one.id === added.id)!.state).toBe('free');
   });
   test('trim of another kind is not taken, and the answer says what it is', async () => {
@@ -88,69 +100,127 @@ describe('the rack', () => {
       .body as Offcut;
     const answer = await request(app)
       .post(`/api/jobs/${own.id}/rack`)
-      .send({ version: own.version, offcut: added.id, profile: base(own).id });
+      .send({ offcut: added.id, profile: base(own).id });
     expect([answer.status, (answer.body as Problem).detail]).toEqual([
       422,
       `${added.label} is Tall base, not ${base(own).name}`,
     ]);
   });
-  test('what a cut stick leaves goes on it once, however often it is said; a rack stick is gone', async () => {
-    const own = await newJob('Cutting');
-    const source = (
+  const taken = async (own: JobRecord, offcut: Offcut): Promise<JobSettings['rack']> =>
+    (
+      (
+        await request(app)
+          .post(`/api/jobs/${own.id}/rack`)
+          .send({ offcut: offcut.id, profile: base(own).id })
+          .expect(201)
+      ).body as JobSettings
+    ).rack;
+  const recordFor = (
+    own: JobRecord,
+    stock: string,
+    key: string,
+    change: Partial<CutRecord> = {},
+  ): CutRecord => ({
+    id: nobody(),
+    profile: base(own).id,
+    source: 'rack',
+    stock,
+    length: 90,
+    price: 0,
+    pieces: [{ id: key as PieceKey, label: '1-01', near: 40, left: 0, right: 45, start: 0 }],
+    leftover: 31.5,
+    ...change,
+  });
+  const cut = (own: JobRecord, body: object) =>
+    request(app).post(`/api/jobs/${own.id}/cut-sticks`).send(body);
+  const cuts = async (own: JobRecord): Promise<KeptCut[]> =>
+    (await request(app).get(`/api/jobs/${own.id}/cut-sticks`)).body as KeptCut[];
+  const onRack = async (own: JobRecord, length: number, more: object = {}): Promise<Offcut> =>
+    (
       await request(app)
         .post('/api/rack')
-        .send({ trim: kindOf(base(own), 'in'), length: 90, origin: 'offcut' })
+        .send({ trim: kindOf(base(own), 'in'), length, origin: 'offcut', ...more })
+        .expect(201)
     ).body as Offcut;
-    await request(app)
-      .post(`/api/jobs/${own.id}/rack`)
-      .send({ version: own.version, offcut: source.id, profile: base(own).id });
-    const cut = {
-      key: 'room.base.w1.1 room.base.w2.1',
-      profile: base(own).id,
-      fromRack: 90,
+
+  test('what a cut stick leaves goes on it once, however often it is said; a rack stick is gone', async () => {
+    const own = await newJob('Cutting');
+    const source = await onRack(own, 90);
+    const [entry] = await taken(own, source);
+    const said = {
+      record: recordFor(own, entry!.id, 'a'),
       leaving: { length: 31.5, left: -45, right: 0 },
       place: 'shelf 2',
     };
-    const first = await request(app).post(`/api/jobs/${own.id}/cut-sticks`).send(cut);
-    const left = (first.body as { offcut: Offcut }).offcut;
+    const left = ((await cut(own, said).expect(201)).body as { offcut: Offcut }).offcut;
     expect(left).toMatchObject({ length: 31.5, left: -45, place: 'shelf 2', from: 'Cutting' });
-    const again = await request(app).post(`/api/jobs/${own.id}/cut-sticks`).send(cut);
-    expect(again.body).toEqual({ offcut: null });
+    // The same request again, and the same stick said by another person under another id.
+    expect(((await cut(own, said)).body as { offcut: Offcut }).offcut.id).toBe(left.id);
+    await cut(own, { ...said, record: { ...said.record, id: nobody() } }).expect(201);
     const here = await rack();
     expect(here.filter((one) => one.from === 'Cutting')).toHaveLength(1);
     expect(here.some((one) => one.id === source.id)).toBe(false);
-    expect((await request(app).get(`/api/jobs/${own.id}/cut-sticks`)).body).toEqual([cut.key]);
+    expect(await cuts(own)).toEqual([{ ...said.record, left: left.label }]);
   });
-  test('of a salvaged piece the stretch that was cut is gone, the other stays on the rack', async () => {
-    const own = await newJob('Two stretches');
-    const trim = kindOf(base(own), 'in');
-    const damages = [{ from: 50, to: 54, what: 'split' }];
-    const added = (
-      await request(app).post('/api/rack').send({ trim, length: 120, origin: 'salvaged', damages })
-    ).body as Offcut;
-    await request(app)
-      .post(`/api/jobs/${own.id}/rack`)
-      .send({ version: own.version, offcut: added.id, profile: base(own).id });
-    const here = async () => (await rack()).find((one) => one.id === added.id);
-    const cut = (key: string, fromRack: number) =>
-      request(app)
-        .post(`/api/jobs/${own.id}/cut-sticks`)
-        .send({ key, profile: base(own).id, fromRack });
-    await cut('one', 49.5);
-    expect((await here())!.damages).toContainEqual({ from: 0, to: 49.5, what: 'cut out' });
+  test('a stick that is not cut after all: everything is as before, and no offcut is lost that somebody counts on', async () => {
+    const own = await newJob('Not cut');
+    const source = await onRack(own, 90);
+    const [entry] = await taken(own, source);
+    const record = recordFor(own, entry!.id, 'b');
+    const left = (
+      (await cut(own, { record, leaving: { length: 30, left: 0, right: 0 } })).body as { offcut: Offcut }
+    ).offcut;
+    const other = await newJob('Counts on it');
+    await taken(other, left);
+    const undo = () => request(app).delete(`/api/jobs/${own.id}/cut-sticks/${record.id}`);
+    expect((await undo().expect(409)).body).toMatchObject({
+      detail: expect.stringContaining('give it back there first'),
+    });
+    await request(app).delete(`/api/jobs/${other.id}/rack/${left.id}`).expect(200);
+    await undo().expect(204);
+    await undo().expect(204);
+    const here = await rack();
+    expect(here.some((one) => one.id === left.id)).toBe(false);
+    expect(here.find((one) => one.id === source.id)).toMatchObject({ damages: [], state: 'taken' });
+    expect(await cuts(own)).toEqual([]);
+  });
+  test('of two equal stretches the one that was cut is used up', async () => {
+    const own = await newJob('Twins');
+    const salvaged = await onRack(own, 104, {
+      origin: 'salvaged',
+      damages: [{ from: 51.5, to: 52.5, what: 'split' }],
+    });
+    const entries = await taken(own, salvaged);
+    expect(entries.map((one) => one.length)).toEqual([51, 51]);
+    await cut(own, { record: recordFor(own, entries[1]!.id, 'c') }).expect(201);
+    const here = (await rack()).find((one) => one.id === salvaged.id)!;
+    expect(here.damages).toContainEqual({ from: 53, to: 104, what: 'cut out' });
+    await cut(own, { record: recordFor(own, entries[1]!.id, 'd') }).expect(409);
     // Given back, the job keeps what it has cut, and the rest is free for others.
-    const version = (await job(own.id)).version;
-    const back = await request(app).delete(`/api/jobs/${own.id}/rack/${added.id}?version=${version}`);
-    expect((back.body as JobRecord).settings.rack.map((one) => one.length)).toEqual([49.5]);
+    const back = await request(app).delete(`/api/jobs/${own.id}/rack/${salvaged.id}`);
+    expect((back.body as JobSettings).rack.map((one) => one.id)).toEqual([entries[1]!.id]);
     const other = await newJob('The rest');
-    const rest = await request(app)
-      .post(`/api/jobs/${other.id}/rack`)
-      .send({ version: other.version, offcut: added.id, profile: base(other).id });
-    expect((rest.body as JobRecord).settings.rack.map((one) => one.length)).toEqual([65.5]);
-    await request(app)
-      .post(`/api/jobs/${other.id}/cut-sticks`)
-      .send({ key: 'two', profile: base(other).id, fromRack: 65.5 });
-    expect(await here()).toBeUndefined();
+    const rest = await taken(other, salvaged);
+    expect(rest.map((one) => one.from)).toEqual([0]);
+    await cut(other, { record: recordFor(other, rest[0]!.id, 'e') }).expect(201);
+    expect((await rack()).some((one) => one.id === salvaged.id)).toBe(false);
+  });
+  test('many tick at once: each stick once, and no error', async () => {
+    const own = await newJob('At once');
+    const said = Array.from({ length: 12 }, (_, n) => ({
+      record: recordFor(own, 's1', `at once ${n}`, { source: 'buy', length: 96 }),
+      leaving: { length: 30 + n, left: 0, right: 0 },
+    }));
+    const answers = await Promise.all([...said, ...said].map((one) => cut(own, one)));
+    expect(answers.map((one) => one.status)).toEqual(answers.map(() => 201));
+    expect(await cuts(own)).toHaveLength(12);
+    expect((await rack()).filter((one) => one.from === 'At once')).toHaveLength(12);
+  });
+  test('a piece put on the rack twice under one id is one piece', async () => {
+    const own = await newJob('Once');
+    const id = nobody();
+    const labels = await Promise.all([1, 2, 3].map(async () => (await onRack(own, 33, { id })).label));
+    expect(new Set(labels).size).toBe(1);
   });
   test('of two jobs that want one piece at once one gets it', async () => {
     const jobs = [await newJob('First'), await newJob('Second')];
@@ -161,10 +231,10 @@ describe('the rack', () => {
       jobs.map((one) =>
         request(app)
           .post(`/api/jobs/${one.id}/rack`)
-          .send({ version: one.version, offcut: added.id, profile: base(one).id }),
+          .send({ offcut: added.id, profile: base(one).id }),
       ),
     );
-    expect(answers.map((one) => one.status).sort()).toEqual([200, 409]);
+    expect(answers.map((one) => one.status).sort()).toEqual([201, 409]);
     const racks = await Promise.all(jobs.map(async (one) => (await job(one.id)).settings.rack.length));
     expect(racks.sort()).toEqual([0, 1]);
   });
@@ -197,14 +267,14 @@ describe('suppliers', () => {
     const quotes = (await quoteOf(own, south!)).body as Quote[];
     expect(quotes).toHaveLength(2);
     const lines = quotes.find((one) => one.supplier === south!.id)!.lines;
-    const stock = stockOfQuote({ ...own.settings, unit: 'in' }, lines).filter(
+    const stock = stockOfQuote({ ...own, ...own.settings }, lines, nobody).filter(
       (item) => item.profile === base(own).id,
     );
     expect(stock.map((item) => item.length)).toEqual([96, 120, 144, 168, 192]);
     expect(stock.every((item) => item.count === 12 && item.price > 0)).toBe(true);
     // What an order comes to there, and what of it cannot be served.
     const line = (length: number, count: number) => ({ profile: base(own).id, length, count });
-    const at = orderAt({ ...own.settings, unit: 'in' }, [line(192, 2), line(96, 13), line(100, 1)], lines);
+    const at = orderAt({ ...own, ...own.settings }, [line(192, 2), line(96, 13), line(100, 1)], lines);
     expect(at.total).toBeCloseTo(2 * stock.at(-1)!.price, 9);
     expect(at.short.map((one) => [one.length, one.available])).toEqual([
       [96, 12],
@@ -234,12 +304,12 @@ describe('suppliers', () => {
     const own = await newJob('Order');
     const [, south] = await suppliers();
     const profile = base(own);
-    const line = { profile: profile.id, trim: kindOf(profile, 'in'), length: 192, count: 5, price: 20 };
+    const line = { profile: profile.id, trim: kindOf(profile, 'in'), length: 192, count: 5, price: 2000 };
     standIn.behaviour = { delay: 0, failure: 'error' };
     const failed = (
       await request(app)
         .post(`/api/jobs/${own.id}/orders`)
-        .send({ supplier: south!.id, lines: [line] })
+        .send({ id: nobody(), supplier: south!.id, lines: [line] })
     ).body as OrderRecord;
     expect([failed.state, failed.answer]).toEqual([
       'failed',
@@ -258,13 +328,39 @@ describe('suppliers', () => {
     const tooMany = (
       await request(app)
         .post(`/api/jobs/${own.id}/orders`)
-        .send({ supplier: south!.id, lines: [{ ...line, count: 8 }] })
+        .send({ id: nobody(), supplier: south!.id, lines: [{ ...line, count: 8 }] })
     ).body as OrderRecord;
     expect(tooMany.answer).toBe(
       `South yard (stand-in) answered: only 7 of ${profile.name}, 192 in, are left`,
     );
     const list = (await request(app).get(`/api/jobs/${own.id}/orders`)).body as OrderRecord[];
     expect(list.map((one) => one.state)).toEqual(['failed', 'confirmed']);
+  });
+  test('the same order placed twice is one; a late failure does not undo a confirmation', async () => {
+    const own = await newJob('Twice');
+    const [north] = await suppliers();
+    const profile = base(own);
+    const line = { profile: profile.id, trim: kindOf(profile, 'in'), length: 192, count: 1, price: 2000 };
+    const body = { id: nobody(), supplier: north!.id, lines: [line] };
+    const place = () => request(app).post(`/api/jobs/${own.id}/orders`).send(body);
+    const both = await Promise.all([place(), place()]);
+    expect(both.map((one) => (one.body as OrderRecord).id)).toEqual([body.id, body.id]);
+    const list = async () => (await request(app).get(`/api/jobs/${own.id}/orders`)).body as OrderRecord[];
+    expect((await list()).map((one) => one.state)).toEqual(['confirmed']);
+    // One try is answered late with a failure, after another has been confirmed.
+    const second = { ...body, id: nobody() };
+    standIn.behaviour = { delay: 400, failure: 'error' };
+    const late = request(app)
+      .post(`/api/jobs/${own.id}/orders`)
+      .send(second)
+      .then((answer) => answer.body as OrderRecord);
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    standIn.behaviour = { delay: 0, failure: 'none' };
+    expect((await request(app).post(`/api/orders/${second.id}/send`)).body).toMatchObject({
+      state: 'confirmed',
+    });
+    await late;
+    expect((await list()).map((one) => one.state)).toEqual(['confirmed', 'confirmed']);
   });
   test('suppliers live on this machine only', async () => {
     const away = await request(app)
@@ -275,27 +371,27 @@ describe('suppliers', () => {
       .post('/api/suppliers')
       .send({ name: 'Shed', url: 'http://127.0.0.1:9/shed' });
     const shed = (own.body as Supplier[]).find((one) => one.name === 'Shed')!;
+    const long = await request(app)
+      .post('/api/suppliers')
+      .send({ name: 'Long', url: `http://127.0.0.1:9/${'x'.repeat(400)}` });
+    expect([long.status, (long.body as Problem).issues[0]!.at]).toEqual([422, '/url']);
     const answer = await quoteOf(await newJob('Nobody there'), shed);
     expect((answer.body as Problem).detail).toBe('Shed cannot be reached; try again later or ask another');
     expect((await request(app).delete(`/api/suppliers/${shed.id}`)).status).toBe(204);
   });
   test('choices about stock are part of the job and checked', async () => {
     const own = await newJob('Choices');
-    const settings = {
-      ...own.settings,
-      choices: { allowance: { base: 10 }, materials: { coats: 3, primer: false, nailSpacing: 12 } },
-    };
-    const saved = await request(app).patch(`/api/jobs/${own.id}`).send({ version: own.version, settings });
-    expect((await job(own.id)).settings.choices).toEqual(settings.choices);
-    const bad = await request(app)
-      .patch(`/api/jobs/${own.id}`)
-      .send({
-        version: (saved.body as JobRecord).version,
-        settings: { ...settings, choices: { allowance: { base: -1 } } },
-      });
-    expect([bad.status, (bad.body as Problem).issues[0]!.at]).toEqual([
-      422,
-      '/settings/choices/allowance/base',
-    ]);
+    const change = (set: object, was: object) =>
+      request(app).patch(`/api/jobs/${own.id}/choices`).send({ set, was });
+    await change({ spares: { base: 10 }, coats: 3, primer: false }, {}).expect(200);
+    expect((await job(own.id)).settings.choices).toEqual({ spares: { base: 10 }, coats: 3, primer: false });
+    const bad = await change({ spares: { base: -1 } }, { spares: { base: 10 } });
+    expect([bad.status, (bad.body as Problem).issues[0]!.at]).toEqual([422, '/set/spares/base']);
+    // One person types fast: each change goes on from the one before, whatever order the answers come in.
+    await change({ nailSpacing: 2 }, { nailSpacing: null }).expect(200);
+    await change({ nailSpacing: 24 }, { nailSpacing: 2 }).expect(200);
+    await change({ nailSpacing: 24 }, { nailSpacing: 2 }).expect(200);
+    await change({ nailSpacing: 30 }, { nailSpacing: 2 }).expect(409);
+    expect((await job(own.id)).settings.choices.nailSpacing).toBe(24);
   });
 });

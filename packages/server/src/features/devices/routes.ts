@@ -1,18 +1,55 @@
-import { Router } from 'express';
-import { readBody } from '../../http/body.ts';
-import { HttpProblem } from '../../http/problem.ts';
-import { TOPIC, type DeviceListener } from './listener.ts';
+import { z } from 'zod';
+import { pairingAnswer } from '@long-miter/core';
+import { HttpProblem, notFound } from '../../http/problem.ts';
+import { route, stream, type Route } from '../../http/route.ts';
+import type { DeviceListener } from './listener.ts';
 import { press, standInSchema } from './stand-in.ts';
 
-/** Readings of measuring devices as a stream, and the panel of the stand-ins. */
-export function deviceRoutes(devices: DeviceListener): Router {
-  const routes = Router();
-  routes.get('/devices/events', (request, response) => devices.hub.open(TOPIC, request, response));
-  routes.post('/devices/stand-in', async (request, response) => {
-    const wanted = readBody(standInSchema, request.body);
-    if (devices.port === 0)
-      throw new HttpProblem('unavailable', 'the device port could not be opened when the server started');
-    response.json(await press(devices.port, wanted));
-  });
-  return routes;
-}
+/** Pairing measuring devices with a page, their readings as a stream, and the panel of the stand-ins. */
+export const deviceRoutes = (devices: DeviceListener): readonly Route[] => [
+  route({
+    method: 'POST',
+    path: '/devices/pairings',
+    role: 'measure',
+    about: 'A code that pairs a measuring device with this page',
+    body: z.strictObject({}),
+    answer: pairingAnswer,
+    outside: true,
+    handle: () => {
+      const made = devices.pairings.make();
+      if (!made) throw new HttpProblem('unavailable', 'too many pages wait for devices just now');
+      return Promise.resolve({ code: made.code, key: made.key });
+    },
+  }),
+  stream({
+    method: 'GET',
+    path: '/devices/:code/events',
+    role: 'measure',
+    about: 'Readings of the devices paired with this page',
+    stream: (_context, { params }, request, response) => {
+      const pairing = devices.pairings.withKey(params['code']!);
+      if (!pairing) return Promise.reject(notFound('pairing'));
+      devices.hub.open(pairing.key, request, response, () => {
+        pairing.listens = devices.hub.listening(pairing.key) > 0;
+        if (!pairing.listens) devices.pairings.endUnlessHeard(pairing);
+      });
+      pairing.listens = true;
+      devices.hub.tell(pairing.key, { kind: 'devices', connected: pairing.connected });
+      return Promise.resolve();
+    },
+  }),
+  route({
+    method: 'POST',
+    path: '/devices/stand-in',
+    role: 'demo',
+    about: 'Presses the button of a stand-in device',
+    body: standInSchema,
+    answer: z.strictObject({ sent: z.array(z.string()), answers: z.array(z.string()) }),
+    outside: true,
+    handle: (_context, { body }) => {
+      if (devices.port === 0)
+        throw new HttpProblem('unavailable', 'the device port could not be opened when the server started');
+      return press(devices.port, body);
+    },
+  }),
+];

@@ -10,6 +10,8 @@ const share = z.number().min(0, 'must not be negative').max(1, 'must be at most 
 
 export const standInSchema = z.strictObject({
   instrument: z.enum(['laser', 'finder']),
+  /** Of the page it belongs to. */
+  code: z.string().regex(/^\d{6}$/, 'must be the six digits on the page'),
   value: z.number().gt(0, 'must be greater than 0').lt(1_000_000, 'is more than any device reads'),
   unit: z.enum(['in', 'mm', 'deg']),
   /** Largest error that is added or taken off, in the unit. */
@@ -41,21 +43,25 @@ export function linesOf(request: StandInRequest, number: number, random: () => n
   return random() < twice ? [line, line] : [line];
 }
 
-/** Sends lines to the device port and waits for the answers. */
-function deliver(port: number, lines: readonly string[]): Promise<string[]> {
-  return new Promise((resolve, reject) => {
-    const socket = connect(port, '127.0.0.1', () => socket.write(lines.map((line) => `${line}\n`).join('')));
+/** Pairs, sends lines to the device port, and waits for the answers. */
+function deliver(port: number, code: string, lines: readonly string[]): Promise<string[]> {
+  return new Promise((resolve) => {
+    const socket = connect(port, '127.0.0.1');
     let text = '';
-    socket.setTimeout(3000, () => socket.destroy(new Error('the listener does not answer')));
+    const answers = (): string[] => text.split('\n').slice(1, -1);
+    const end = (): void => {
+      socket.destroy();
+      const [first = ''] = text.split('\n');
+      resolve(first === 'paired' ? answers() : [first === '' ? 'no answer' : first]);
+    };
+    socket.setTimeout(3000, end);
+    socket.on('connect', () => socket.write([`PAIR ${code}`, ...lines].map((line) => `${line}\n`).join('')));
     socket.on('data', (chunk) => {
       text += chunk.toString('utf8');
-      const answers = text.split('\n').slice(0, -1);
-      if (answers.length >= lines.length) {
-        socket.end();
-        resolve(answers);
-      }
+      if (answers().length >= lines.length) end();
     });
-    socket.on('error', reject);
+    socket.on('error', end);
+    socket.on('close', end);
   });
 }
 
@@ -65,5 +71,5 @@ export async function press(port: number, request: StandInRequest): Promise<Stan
   const number = (counts.get(request.instrument) ?? Math.floor(Date.now() / 1000) % 100_000_000) + 1;
   counts.set(request.instrument, number);
   const sent = linesOf(request, number, Math.random);
-  return { sent, answers: sent.length > 0 ? await deliver(port, sent) : [] };
+  return { sent, answers: sent.length > 0 ? await deliver(port, request.code, sent) : [] };
 }

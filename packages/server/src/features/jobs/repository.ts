@@ -1,18 +1,18 @@
-import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
+import type { RowDataPacket } from 'mysql2/promise';
 import type {
-  JobRecord,
+  ImportedJob,
+  JobHead,
   JobSettings,
   JobSummary,
   Notes,
   RoomRecord,
+  RoomSheet,
   Survey,
   Typed,
   Unit,
 } from '@long-miter/core';
-
 import { fromJson } from '../../db/columns.ts';
-
-type Db = Pool | PoolConnection;
+import type { Db } from '../../db/pool.ts';
 
 const LIST_JOBS = `
   SELECT job.id, job.name, job.unit, job.archived_at, GREATEST(job.updated_at, COALESCE(MAX(room.updated_at), job.updated_at)) AS updated_at,
@@ -20,30 +20,20 @@ const LIST_JOBS = `
   FROM job LEFT JOIN room ON room.job_id = job.id AND room.deleted_at IS NULL
   WHERE job.deleted_at IS NULL
   GROUP BY job.id, job.name, job.unit, job.archived_at, job.updated_at ORDER BY updated_at DESC, job.name`;
-const GET_JOB = 'SELECT id, name, unit, version, settings FROM job WHERE id = :id AND deleted_at IS NULL';
-const LIST_ROOMS =
-  'SELECT id, name, version, survey, typed, notes FROM room WHERE job_id = :id AND deleted_at IS NULL ORDER BY position, created_at';
-const GET_ROOM =
-  'SELECT room.id, room.job_id, room.name, room.version, room.survey, room.typed, room.notes FROM room JOIN job ON job.id = room.job_id WHERE room.id = :id AND room.deleted_at IS NULL AND job.deleted_at IS NULL';
-const INSERT_JOB = 'INSERT INTO job (id, name, unit, settings) VALUES (:id, :name, :unit, :settings)';
-const UPDATE_JOB =
-  'UPDATE job SET name = :name, settings = :settings, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
-const INSERT_ROOM = `INSERT INTO room (id, job_id, position, name, survey, typed, notes)
-  SELECT :id, :job, COALESCE(MAX(position), 0) + 1, :name, :survey, :typed, :notes FROM room WHERE job_id = :job`;
-const UPDATE_ROOM =
-  'UPDATE room SET name = :name, survey = :survey, typed = :typed, notes = :notes, version = version + 1 WHERE id = :id AND version = :version AND deleted_at IS NULL';
-const MARK = {
-  job: {
-    delete: 'UPDATE job SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL',
-    restore: 'UPDATE job SET deleted_at = NULL WHERE id = :id AND deleted_at IS NOT NULL',
-  },
-  room: {
-    delete: 'UPDATE room SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL',
-    restore: 'UPDATE room SET deleted_at = NULL WHERE id = :id AND deleted_at IS NOT NULL',
-  },
-} as const;
+const HEAD =
+  'SELECT id, name, unit, currency, digits, vocabulary, archived_at, deleted_at FROM job WHERE id = :id';
+const ROOM = 'SELECT id, name, version, survey, typed, notes, deleted_at FROM room WHERE job_id = :job';
 
-const roomRow = (row: RowDataPacket): RoomRecord => ({
+const headOf = (row: RowDataPacket): JobHead => ({
+  id: String(row['id']),
+  name: String(row['name']),
+  unit: row['unit'] as Unit,
+  coin: { currency: (row['currency'] as string | null) ?? undefined, digits: Number(row['digits']) },
+  vocabulary: (row['vocabulary'] as JobHead['vocabulary'] | null) ?? undefined,
+  archived: row['archived_at'] !== null,
+});
+
+const roomOfRow = (row: RowDataPacket): RoomRecord => ({
   id: String(row['id']),
   name: String(row['name']),
   version: Number(row['version']),
@@ -52,18 +42,15 @@ const roomRow = (row: RowDataPacket): RoomRecord => ({
   notes: fromJson<Notes>(row['notes']),
 });
 
-const changed = async (
-  db: Db,
-  sql: string,
-  values: Readonly<Record<string, string | number>>,
-): Promise<boolean> => {
-  const [result] = await db.query<ResultSetHeader>(sql, values);
-  return result.affectedRows === 1;
-};
+const sheetColumns = ({ name, survey, typed, notes }: RoomSheet) => ({
+  name,
+  survey: JSON.stringify(survey),
+  typed: JSON.stringify(typed),
+  notes: JSON.stringify(notes),
+});
 
 export async function listJobs(db: Db): Promise<JobSummary[]> {
-  const [rows] = await db.query<RowDataPacket[]>(LIST_JOBS);
-  return rows.map((row) => ({
+  return (await db.rows(LIST_JOBS)).map((row) => ({
     id: String(row['id']),
     name: String(row['name']),
     unit: row['unit'] as Unit,
@@ -74,83 +61,184 @@ export async function listJobs(db: Db): Promise<JobSummary[]> {
   }));
 }
 
-/** A job with all of its rooms, or undefined. */
-export async function getJob(db: Db, id: string): Promise<JobRecord | undefined> {
-  const [[job]] = await db.query<RowDataPacket[]>(GET_JOB, { id });
-  if (!job) return undefined;
-  const [rooms] = await db.query<RowDataPacket[]>(LIST_ROOMS, { id });
+/**
+ * The head of a job that is there.
+ * @param lock holds the job's row until the transaction ends: whoever changes anything of a job takes it first
+ */
+export async function getHead(db: Db, id: string, lock = false): Promise<JobHead | undefined> {
+  const [row] = await db.rows(`${HEAD} AND deleted_at IS NULL${lock ? ' FOR UPDATE' : ''}`, { id });
+  return row && headOf(row);
+}
+
+/** Whether there is a job of this id, deleted or not. */
+export async function jobExists(db: Db, id: string): Promise<boolean> {
+  return (await db.rows('SELECT id FROM job WHERE id = :id', { id })).length > 0;
+}
+
+/** The parts of a job by their kind, each list in its order. */
+export async function getSettings(db: Db, job: string): Promise<JobSettings> {
+  const rows = await db.rows(
+    'SELECT kind, value FROM job_part WHERE job_id = :job ORDER BY kind, position, id',
+    {
+      job,
+    },
+  );
+  const of = <T>(kind: string): T[] =>
+    rows.flatMap((row) => (row['kind'] === kind ? [fromJson<T>(row['value'])] : []));
   return {
-    id,
-    name: String(job['name']),
-    unit: job['unit'] as Unit,
-    version: Number(job['version']),
-    settings: fromJson<JobSettings>(job['settings']),
-    rooms: rooms.map(roomRow),
+    houseRules: of<JobSettings['houseRules']>('rules')[0] ?? {},
+    saws: of('saws'),
+    profiles: of('profiles'),
+    stock: of('stock'),
+    rack: of('rack'),
+    pins: of('pins'),
+    choices: of<JobSettings['choices']>('choices')[0] ?? {},
   };
 }
 
-/** A room with the id of its job, or undefined. */
-export async function getRoom(db: Db, id: string): Promise<(RoomRecord & { jobId: string }) | undefined> {
-  const [[row]] = await db.query<RowDataPacket[]>(GET_ROOM, { id });
-  return row ? { ...roomRow(row), jobId: String(row['job_id']) } : undefined;
+export async function listRooms(db: Db, job: string): Promise<RoomRecord[]> {
+  return (await db.rows(`${ROOM} AND deleted_at IS NULL ORDER BY position, created_at, id`, { job })).map(
+    roomOfRow,
+  );
+}
+
+/** A room, with whether it was deleted. */
+export async function getRoom(
+  db: Db,
+  job: string,
+  id: string,
+): Promise<{ readonly room: RoomRecord; readonly deleted: boolean } | undefined> {
+  const [row] = await db.rows(`${ROOM} AND id = :id`, { job, id });
+  return row && { room: roomOfRow(row), deleted: row['deleted_at'] !== null };
 }
 
 export const insertJob = (
   db: Db,
-  job: { id: string; name: string; unit: Unit; settings: JobSettings },
-): Promise<boolean> => changed(db, INSERT_JOB, { ...job, settings: JSON.stringify(job.settings) });
+  {
+    id,
+    name,
+    unit,
+    coin,
+    vocabulary,
+  }: Pick<ImportedJob, 'name' | 'unit' | 'coin' | 'vocabulary'> & { id: string },
+): Promise<number> =>
+  db.change(
+    'INSERT INTO job (id, name, unit, currency, digits, vocabulary) VALUES (:id, :name, :unit, :currency, :digits, :vocabulary)',
+    { id, name, unit, currency: coin.currency ?? null, digits: coin.digits, vocabulary: vocabulary ?? null },
+  );
 
-/** False when the version is no longer the newest. */
-export const updateJob = (
-  db: Db,
-  job: { id: string; version: number; name: string; settings: JobSettings },
-): Promise<boolean> => changed(db, UPDATE_JOB, { ...job, settings: JSON.stringify(job.settings) });
+export const updateHead = (db: Db, { id, name, coin, vocabulary, archived }: JobHead): Promise<number> =>
+  db.change(
+    `UPDATE job SET name = :name, currency = :currency, digits = :digits, vocabulary = :vocabulary, version = version + 1,
+       archived_at = IF(:archived, COALESCE(archived_at, CURRENT_TIMESTAMP(3)), NULL) WHERE id = :id`,
+    {
+      id,
+      name,
+      currency: coin.currency ?? null,
+      digits: coin.digits,
+      vocabulary: vocabulary ?? null,
+      archived,
+    },
+  );
 
-export const insertRoom = (
-  db: Db,
-  room: { id: string; job: string; name: string; survey: Survey; typed: Typed; notes: Notes },
-): Promise<boolean> =>
-  changed(db, INSERT_ROOM, {
-    ...room,
-    survey: JSON.stringify(room.survey),
-    typed: JSON.stringify(room.typed),
-    notes: JSON.stringify(room.notes),
-  });
+/** Notes that something of a job has changed, for the list of jobs. */
+export const touchJob = (db: Db, id: string): Promise<number> =>
+  db.change('UPDATE job SET version = version + 1, updated_at = CURRENT_TIMESTAMP(3) WHERE id = :id', { id });
 
-/** False when the version is no longer the newest. */
-export const updateRoom = (
-  db: Db,
-  room: { id: string; version: number; name: string; survey: Survey; typed: Typed; notes: Notes },
-): Promise<boolean> =>
-  changed(db, UPDATE_ROOM, {
-    ...room,
-    survey: JSON.stringify(room.survey),
-    typed: JSON.stringify(room.typed),
-    notes: JSON.stringify(room.notes),
-  });
+export type PartKind = 'profiles' | 'stock' | 'saws' | 'pins' | 'rack' | 'rules' | 'choices';
 
-/** Puts a job away among the finished ones, or takes it out again. */
-export const setArchived = (db: Db, id: string, archived: boolean): Promise<boolean> =>
-  changed(
-    db,
-    archived
-      ? 'UPDATE job SET archived_at = COALESCE(archived_at, CURRENT_TIMESTAMP(3)), version = version + 1 WHERE id = :id AND deleted_at IS NULL'
-      : 'UPDATE job SET archived_at = NULL, version = version + 1 WHERE id = :id AND deleted_at IS NULL',
+export async function getPart<T>(db: Db, job: string, kind: PartKind, id: string): Promise<T | undefined> {
+  const [row] = await db.rows(
+    'SELECT value FROM job_part WHERE job_id = :job AND kind = :kind AND id = :id',
+    {
+      job,
+      kind,
+      id,
+    },
+  );
+  return row && fromJson<T>(row['value']);
+}
+
+/** Keeps a part under its id: new at the end of its list, else in its place. */
+export const keepPart = (db: Db, job: string, kind: PartKind, id: string, value: unknown): Promise<number> =>
+  db.change(
+    `INSERT INTO job_part (job_id, kind, id, position, value)
+     SELECT :job, :kind, :id, COALESCE(MAX(position), 0) + 1, :value FROM job_part WHERE job_id = :job AND kind = :kind
+     ON DUPLICATE KEY UPDATE value = VALUES(value), version = version + 1`,
+    { job, kind, id, value: JSON.stringify(value) },
+  );
+
+export const dropPart = (db: Db, job: string, kind: PartKind, id: string): Promise<number> =>
+  db.change('DELETE FROM job_part WHERE job_id = :job AND kind = :kind AND id = :id', { job, kind, id });
+
+export const clearParts = (db: Db, job: string, kind: PartKind): Promise<number> =>
+  db.change('DELETE FROM job_part WHERE job_id = :job AND kind = :kind', { job, kind });
+
+/** All parts of a job that is new. */
+export async function insertSettings(db: Db, job: string, settings: JobSettings): Promise<void> {
+  const lists = {
+    profiles: settings.profiles,
+    stock: settings.stock,
+    saws: settings.saws,
+    rack: settings.rack,
+    pins: settings.pins,
+  };
+  const rows = [
+    ...Object.entries(lists).flatMap(([kind, list]) =>
+      list.map((value, index) => [job, kind, value.id, index + 1, JSON.stringify(value)]),
+    ),
+    [job, 'rules', '', 1, JSON.stringify(settings.houseRules)],
+    [job, 'choices', '', 1, JSON.stringify(settings.choices)],
+  ];
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE)
+    await db.change(
+      `INSERT INTO job_part (job_id, kind, id, position, value) VALUES ${rows
+        .slice(from, from + ROWS_AT_ONCE)
+        .map((_, k) => `(:v${k}0, :v${k}1, :v${k}2, :v${k}3, :v${k}4)`)
+        .join(', ')}`,
+      Object.fromEntries(
+        rows
+          .slice(from, from + ROWS_AT_ONCE)
+          .flatMap((row, k) => row.map((value, c) => [`v${k}${c}`, value])),
+      ),
+    );
+}
+const ROWS_AT_ONCE = 100;
+
+export const insertRoom = (db: Db, job: string, id: string, sheet: RoomSheet): Promise<number> =>
+  db.change(
+    `INSERT INTO room (id, job_id, position, name, survey, typed, notes)
+     SELECT :id, :job, COALESCE(MAX(position), 0) + 1, :name, :survey, :typed, :notes FROM room WHERE job_id = :job`,
+    { id, job, ...sheetColumns(sheet) },
+  );
+
+export const updateRoom = (db: Db, job: string, id: string, sheet: RoomSheet): Promise<number> =>
+  db.change(
+    `UPDATE room SET name = :name, survey = :survey, typed = :typed, notes = :notes, version = version + 1
+     WHERE job_id = :job AND id = :id AND deleted_at IS NULL`,
+    { id, job, ...sheetColumns(sheet) },
+  );
+
+/** Marks a room as deleted or takes the mark away; 0 when there was nothing to do. */
+export const markRoom = (db: Db, job: string, id: string, act: 'delete' | 'restore'): Promise<number> =>
+  db.change(
+    act === 'delete'
+      ? 'UPDATE room SET deleted_at = CURRENT_TIMESTAMP(3), version = version + 1 WHERE job_id = :job AND id = :id AND deleted_at IS NULL'
+      : 'UPDATE room SET deleted_at = NULL, version = version + 1 WHERE job_id = :job AND id = :id AND deleted_at IS NOT NULL',
+    { job, id },
+  );
+
+export const markJob = (db: Db, id: string, act: 'delete' | 'restore'): Promise<number> =>
+  db.change(
+    act === 'delete'
+      ? 'UPDATE job SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL'
+      : 'UPDATE job SET deleted_at = NULL WHERE id = :id AND deleted_at IS NOT NULL',
     { id },
   );
 
-/** Marks as deleted or takes the mark away; false when there was nothing to do. */
-export const mark = (
-  db: Db,
-  what: keyof typeof MARK,
-  act: 'delete' | 'restore',
-  id: string,
-): Promise<boolean> => changed(db, MARK[what][act], { id });
-
 export async function wasSeeded(db: Db, name: string): Promise<boolean> {
-  const [rows] = await db.query<RowDataPacket[]>('SELECT name FROM seeded WHERE name = :name', { name });
-  return rows.length > 0;
+  return (await db.rows('SELECT name FROM seeded WHERE name = :name', { name })).length > 0;
 }
 
-export const noteSeeded = (db: Db, name: string): Promise<boolean> =>
-  changed(db, 'INSERT INTO seeded (name) VALUES (:name)', { name });
+export const noteSeeded = (db: Db, name: string): Promise<number> =>
+  db.change('INSERT INTO seeded (name) VALUES (:name)', { name });

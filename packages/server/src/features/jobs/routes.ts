@@ -1,93 +1,150 @@
-import { Router } from 'express';
-import type { Pool } from 'mysql2/promise';
+import { z } from 'zod';
 import {
+  changeSchema,
   createJobSchema,
   createRoomSchema,
-  jobFileOf,
-  patchJobSchema,
+  exportJobFile,
+  headAnswer,
+  jobAnswer,
+  jobFileSchema,
+  jobsAnswer,
   putRoomSchema,
+  roomAnswer,
+  savedAnswer,
+  type JobFile,
 } from '@long-miter/core';
-import { readBody } from '../../http/body.ts';
-import { idOf } from '../../http/ids.ts';
-import { jobEvents } from './events.ts';
+import type { JobHub } from '../../http/context.ts';
+import { route, stream, type Route } from '../../http/route.ts';
 import * as service from './service.ts';
 
+const fileName = ({ name }: JobFile): string =>
+  `${
+    name
+      .replace(/[^a-z0-9]+/gi, '-')
+      .replace(/^-|-$/g, '')
+      .toLowerCase() || 'job'
+  }.json`;
+
 /** Jobs and their rooms. Deleting marks; restoring takes the mark away. */
-export function jobRoutes(pool: Pool): Router {
-  const routes = Router();
-  routes.get('/jobs', async (_request, response) => void response.json(await service.listJobs(pool)));
-  routes.post(
-    '/jobs',
-    async (request, response) =>
-      void response.status(201).json(await service.createJob(pool, readBody(createJobSchema, request.body))),
-  );
-  routes.post(
-    '/jobs/import',
-    async (request, response) => void response.status(201).json(await service.importJob(pool, request.body)),
-  );
-  routes.get(
-    '/jobs/:id',
-    async (request, response) => void response.json(await service.getJob(pool, idOf(request.params, 'job'))),
-  );
-  routes.get('/jobs/:id/events', async (request, response) => {
-    const id = idOf(request.params, 'job');
-    await service.getJob(pool, id);
-    jobEvents.open(id, request, response);
-  });
-  routes.get('/jobs/:id/file', async (request, response) => {
-    const job = await service.getJob(pool, idOf(request.params, 'job'));
-    const name =
-      job.name
-        .replace(/[^a-z0-9]+/gi, '-')
-        .replace(/^-|-$/g, '')
-        .toLowerCase() || 'job';
-    response
-      .attachment(`${name}.json`)
-      .type('application/json')
-      .send(JSON.stringify(jobFileOf(job), null, 1));
-  });
-  routes.patch(
-    '/jobs/:id',
-    async (request, response) =>
-      void response.json(
-        await service.patchJob(pool, idOf(request.params, 'job'), readBody(patchJobSchema, request.body)),
-      ),
-  );
-  routes.delete('/jobs/:id', async (request, response) => {
-    await service.markJob(pool, idOf(request.params, 'job'), 'delete');
-    response.status(204).end();
-  });
-  routes.post('/jobs/:id/restore', async (request, response) => {
-    await service.markJob(pool, idOf(request.params, 'job'), 'restore');
-    response.status(204).end();
-  });
-  routes.post(
-    '/jobs/:id/rooms',
-    async (request, response) =>
-      void response
-        .status(201)
-        .json(
-          await service.createRoom(
-            pool,
-            idOf(request.params, 'job'),
-            readBody(createRoomSchema, request.body),
-          ),
-        ),
-  );
-  routes.put(
-    '/rooms/:id',
-    async (request, response) =>
-      void response.json(
-        await service.putRoom(pool, idOf(request.params, 'room'), readBody(putRoomSchema, request.body)),
-      ),
-  );
-  routes.delete('/rooms/:id', async (request, response) => {
-    await service.markRoom(pool, idOf(request.params, 'room'), 'delete');
-    response.status(204).end();
-  });
-  routes.post('/rooms/:id/restore', async (request, response) => {
-    await service.markRoom(pool, idOf(request.params, 'room'), 'restore');
-    response.status(204).end();
-  });
-  return routes;
-}
+export const jobRoutes = (hub: JobHub): readonly Route[] => [
+  route({
+    method: 'GET',
+    path: '/jobs',
+    role: 'read',
+    about: 'All jobs, the newest change first',
+    answer: jobsAnswer,
+    handle: (context) => service.listJobs(context),
+  }),
+  route({
+    method: 'POST',
+    path: '/jobs',
+    role: 'lead',
+    about: 'Starts a job',
+    body: createJobSchema,
+    answer: jobAnswer,
+    handle: (context, { body }) => service.createJob(context, body),
+  }),
+  route({
+    method: 'POST',
+    path: '/jobs/import',
+    role: 'lead',
+    about: 'Makes a job of a job file',
+    body: z.unknown(),
+    answer: jobAnswer,
+    handle: (context, { body }) => service.importJob(context, body),
+  }),
+  route({
+    method: 'GET',
+    path: '/jobs/:job',
+    role: 'read',
+    about: 'A job with all of its rooms',
+    answer: jobAnswer,
+    handle: (context, { params }) => service.getJob(context, params['job']!),
+  }),
+  stream({
+    method: 'GET',
+    path: '/jobs/:job/events',
+    role: 'read',
+    about: 'What is changed in a job, as it is changed',
+    stream: async (context, { params }, request, response) => {
+      await service.headOfJob(context, params['job']!);
+      hub.open(params['job']!, request, response);
+    },
+  }),
+  route({
+    method: 'GET',
+    path: '/jobs/:job/file',
+    role: 'read',
+    about: 'The job as a job file',
+    answer: jobFileSchema,
+    handle: async (context, { params }) => exportJobFile(await service.getJob(context, params['job']!)),
+    fileName: fileName as never,
+  }),
+  route({
+    method: 'PATCH',
+    path: '/jobs/:job',
+    role: 'lead',
+    about: 'Changes name, currency or words of a job, or puts it away',
+    body: changeSchema,
+    answer: headAnswer,
+    handle: (context, { params, body }) => service.changeHead(context, params['job']!, body),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/jobs/:job',
+    role: 'lead',
+    about: 'Deletes a job; it can be restored',
+    answer: undefined,
+    handle: (context, { params }) => service.markJob(context, params['job']!, 'delete'),
+  }),
+  route({
+    method: 'POST',
+    path: '/jobs/:job/restore',
+    role: 'lead',
+    about: 'Restores a deleted job',
+    answer: undefined,
+    handle: (context, { params }) => service.markJob(context, params['job']!, 'restore'),
+  }),
+  route({
+    method: 'POST',
+    path: '/jobs/:job/rooms',
+    role: 'measure',
+    about: 'Makes a room, empty or with its survey',
+    body: createRoomSchema,
+    answer: roomAnswer,
+    handle: (context, { params, body }) => service.createRoom(context, params['job']!, body),
+  }),
+  route({
+    method: 'GET',
+    path: '/jobs/:job/rooms/:room',
+    role: 'read',
+    about: 'A room as it is now',
+    answer: roomAnswer,
+    handle: (context, { params }) => service.getRoom(context, params['job']!, params['room']!),
+  }),
+  route({
+    method: 'PUT',
+    path: '/jobs/:job/rooms/:room',
+    role: 'measure',
+    about: 'Saves a room against the version it was changed from',
+    body: putRoomSchema,
+    answer: savedAnswer,
+    handle: (context, { params, body }) => service.putRoom(context, params['job']!, params['room']!, body),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/jobs/:job/rooms/:room',
+    role: 'measure',
+    about: 'Deletes a room; it can be restored',
+    answer: undefined,
+    handle: (context, { params }) => service.markRoom(context, params['job']!, params['room']!, 'delete'),
+  }),
+  route({
+    method: 'POST',
+    path: '/jobs/:job/rooms/:room/restore',
+    role: 'measure',
+    about: 'Restores a deleted room',
+    answer: undefined,
+    handle: (context, { params }) => service.markRoom(context, params['job']!, params['room']!, 'restore'),
+  }),
+];

@@ -1,151 +1,233 @@
 import { randomUUID } from 'node:crypto';
-import type { Pool } from 'mysql2/promise';
+import type { z } from 'zod';
 import {
-  checkJob,
+  applyChange,
   checkJobFile,
+  checkShape,
   checkSurvey,
+  coinOf,
   emptySurvey,
-  jobFileOf,
+  headSchema,
   recordsOf,
   starterSettings,
+  type Change,
+  type createJobSchema,
+  type createRoomSchema,
+  type Fields,
   type Issue,
   type JobFile,
+  type JobHead,
   type JobRecord,
-  type JobSettings,
-  type Notes,
+  type JobSummary,
+  type putRoomSchema,
   type RoomRecord,
-  type Survey,
-  type Typed,
-  type Unit,
+  type RoomSheet,
 } from '@long-miter/core';
-import { inTransaction } from '../../db/pool.ts';
-import { conflict, invalid, notFound } from '../../http/problem.ts';
-import { jobEvents } from './events.ts';
+import type { Context } from '../../http/context.ts';
+import { conflict, HttpProblem, invalid, notFound } from '../../http/problem.ts';
 import * as repository from './repository.ts';
 
 /** Puts a prefix before every fault's place, so that it points into the request's body. */
 const within = (prefix: string, issues: readonly Issue[]): Issue[] =>
   issues.map((issue) => ({ ...issue, at: prefix + issue.at }));
 
-export const listJobs = (pool: Pool) => repository.listJobs(pool);
+export const listJobs = ({ db }: Context): Promise<JobSummary[]> => repository.listJobs(db);
 
-export async function getJob(pool: Pool, id: string): Promise<JobRecord> {
-  const job = await repository.getJob(pool, id);
-  if (!job) throw notFound('job');
-  return job;
+/** The head of a job; with its row held where something of the job is going to change. */
+export async function headOfJob({ db }: Context, id: string, lock = false): Promise<JobHead> {
+  const head = await repository.getHead(db, id, lock);
+  if (!head) throw notFound('job');
+  return head;
 }
 
-export async function createJob(pool: Pool, input: { name: string; unit: Unit }): Promise<JobRecord> {
-  const id = randomUUID();
-  await repository.insertJob(pool, { id, ...input, settings: starterSettings(input.unit) });
-  return getJob(pool, id);
+export async function getJob(context: Context, id: string): Promise<JobRecord> {
+  const head = await headOfJob(context, id);
+  const [settings, rooms] = [
+    await repository.getSettings(context.db, id),
+    await repository.listRooms(context.db, id),
+  ];
+  return { ...head, settings, rooms };
 }
 
-/** Makes a job of a job file: new ids for the job and its rooms, everything else as it stands. */
-export async function importJob(pool: Pool, value: unknown): Promise<JobRecord> {
+export async function createJob(
+  context: Context,
+  input: z.infer<typeof createJobSchema>,
+): Promise<JobRecord> {
+  const id = input.id ?? randomUUID();
+  if (await repository.jobExists(context.db, id)) {
+    // The same request once more: the job that it made.
+    const made = await getJob(context, id).catch(() => undefined);
+    if (made && made.name === input.name && made.unit === input.unit) return made;
+    throw new HttpProblem('conflict', 'there is another job of this id');
+  }
+  await repository.insertJob(context.db, {
+    id,
+    name: input.name,
+    unit: input.unit,
+    coin: coinOf(input.currency),
+    vocabulary: input.vocabulary,
+  });
+  await repository.insertSettings(context.db, id, starterSettings(input.unit));
+  return getJob(context, id);
+}
+
+/** Makes a job of a job file: a new id for the job, everything else as it stands. */
+export async function importJob(context: Context, value: unknown): Promise<JobRecord> {
   const file = checkJobFile(value);
   if (!file.ok) throw invalid(file.issues);
-  return storeJobFile(pool, file.value);
+  return storeJobFile(context, file.value);
 }
 
-export async function storeJobFile(pool: Pool, file: JobFile, seededAs?: string): Promise<JobRecord> {
-  const { rooms, ...job } = recordsOf(file, starterSettings(file.unit));
-  const id = randomUUID();
-  await inTransaction(pool, async (db) => {
-    await repository.insertJob(db, { id, ...job });
-    for (const room of rooms)
-      await repository.insertRoom(db, { id: randomUUID(), job: id, ...room, typed: {}, notes: {} });
-    if (seededAs !== undefined) await repository.noteSeeded(db, seededAs);
+export const storeJobFile = (context: Context, file: JobFile, seededAs?: string): Promise<JobRecord> =>
+  context.transaction(async (own) => {
+    const { rooms, settings, ...job } = recordsOf(file, starterSettings(file.unit));
+    const id = randomUUID();
+    await repository.insertJob(own.db, { id, ...job });
+    await repository.insertSettings(own.db, id, settings);
+    for (const { id: room, ...sheet } of rooms) await repository.insertRoom(own.db, id, room, sheet);
+    if (seededAs !== undefined) await repository.noteSeeded(own.db, seededAs);
+    return getJob(own, id);
   });
-  return getJob(pool, id);
+
+/** Says which fields somebody else has set meanwhile. */
+export function clashOf(
+  clashes: readonly { readonly field: string; readonly stands: unknown }[],
+): HttpProblem {
+  return new HttpProblem(
+    'conflict',
+    `somebody has changed ${clashes.map((one) => one.field).join(', ')} meanwhile; theirs stands`,
+    clashes.map(({ field, stands }) => ({
+      at: `/set/${field}`,
+      code: 'change/clash',
+      text: `is ${JSON.stringify(stands)} now`,
+    })),
+  );
 }
 
-export async function patchJob(
-  pool: Pool,
-  id: string,
-  patch: {
-    version: number;
-    name?: string | undefined;
-    settings?: JobSettings | undefined;
-    archived?: boolean | undefined;
-  },
-): Promise<JobRecord> {
-  const job = await getJob(pool, id);
-  if (job.version !== patch.version) throw conflict('job');
-  const next = { ...job, name: patch.name ?? job.name, settings: patch.settings ?? job.settings };
-  const issues = checkJob(jobFileOf(next));
-  if (issues.length > 0)
-    throw invalid(
-      issues.map((issue) =>
-        issue.at.startsWith('/rooms')
-          ? { ...issue, at: '/settings', text: `a room still needs it: ${issue.text}` }
-          : { ...issue, at: `/settings${issue.at}` },
-      ),
-    );
-  if (!(await repository.updateJob(pool, next))) throw conflict('job');
-  if (patch.archived !== undefined) await repository.setArchived(pool, id, patch.archived);
-  const saved = await getJob(pool, id);
-  jobEvents.tell(id, { kind: 'job', version: saved.version });
+/** Factor between two ways of counting the same money; only a finer or an equally fine one loses nothing. */
+function recount(from: JobHead['coin'], to: JobHead['coin'], prices: readonly number[]): number {
+  const factor = 10 ** (to.digits - from.digits);
+  if (prices.every((price) => Number.isInteger(price * factor))) return factor;
+  throw invalid([
+    {
+      at: '/set/currency',
+      text: `${to.currency ?? 'this currency'} has no coin small enough for the prices of this job: round them first`,
+    },
+  ]);
+}
+
+/** Changes of a job's head: its name, currency, words, whether it is put away. */
+export async function changeHead(context: Context, id: string, change: Change): Promise<JobHead> {
+  const head = await headOfJob(context, id, true);
+  const now: Fields = {
+    name: head.name,
+    currency: head.coin.currency,
+    vocabulary: head.vocabulary,
+    archived: head.archived,
+  };
+  const { next, clashes } = applyChange(now, change);
+  if (clashes.length > 0) throw clashOf(clashes);
+  const checked = checkShape(headSchema, next);
+  if (!checked.ok) throw invalid(within('/set', checked.issues));
+  const { name, currency, vocabulary, archived } = checked.value;
+  const settings = await repository.getSettings(context.db, id);
+  const coin = currency === head.coin.currency ? head.coin : coinOf(currency);
+  const factor = recount(
+    head.coin,
+    coin,
+    settings.stock.map((line) => line.price),
+  );
+  if (factor !== 1)
+    for (const line of settings.stock)
+      await repository.keepPart(context.db, id, 'stock', line.id, { ...line, price: line.price * factor });
+  const saved: JobHead = { ...head, name, coin, vocabulary, archived };
+  await repository.updateHead(context.db, saved);
+  context.tell(id, { kind: 'head', head: saved });
+  if (factor !== 1)
+    context.tell(id, {
+      kind: 'settings',
+      part: { stock: (await repository.getSettings(context.db, id)).stock },
+    });
   return saved;
 }
 
-export async function markJob(pool: Pool, id: string, act: 'delete' | 'restore'): Promise<void> {
-  if (!(await repository.mark(pool, 'job', act, id))) throw notFound('job');
+export async function markJob(context: Context, id: string, act: 'delete' | 'restore'): Promise<void> {
+  if ((await repository.markJob(context.db, id, act)) === 0) {
+    // Said twice it happened once.
+    if (await repository.jobExists(context.db, id)) return;
+    throw notFound('job');
+  }
+  context.tell(id, { kind: 'rooms' });
+}
+
+/** A survey that its job can hold: the trims it runs must be profiles of the job. */
+async function checkedSheet({ db }: Context, head: JobHead, input: RoomSheet): Promise<RoomSheet> {
+  const settings = await repository.getSettings(db, head.id);
+  const checked = checkSurvey(input.survey, head.unit, settings);
+  if (!checked.ok) throw invalid(within('/survey', checked.issues));
+  return { name: input.name, survey: checked.value, typed: input.typed, notes: input.notes };
 }
 
 export async function createRoom(
-  pool: Pool,
+  context: Context,
   jobId: string,
-  input: {
-    name: string;
-    survey?: Survey | undefined;
-    typed?: Typed | undefined;
-    notes?: Notes | undefined;
-  },
+  input: z.infer<typeof createRoomSchema>,
 ): Promise<RoomRecord> {
-  const job = await getJob(pool, jobId);
-  const survey = input.survey ?? emptySurvey(job.settings);
-  const checked = checkSurvey(survey, job.unit, job.settings);
-  if (!checked.ok) throw invalid(within('/survey', checked.issues));
-  const id = randomUUID();
-  await repository.insertRoom(pool, {
-    id,
-    job: jobId,
+  const head = await headOfJob(context, jobId, true);
+  const id = input.id ?? randomUUID();
+  const known = await repository.getRoom(context.db, jobId, id);
+  if (known) return known.room;
+  const survey = input.survey ?? emptySurvey(await repository.getSettings(context.db, jobId));
+  const sheet = await checkedSheet(context, head, {
     name: input.name,
-    survey: checked.value,
+    survey,
     typed: input.typed ?? {},
     notes: input.notes ?? {},
   });
-  jobEvents.tell(jobId, { kind: 'job', version: job.version });
-  return readRoom(pool, id);
+  await repository.insertRoom(context.db, jobId, id, sheet);
+  context.tell(jobId, { kind: 'rooms' });
+  return { id, version: 1, ...sheet };
 }
 
-async function readRoom(pool: Pool, id: string): Promise<RoomRecord> {
-  const room = await repository.getRoom(pool, id);
-  if (!room) throw notFound('room');
-  const { jobId: _jobId, ...record } = room;
-  return record;
-}
-
+/** Saves a room, against the version it was changed from. Answers the version only: the sender has the rest. */
 export async function putRoom(
-  pool: Pool,
+  context: Context,
+  jobId: string,
   id: string,
-  input: { version: number; name: string; survey: Survey; typed: Typed; notes: Notes },
-): Promise<RoomRecord> {
-  const room = await repository.getRoom(pool, id);
-  if (!room) throw notFound('room');
-  const job = await getJob(pool, room.jobId);
-  const checked = checkSurvey(input.survey, job.unit, job.settings);
-  if (!checked.ok) throw invalid(within('/survey', checked.issues));
-  if (!(await repository.updateRoom(pool, { id, ...input }))) throw conflict('room');
-  const saved = await readRoom(pool, id);
-  jobEvents.tell(room.jobId, { kind: 'room', room: saved });
-  return saved;
+  { version, ...input }: z.infer<typeof putRoomSchema>,
+): Promise<{ version: number }> {
+  const head = await headOfJob(context, jobId, true);
+  const known = await repository.getRoom(context.db, jobId, id);
+  if (!known) throw notFound('room');
+  if (known.deleted)
+    throw new HttpProblem(
+      'deleted',
+      `${known.room.name} was deleted by somebody; restore it and your figures go in`,
+    );
+  if (known.room.version !== version) throw conflict('room');
+  const sheet = await checkedSheet(context, head, input);
+  await repository.updateRoom(context.db, jobId, id, sheet);
+  context.tell(jobId, { kind: 'room', room: { id, version: version + 1, ...sheet } });
+  return { version: version + 1 };
 }
 
-export async function markRoom(pool: Pool, id: string, act: 'delete' | 'restore'): Promise<void> {
-  const before = await repository.getRoom(pool, id);
-  if (!(await repository.mark(pool, 'room', act, id))) throw notFound('room');
-  const jobId = before?.jobId ?? (await repository.getRoom(pool, id))?.jobId;
-  if (jobId !== undefined) jobEvents.tell(jobId, { kind: 'job', version: 0 });
+export async function getRoom(context: Context, jobId: string, id: string): Promise<RoomRecord> {
+  await headOfJob(context, jobId);
+  const known = await repository.getRoom(context.db, jobId, id);
+  if (!known || known.deleted) throw notFound('room');
+  return known.room;
+}
+
+export async function markRoom(
+  context: Context,
+  jobId: string,
+  id: string,
+  act: 'delete' | 'restore',
+): Promise<void> {
+  const head = await headOfJob(context, jobId, true);
+  const known = await repository.getRoom(context.db, jobId, id);
+  if (!known) throw notFound('room');
+  // What it runs may have been taken out of the job since: a room that could not be taken away as a file is not let in.
+  if (act === 'restore' && known.deleted) await checkedSheet(context, head, known.room);
+  if ((await repository.markRoom(context.db, jobId, id, act)) > 0) context.tell(jobId, { kind: 'rooms' });
 }

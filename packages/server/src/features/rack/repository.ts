@@ -1,14 +1,11 @@
-import { createHash } from 'node:crypto';
-import type { Pool, PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
-import type { AddOffcut, Offcut } from '@long-miter/core';
+import type { RowDataPacket } from 'mysql2/promise';
+import type { AddOffcut, CutRecord, Offcut } from '@long-miter/core';
 import { fromJson } from '../../db/columns.ts';
-
-type Db = Pool | PoolConnection;
+import type { Db } from '../../db/pool.ts';
 
 const LIST = `
   SELECT offcut.*, taken.name AS taken_name, origin_job.name AS from_name
-  FROM offcut LEFT JOIN job AS taken ON taken.id = offcut.taken_by LEFT JOIN job AS origin_job ON origin_job.id = offcut.from_job
-  WHERE offcut.gone_at IS NULL`;
+  FROM offcut LEFT JOIN job AS taken ON taken.id = offcut.taken_by LEFT JOIN job AS origin_job ON origin_job.id = offcut.from_job`;
 
 const offcutOf = (row: RowDataPacket): Offcut => ({
   id: String(row['id']),
@@ -30,22 +27,32 @@ const offcutOf = (row: RowDataPacket): Offcut => ({
 });
 
 export async function listOffcuts(db: Db): Promise<Offcut[]> {
-  const [rows] = await db.query<RowDataPacket[]>(`${LIST} ORDER BY offcut.number DESC`);
-  return rows.map(offcutOf);
+  return (await db.rows(`${LIST} WHERE offcut.gone_at IS NULL ORDER BY offcut.number DESC`)).map(offcutOf);
 }
 
+/** A piece that is on the rack. */
 export async function getOffcut(db: Db, id: string): Promise<Offcut | undefined> {
-  const [[row]] = await db.query<RowDataPacket[]>(`${LIST} AND offcut.id = :id`, { id });
+  const [row] = await db.rows(`${LIST} WHERE offcut.gone_at IS NULL AND offcut.id = :id`, { id });
   return row && offcutOf(row);
 }
 
-export async function insertOffcut(
+/** A piece whether it is still on the rack or not; its row held until the transaction ends. */
+export async function holdOffcut(
+  db: Db,
+  id: string,
+): Promise<{ readonly offcut: Offcut; readonly gone: boolean } | undefined> {
+  await db.rows('SELECT id FROM offcut WHERE id = :id FOR UPDATE', { id });
+  const [row] = await db.rows(`${LIST} WHERE offcut.id = :id`, { id });
+  return row && { offcut: offcutOf(row), gone: row['gone_at'] !== null };
+}
+
+export const insertOffcut = (
   db: Db,
   id: string,
   offcut: AddOffcut,
   fromJob: string | null,
-): Promise<void> {
-  await db.query(
+): Promise<number> =>
+  db.change(
     `INSERT INTO offcut (id, trim_kind, length, left_angle, right_angle, origin, place, note, damages, from_job)
      VALUES (:id, :trim, :length, :left, :right, :origin, :place, :note, :damages, :fromJob)`,
     {
@@ -56,54 +63,71 @@ export async function insertOffcut(
       damages: JSON.stringify(offcut.damages),
     },
   );
-}
 
-export async function updateOffcut(
+export const updateOffcut = (
   db: Db,
-  offcut: Pick<Offcut, 'id' | 'place' | 'note' | 'damages'>,
-): Promise<void> {
-  await db.query('UPDATE offcut SET place = :place, note = :note, damages = :damages WHERE id = :id', {
-    ...offcut,
-    damages: JSON.stringify(offcut.damages),
+  { id, place, note, damages }: Pick<Offcut, 'id' | 'place' | 'note' | 'damages'>,
+): Promise<number> =>
+  db.change('UPDATE offcut SET place = :place, note = :note, damages = :damages WHERE id = :id', {
+    id,
+    place,
+    note,
+    damages: JSON.stringify(damages),
   });
-}
 
-/** Reserves a piece for a job; false when it is not free. */
-export async function reserve(db: Db, id: string, job: string): Promise<boolean> {
-  const [result] = await db.query<ResultSetHeader>(
-    'UPDATE offcut SET taken_by = :job WHERE id = :id AND taken_by IS NULL AND gone_at IS NULL',
-    { id, job },
-  );
-  return result.affectedRows === 1;
-}
+/** Reserves a piece for a job, or for none. */
+export const reserve = (db: Db, id: string, job: string | null): Promise<number> =>
+  db.change('UPDATE offcut SET taken_by = :job WHERE id = :id', { id, job });
 
-export async function release(db: Db, id: string): Promise<void> {
-  await db.query('UPDATE offcut SET taken_by = NULL WHERE id = :id', { id });
-}
-
-/** Cut up, lost or thrown away: no longer on the rack. */
-export async function setGone(db: Db, id: string): Promise<boolean> {
-  const [result] = await db.query<ResultSetHeader>(
-    'UPDATE offcut SET gone_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND gone_at IS NULL',
+/** Cut up, lost or thrown away, or back on the rack after all. */
+export const setGone = (db: Db, id: string, gone: boolean): Promise<number> =>
+  db.change(
+    gone
+      ? 'UPDATE offcut SET gone_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND gone_at IS NULL'
+      : 'UPDATE offcut SET gone_at = NULL WHERE id = :id',
     { id },
   );
-  return result.affectedRows === 1;
+
+export interface CutRow {
+  readonly record: CutRecord;
+  /** What it left on the rack, and which piece of the rack it was cut from. */
+  readonly left: string | undefined;
+  readonly from: string | undefined;
+  readonly undone: boolean;
 }
 
-/** False when this stick was noted as cut before. */
-export async function noteCut(db: Db, job: string, key: string): Promise<boolean> {
-  const hash = createHash('sha256').update(key).digest('hex');
-  const [result] = await db.query<ResultSetHeader>(
-    'INSERT IGNORE INTO cut_stick (job_id, stick_hash, stick_key) VALUES (:job, :hash, :key)',
-    { job, hash, key },
-  );
-  return result.affectedRows === 1;
+const cutOf = (row: RowDataPacket): CutRow => ({
+  record: fromJson<CutRecord>(row['record']),
+  left: (row['left_offcut'] as string | null) ?? undefined,
+  from: (row['from_offcut'] as string | null) ?? undefined,
+  undone: row['undone_at'] !== null,
+});
+
+export async function getCut(db: Db, job: string, id: string): Promise<CutRow | undefined> {
+  const [row] = await db.rows('SELECT * FROM cut_record WHERE job_id = :job AND id = :id', { job, id });
+  return row && cutOf(row);
 }
 
-export async function listCut(db: Db, job: string): Promise<string[]> {
-  const [rows] = await db.query<RowDataPacket[]>(
-    'SELECT stick_key FROM cut_stick WHERE job_id = :job ORDER BY cut_at',
-    { job },
-  );
-  return rows.map((row) => String(row['stick_key']));
+export async function listCuts(db: Db, job: string): Promise<CutRow[]> {
+  return (
+    await db.rows('SELECT * FROM cut_record WHERE job_id = :job AND undone_at IS NULL ORDER BY cut_at, id', {
+      job,
+    })
+  ).map(cutOf);
 }
+
+export const insertCut = (
+  db: Db,
+  job: string,
+  { record, left, from }: Omit<CutRow, 'undone'>,
+): Promise<number> =>
+  db.change(
+    'INSERT INTO cut_record (job_id, id, record, left_offcut, from_offcut) VALUES (:job, :id, :record, :left, :from)',
+    { job, id: record.id, record: JSON.stringify(record), left: left ?? null, from: from ?? null },
+  );
+
+export const undoCut = (db: Db, job: string, id: string): Promise<number> =>
+  db.change('UPDATE cut_record SET undone_at = CURRENT_TIMESTAMP(3) WHERE job_id = :job AND id = :id', {
+    job,
+    id,
+  });

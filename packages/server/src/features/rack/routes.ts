@@ -1,43 +1,101 @@
-import { Router } from 'express';
-import type { Pool } from 'mysql2/promise';
-import { addOffcutSchema, cutStickSchema, patchOffcutSchema, takeOffcutSchema } from '@long-miter/core';
-import { readBody } from '../../http/body.ts';
-import { idOf } from '../../http/ids.ts';
+import {
+  addOffcutSchema,
+  cutAnswer,
+  cutsAnswer,
+  cutStickSchema,
+  offcutAnswer,
+  offcutsAnswer,
+  patchOffcutSchema,
+  settingsAnswer,
+  takeOffcutSchema,
+} from '@long-miter/core';
+import { route, type Route } from '../../http/route.ts';
 import * as service from './service.ts';
 
 /** The rack across jobs: what is on it, what a job takes from it, what a cut stick leaves for it. */
-export function rackRoutes(pool: Pool): Router {
-  const routes = Router();
-  routes.get('/rack', async (_request, response) => void response.json(await service.listOffcuts(pool)));
-  routes.post('/rack', async (request, response) => {
-    response.status(201).json(await service.addOffcut(pool, readBody(addOffcutSchema, request.body)));
-  });
-  routes.patch('/rack/:id', async (request, response) => {
-    const id = idOf(request.params, 'piece on the rack');
-    response.json(await service.changeOffcut(pool, id, readBody(patchOffcutSchema, request.body)));
-  });
-  routes.delete('/rack/:id', async (request, response) => {
-    await service.discard(pool, idOf(request.params, 'piece on the rack'));
-    response.status(204).end();
-  });
-  routes.post('/jobs/:id/rack', async (request, response) => {
-    const id = idOf(request.params, 'job');
-    response.json(await service.takeOffcut(pool, id, readBody(takeOffcutSchema, request.body)));
-  });
-  routes.delete('/jobs/:id/rack/:offcut', async (request, response) => {
-    const version = Number(request.query['version']);
-    const offcut = idOf(request.params, 'piece on the rack', 'offcut');
-    response.json(await service.giveBack(pool, idOf(request.params, 'job'), offcut, version));
-  });
-  routes.get(
-    '/jobs/:id/cut-sticks',
-    async (request, response) =>
-      void response.json(await service.cutSticks(pool, idOf(request.params, 'job'))),
-  );
-  routes.post('/jobs/:id/cut-sticks', async (request, response) => {
-    const id = idOf(request.params, 'job');
-    const left = await service.stickCut(pool, id, readBody(cutStickSchema, request.body));
-    response.status(201).json({ offcut: left ?? null });
-  });
-  return routes;
-}
+export const rackRoutes: readonly Route[] = [
+  route({
+    method: 'GET',
+    path: '/rack',
+    role: 'read',
+    about: 'All pieces on the rack',
+    answer: offcutsAnswer,
+    handle: (context) => service.listOffcuts(context),
+  }),
+  route({
+    method: 'POST',
+    path: '/rack',
+    role: 'cut',
+    about: 'Puts a piece on the rack',
+    body: addOffcutSchema,
+    answer: offcutAnswer,
+    handle: (context, { body }) => service.addOffcut(context, body),
+  }),
+  route({
+    method: 'PATCH',
+    path: '/rack/:offcut',
+    role: 'cut',
+    about: 'Changes where a piece lies, its note or its damages',
+    body: patchOffcutSchema,
+    answer: offcutAnswer,
+    handle: (context, { params, body }) => service.changeOffcut(context, params['offcut']!, body),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/rack/:offcut',
+    role: 'cut',
+    about: 'Takes a piece off the rack',
+    answer: undefined,
+    handle: (context, { params }) => service.discard(context, params['offcut']!),
+  }),
+  route({
+    method: 'POST',
+    path: '/rack/:offcut/restore',
+    role: 'cut',
+    about: 'Puts a piece that was taken off back on the rack',
+    answer: offcutAnswer,
+    handle: (context, { params }) => service.keepAfterAll(context, params['offcut']!),
+  }),
+  route({
+    method: 'POST',
+    path: '/jobs/:job/rack',
+    role: 'plan',
+    about: 'Reserves a piece on the rack for a job',
+    body: takeOffcutSchema,
+    answer: settingsAnswer,
+    handle: (context, { params, body }) => service.takeOffcut(context, params['job']!, body),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/jobs/:job/rack/:offcut',
+    role: 'plan',
+    about: 'Gives a reserved piece back',
+    answer: settingsAnswer,
+    handle: (context, { params }) => service.giveBack(context, params['job']!, params['offcut']!),
+  }),
+  route({
+    method: 'GET',
+    path: '/jobs/:job/cut-sticks',
+    role: 'read',
+    about: 'Sticks of a job that have been cut',
+    answer: cutsAnswer,
+    handle: (context, { params }) => service.cutSticks(context, params['job']!),
+  }),
+  route({
+    method: 'POST',
+    path: '/jobs/:job/cut-sticks',
+    role: 'cut',
+    about: 'Notes that a stick has been cut',
+    body: cutStickSchema,
+    answer: cutAnswer,
+    handle: (context, { params, body }) => service.stickCut(context, params['job']!, body as never),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/jobs/:job/cut-sticks/:record',
+    role: 'cut',
+    about: 'Takes back that a stick has been cut',
+    answer: undefined,
+    handle: (context, { params }) => service.stickNotCut(context, params['job']!, params['record']!),
+  }),
+];

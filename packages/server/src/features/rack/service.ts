@@ -1,29 +1,40 @@
 import { randomUUID } from 'node:crypto';
-import type { Pool, PoolConnection } from 'mysql2/promise';
+import type { z } from 'zod';
 import {
   completeHouseRules,
   cutOut,
   isSameTrim,
   kindOf,
+  putBack,
   rackEntries,
-  withoutOffcut,
-  type AddOffcut,
-  type CutStickInput,
-  type JobRecord,
+  type addOffcutSchema,
+  type cutStickSchema,
+  type JobHead,
+  type JobSettings,
+  type KeptCut,
   type Offcut,
+  type RackEntry,
+  type takeOffcutSchema,
 } from '@long-miter/core';
-import { inTransaction } from '../../db/pool.ts';
+import type { Context } from '../../http/context.ts';
 import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
-import { getJob, patchJob } from '../jobs/service.ts';
+import { headOfJob } from '../jobs/service.ts';
+import { dropPart, getSettings, keepPart, touchJob } from '../jobs/repository.ts';
 import * as repository from './repository.ts';
 
-export const listOffcuts = (pool: Pool): Promise<Offcut[]> => repository.listOffcuts(pool);
+/** The crew's rack, what jobs take from it, and sticks that have been cut. Everything under the rows it is about. */
 
-export async function addOffcut(pool: Pool, input: AddOffcut): Promise<Offcut> {
-  const id = randomUUID();
-  checkDamages(input);
-  await repository.insertOffcut(pool, id, input, null);
-  return (await repository.getOffcut(pool, id))!;
+const WHAT = 'piece on the rack';
+
+export const listOffcuts = ({ db }: Context): Promise<Offcut[]> => repository.listOffcuts(db);
+
+export async function addOffcut(context: Context, input: z.infer<typeof addOffcutSchema>): Promise<Offcut> {
+  const { id = randomUUID(), ...offcut } = input;
+  checkDamages(offcut);
+  const known = await repository.getOffcut(context.db, id);
+  if (known) return known;
+  await repository.insertOffcut(context.db, id, offcut, null);
+  return (await repository.getOffcut(context.db, id))!;
 }
 
 function checkDamages({ length, damages }: Pick<Offcut, 'length' | 'damages'>): void {
@@ -32,13 +43,18 @@ function checkDamages({ length, damages }: Pick<Offcut, 'length' | 'damages'>): 
     throw invalid([{ at: `/damages/${past}/to`, text: `is past the end of the piece at ${length}` }]);
 }
 
+async function hold({ db }: Context, id: string): Promise<Offcut> {
+  const held = await repository.holdOffcut(db, id);
+  if (!held || held.gone) throw notFound(WHAT);
+  return held.offcut;
+}
+
 export async function changeOffcut(
-  pool: Pool,
+  context: Context,
   id: string,
   patch: { place?: string | undefined; note?: string | undefined; damages?: Offcut['damages'] | undefined },
 ): Promise<Offcut> {
-  const offcut = await repository.getOffcut(pool, id);
-  if (!offcut) throw notFound('piece on the rack');
+  const offcut = await hold(context, id);
   const next = {
     ...offcut,
     place: patch.place ?? offcut.place,
@@ -46,111 +62,197 @@ export async function changeOffcut(
     damages: patch.damages ?? offcut.damages,
   };
   checkDamages(next);
-  await repository.updateOffcut(pool, next);
+  await repository.updateOffcut(context.db, next);
   return next;
 }
 
-export async function discard(pool: Pool, id: string): Promise<void> {
-  if (!(await repository.setGone(pool, id))) throw notFound('piece on the rack');
+/** Lost or thrown away. One that a job has reserved is given back first: its plan counts on it. */
+export async function discard(context: Context, id: string): Promise<void> {
+  const held = await repository.holdOffcut(context.db, id);
+  if (!held) throw notFound(WHAT);
+  if (held.gone) return;
+  if (held.offcut.job)
+    throw new HttpProblem(
+      'conflict',
+      `${held.offcut.label} is reserved for ${held.offcut.job.name}: give it back there first`,
+    );
+  await repository.setGone(context.db, id, true);
+}
+
+/** Takes it back: it was not thrown away. */
+export async function keepAfterAll(context: Context, id: string): Promise<Offcut> {
+  const held = await repository.holdOffcut(context.db, id);
+  if (!held) throw notFound(WHAT);
+  await repository.setGone(context.db, id, false);
+  return held.offcut;
+}
+
+async function tellRack(context: Context, job: string): Promise<Partial<JobSettings>> {
+  const part = { rack: (await getSettings(context.db, job)).rack };
+  await touchJob(context.db, job);
+  context.tell(job, { kind: 'settings', part });
+  context.tell(job, { kind: 'rack' });
+  return part;
 }
 
 /** Reserves a piece for a job: its usable stretches become rack entries of the job, under its label. */
 export async function takeOffcut(
-  pool: Pool,
+  context: Context,
   jobId: string,
-  input: { version: number; offcut: string; profile: string },
-): Promise<JobRecord> {
-  const [job, offcut] = [await getJob(pool, jobId), await repository.getOffcut(pool, input.offcut)];
-  if (!offcut) throw notFound('piece on the rack');
-  if (offcut.state === 'taken')
-    throw new HttpProblem('conflict', `${offcut.label} is reserved for ${offcut.job!.name} already`);
-  const profile = job.settings.profiles.find((one) => one.id === input.profile);
+  input: z.infer<typeof takeOffcutSchema>,
+): Promise<Partial<JobSettings>> {
+  const head = await headOfJob(context, jobId, true);
+  const settings = await getSettings(context.db, jobId);
+  const offcut = await hold(context, input.offcut);
+  if (offcut.job?.id === jobId) return { rack: settings.rack };
+  if (offcut.job)
+    throw new HttpProblem('conflict', `${offcut.label} is reserved for ${offcut.job.name} already`);
+  const profile = settings.profiles.find((one) => one.id === input.profile);
   if (!profile)
     throw invalid([{ at: '/profile', text: `there is no profile "${input.profile}" in this job` }]);
-  if (!isSameTrim(offcut.trim, profile, job.unit))
+  if (!isSameTrim(offcut.trim, profile, head.unit))
     throw invalid([{ at: '/offcut', text: `${offcut.label} is ${offcut.trim.name}, not ${profile.name}` }]);
-  const { minPiece } = completeHouseRules(job.settings.houseRules, job.unit);
-  const entries = rackEntries(offcut, profile.id, job.unit, minPiece);
+  const { minPiece } = completeHouseRules(settings.houseRules, head.unit);
+  const entries = rackEntries(offcut, profile.id, head.unit, minPiece);
   if (entries.length === 0)
     throw invalid([
       { at: '/offcut', text: `${offcut.label} has no stretch that is long enough for a piece` },
     ]);
-  // Reserved first: of two jobs that want it at once one is told no before it has it in its rack.
-  if (!(await repository.reserve(pool, offcut.id, jobId)))
-    throw new HttpProblem('conflict', `${offcut.label} has just been reserved for another job`);
-  try {
-    return await patchJob(pool, jobId, {
-      version: input.version,
-      settings: { ...job.settings, rack: [...job.settings.rack, ...entries] },
-    });
-  } catch (error) {
-    await repository.release(pool, offcut.id);
-    throw error;
-  }
+  await repository.reserve(context.db, offcut.id, jobId);
+  for (const entry of entries) await keepPart(context.db, jobId, 'rack', entry.id, entry);
+  return tellRack(context, jobId);
 }
 
-/** Gives a reserved piece back: it is free for any job again. */
+/** Gives a reserved piece back: it is free for any job again. What was cut from it stays with the job that cut it. */
 export async function giveBack(
-  pool: Pool,
+  context: Context,
   jobId: string,
   offcutId: string,
-  version: number,
-): Promise<JobRecord> {
-  const [job, offcut] = [await getJob(pool, jobId), await repository.getOffcut(pool, offcutId)];
-  if (offcut?.job?.id !== jobId) throw notFound('piece reserved for this job');
-  const saved = await patchJob(pool, jobId, {
-    version,
-    settings: { ...job.settings, rack: withoutOffcut(job.settings.rack, offcut, job.unit) },
-  });
-  await repository.release(pool, offcutId);
-  return saved;
+): Promise<Partial<JobSettings>> {
+  await headOfJob(context, jobId, true);
+  const held = await repository.holdOffcut(context.db, offcutId);
+  if (!held) throw notFound(WHAT);
+  if (held.offcut.job && held.offcut.job.id !== jobId) throw notFound('piece reserved for this job');
+  const cut = new Set((await repository.listCuts(context.db, jobId)).map((one) => one.record.stock));
+  const { rack } = await getSettings(context.db, jobId);
+  for (const entry of rack.filter((one) => one.offcut === offcutId && !cut.has(one.id)))
+    await dropPart(context.db, jobId, 'rack', entry.id);
+  await repository.reserve(context.db, offcutId, null);
+  return tellRack(context, jobId);
+}
+
+/** The rack entry of a job that a stick was cut from. */
+const entryOf = (settings: JobSettings, id: string): RackEntry | undefined =>
+  settings.rack.find((one) => one.id === id);
+
+/** What is left of the piece on the rack that an entry stands for, once its stretch is cut out of it. */
+async function takeOut(
+  context: Context,
+  head: JobHead,
+  settings: JobSettings,
+  entry: RackEntry,
+): Promise<void> {
+  const { offcut: id, from, to } = entry;
+  if (id === undefined || from === undefined || to === undefined) return;
+  const held = await repository.holdOffcut(context.db, id);
+  if (!held) return;
+  const { minPiece } = completeHouseRules(settings.houseRules, head.unit);
+  const { damages, usedUp } = cutOut(held.offcut, { from, to }, head.unit, minPiece);
+  await repository.updateOffcut(context.db, { ...held.offcut, damages });
+  if (usedUp) await repository.setGone(context.db, id, true);
 }
 
 /**
- * A stick has been cut: what it leaves goes on the rack, and if it came from there it is gone from it. Said twice it
- * happens once.
+ * A stick has been cut: a fact. What it leaves goes on the rack, and the stretch of the rack it came from is cut out of
+ * that piece. Said twice it happens once.
  */
-export async function stickCut(pool: Pool, jobId: string, input: CutStickInput): Promise<Offcut | undefined> {
-  const job = await getJob(pool, jobId);
-  const profile = job.settings.profiles.find((one) => one.id === input.profile);
+export async function stickCut(
+  context: Context,
+  jobId: string,
+  { record, leaving, place }: z.infer<typeof cutStickSchema>,
+): Promise<{ offcut: Offcut | null }> {
+  const head = await headOfJob(context, jobId, true);
+  const settings = await getSettings(context.db, jobId);
+  const known = await repository.getCut(context.db, jobId, record.id);
+  if (known)
+    return {
+      offcut: (known.left && (await repository.getOffcut(context.db, known.left))) || null,
+    };
+  const profile = settings.profiles.find((one) => one.id === record.profile);
   if (!profile)
-    throw invalid([{ at: '/profile', text: `there is no profile "${input.profile}" in this job` }]);
-  const id = randomUUID();
-  const added = await inTransaction(pool, async (db) => {
-    if (!(await repository.noteCut(db, jobId, input.key))) return false;
-    if (input.fromRack !== undefined) await takeOut(db, job, input.fromRack);
-    if (!input.leaving) return false;
+    throw invalid([{ at: '/record/profile', text: `there is no profile "${record.profile}" in this job` }]);
+  const cuts = await repository.listCuts(context.db, jobId);
+  const pieces = new Set(record.pieces.map((piece) => piece.id));
+  const again = cuts.find((one) =>
+    one.record.pieces.some(
+      (piece) =>
+        pieces.has(piece.id) &&
+        record.pieces.some((mine) => mine.id === piece.id && mine.near === piece.near),
+    ),
+  );
+  if (again) {
+    // Two people tick off the same stick: the first has said it for both.
+    if (again.record.pieces.every((piece) => pieces.has(piece.id)))
+      return { offcut: (again.left && (await repository.getOffcut(context.db, again.left))) || null };
+    const label = again.record.pieces.find((piece) => pieces.has(piece.id))!.label;
+    throw new HttpProblem('conflict', `${label} is noted as cut from another stick already`);
+  }
+  const entry = record.source === 'rack' ? entryOf(settings, record.stock) : undefined;
+  if (entry && cuts.some((one) => one.record.source === 'rack' && one.record.stock === entry.id))
+    throw new HttpProblem('conflict', `${entry.label ?? 'this piece of the rack'} is noted as cut already`);
+  if (entry) await takeOut(context, head, settings, entry);
+  let left: string | undefined;
+  if (leaving) {
+    left = randomUUID();
     await repository.insertOffcut(
-      db,
-      id,
-      {
-        trim: kindOf(profile, job.unit),
-        ...input.leaving,
-        origin: 'offcut',
-        place: input.place ?? '',
-        note: '',
-        damages: [],
-      },
+      context.db,
+      left,
+      { trim: kindOf(profile, head.unit), ...leaving, origin: 'offcut', place, note: '', damages: [] },
       jobId,
     );
-    return true;
-  });
-  return added ? repository.getOffcut(pool, id) : undefined;
-}
-
-/** A rack entry of a job has been cut: its stretch is gone from the piece it belongs to, or the piece from the rack. */
-async function takeOut(db: PoolConnection, job: JobRecord, length: number): Promise<void> {
-  const { minPiece } = completeHouseRules(job.settings.houseRules, job.unit);
-  for (const offcut of await repository.listOffcuts(db)) {
-    const left = offcut.job?.id === job.id ? cutOut(offcut, length, job.unit, minPiece) : undefined;
-    if (!left) continue;
-    if (left.usedUp) await repository.setGone(db, offcut.id);
-    else await repository.updateOffcut(db, { ...offcut, damages: left.damages });
-    return;
   }
+  await repository.insertCut(context.db, jobId, { record, left, from: entry?.offcut });
+  context.tell(jobId, { kind: 'cuts' });
+  context.tell(jobId, { kind: 'rack' });
+  return { offcut: left === undefined ? null : ((await repository.getOffcut(context.db, left)) ?? null) };
 }
 
-export async function cutSticks(pool: Pool, jobId: string): Promise<string[]> {
-  await getJob(pool, jobId);
-  return repository.listCut(pool, jobId);
+/** A stick that was said to be cut is not: what it left is off the rack, what it was cut from is whole again. */
+export async function stickNotCut(context: Context, jobId: string, id: string): Promise<void> {
+  await headOfJob(context, jobId, true);
+  const settings = await getSettings(context.db, jobId);
+  const cut = await repository.getCut(context.db, jobId, id);
+  if (!cut) throw notFound('cut stick');
+  if (cut.undone) return;
+  const left = cut.left === undefined ? undefined : await repository.holdOffcut(context.db, cut.left);
+  if (left && !left.gone) {
+    if (left.offcut.job)
+      throw new HttpProblem(
+        'conflict',
+        `what it left, ${left.offcut.label}, is reserved for ${left.offcut.job.name}: give it back there first`,
+      );
+    await repository.setGone(context.db, left.offcut.id, true);
+  }
+  const entry = cut.record.source === 'rack' ? entryOf(settings, cut.record.stock) : undefined;
+  if (cut.from !== undefined && entry?.from !== undefined && entry.to !== undefined) {
+    const held = await repository.holdOffcut(context.db, cut.from);
+    if (held) {
+      const damages = putBack(held.offcut.damages, { from: entry.from, to: entry.to });
+      await repository.updateOffcut(context.db, { ...held.offcut, damages });
+      await repository.setGone(context.db, cut.from, false);
+    }
+  }
+  await repository.undoCut(context.db, jobId, id);
+  context.tell(jobId, { kind: 'cuts' });
+  context.tell(jobId, { kind: 'rack' });
+}
+
+export async function cutSticks(context: Context, jobId: string): Promise<KeptCut[]> {
+  await headOfJob(context, jobId);
+  const cuts = await repository.listCuts(context.db, jobId);
+  const labels = new Map((await repository.listOffcuts(context.db)).map((one) => [one.id, one.label]));
+  return cuts.map(({ record, left }) => ({
+    ...record,
+    left: left === undefined ? undefined : labels.get(left),
+  }));
 }

@@ -1,24 +1,21 @@
-import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import type { HouseRulesInput, RuleSet } from '@long-miter/core';
+import { fromJson } from '../../db/columns.ts';
+import type { Db } from '../../db/pool.ts';
 
-export async function listRuleSets(db: Pool): Promise<RuleSet[]> {
-  const [rows] = await db.query<RowDataPacket[]>('SELECT id, name, rules FROM rule_set ORDER BY name');
-  return rows.map((row) => ({
+export async function listRuleSets(db: Db): Promise<RuleSet[]> {
+  return (await db.rows('SELECT id, name, rules FROM rule_set ORDER BY name')).map((row) => ({
     id: String(row['id']),
     name: String(row['name']),
-    rules: (typeof row['rules'] === 'string' ? JSON.parse(row['rules']) : row['rules']) as HouseRulesInput,
+    rules: fromJson<HouseRulesInput>(row['rules']),
   }));
 }
 
-/** Keeps a set under its name; a set of that name is replaced. */
-export async function keepRuleSet(db: Pool, set: RuleSet): Promise<void> {
-  await db.query(
-    'INSERT INTO rule_set (id, name, rules) VALUES (:id, :name, :rules) ON DUPLICATE KEY UPDATE rules = :rules',
-    { ...set, rules: JSON.stringify(set.rules) },
+/** Keeps a set under its name; a set of just that name is replaced. */
+export const keepRuleSet = (db: Db, { id, name, rules }: RuleSet): Promise<number> =>
+  db.change(
+    'INSERT INTO rule_set (id, name, rules) VALUES (:id, :name, :rules) ON DUPLICATE KEY UPDATE rules = VALUES(rules)',
+    { id, name, rules: JSON.stringify(rules) },
   );
-}
 
-export async function dropRuleSet(db: Pool, id: string): Promise<boolean> {
-  const [result] = await db.query<ResultSetHeader>('DELETE FROM rule_set WHERE id = :id', { id });
-  return result.affectedRows === 1;
-}
+export const dropRuleSet = (db: Db, id: string): Promise<number> =>
+  db.change('DELETE FROM rule_set WHERE id = :id', { id });

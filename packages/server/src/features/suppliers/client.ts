@@ -1,8 +1,11 @@
 import {
   checkShape,
+  fromMinor,
   orderAnswerSchema,
   quoteAnswerSchema,
   readJson,
+  toMinor,
+  type Coin,
   type PlaceOrder,
   type QuoteLine,
   type Supplier,
@@ -15,6 +18,19 @@ import { HttpProblem } from '../../http/problem.ts';
 
 /** Milliseconds after which a supplier counts as silent. */
 const PATIENCE = 4000;
+
+/** Longest answer that is read. */
+const LONGEST = 2_000_000;
+
+async function boundedText(answer: Response): Promise<string> {
+  let text = '';
+  const decoder = new TextDecoder();
+  for await (const part of answer.body ?? []) {
+    text += decoder.decode(part as Uint8Array, { stream: true });
+    if (text.length > LONGEST) throw new Error('too long an answer');
+  }
+  return text + decoder.decode();
+}
 
 async function ask<S extends z.ZodType>(
   supplier: Supplier,
@@ -33,7 +49,7 @@ async function ask<S extends z.ZodType>(
       signal: AbortSignal.timeout(patience),
       redirect: 'error',
     });
-    text = await answer.text();
+    text = await boundedText(answer);
   } catch (error) {
     const silent = (error as Error).name === 'TimeoutError';
     throw new HttpProblem(
@@ -67,17 +83,27 @@ export const fetchQuote = async (
   patience = PATIENCE,
 ): Promise<QuoteLine[]> => (await ask(supplier, '/quote', { wanted }, quoteAnswerSchema, patience)).lines;
 
-/** Sends an order. The reference makes a repeat harmless: a supplier delivers one reference once. */
-export const sendOrder = (
+/**
+ * Sends an order, prices in decimals as people write them. The reference makes a repeat harmless: a supplier delivers one
+ * reference once.
+ * @returns the supplier's number, and the sum in smallest coins
+ */
+export async function sendOrder(
   supplier: Supplier,
   reference: string,
   lines: PlaceOrder['lines'],
+  coin: Coin,
   patience = PATIENCE,
-): Promise<{ confirmation: string; total: number }> =>
-  ask(
+): Promise<{ confirmation: string; total: number }> {
+  const answer = await ask(
     supplier,
     '/orders',
-    { reference, lines: lines.map(({ profile: _own, ...line }) => line) },
+    {
+      reference,
+      lines: lines.map(({ profile: _own, ...line }) => ({ ...line, price: fromMinor(line.price, coin) })),
+    },
     orderAnswerSchema,
     patience,
   );
+  return { confirmation: answer.confirmation, total: toMinor(answer.total, coin) };
+}

@@ -1,6 +1,7 @@
-import type { Pool, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
+import type { RowDataPacket } from 'mysql2/promise';
 import type { OrderRecord, PlaceOrder, Quote, QuoteLine, Supplier } from '@long-miter/core';
 import { fromJson } from '../../db/columns.ts';
+import type { Db } from '../../db/pool.ts';
 
 const supplierOf = (row: RowDataPacket): Supplier => ({
   id: String(row['id']),
@@ -8,49 +9,41 @@ const supplierOf = (row: RowDataPacket): Supplier => ({
   url: String(row['url']),
 });
 
-export async function listSuppliers(db: Pool): Promise<Supplier[]> {
-  const [rows] = await db.query<RowDataPacket[]>('SELECT id, name, url FROM supplier ORDER BY name');
-  return rows.map(supplierOf);
+export async function listSuppliers(db: Db): Promise<Supplier[]> {
+  return (await db.rows('SELECT id, name, url FROM supplier ORDER BY name')).map(supplierOf);
 }
 
-export async function getSupplier(db: Pool, id: string): Promise<Supplier | undefined> {
-  const [[row]] = await db.query<RowDataPacket[]>('SELECT id, name, url FROM supplier WHERE id = :id', {
-    id,
-  });
+export async function getSupplier(db: Db, id: string): Promise<Supplier | undefined> {
+  const [row] = await db.rows('SELECT id, name, url FROM supplier WHERE id = :id', { id });
   return row && supplierOf(row);
 }
 
-/** A supplier under its name; one of that name gets the new address. */
-export async function keepSupplier(db: Pool, supplier: Supplier): Promise<void> {
-  await db.query(
-    'INSERT INTO supplier (id, name, url) VALUES (:id, :name, :url) ON DUPLICATE KEY UPDATE url = :url',
-    { ...supplier },
+/** A supplier under its name; one of just that name gets the new address. */
+export const keepSupplier = (db: Db, { id, name, url }: Supplier): Promise<number> =>
+  db.change(
+    'INSERT INTO supplier (id, name, url) VALUES (:id, :name, :url) ON DUPLICATE KEY UPDATE url = VALUES(url)',
+    { id, name, url },
   );
-}
 
-export async function dropSupplier(db: Pool, id: string): Promise<boolean> {
-  const [result] = await db.query<ResultSetHeader>('DELETE FROM supplier WHERE id = :id', { id });
-  return result.affectedRows === 1;
-}
+export const dropSupplier = (db: Db, id: string): Promise<number> =>
+  db.change('DELETE FROM supplier WHERE id = :id', { id });
 
-export async function keepQuote(
-  db: Pool,
+export const keepQuote = (
+  db: Db,
   supplier: string,
   job: string,
   lines: readonly QuoteLine[],
-): Promise<void> {
-  await db.query(
+): Promise<number> =>
+  db.change(
     `INSERT INTO quote (supplier_id, job_id, price_lines) VALUES (:supplier, :job, :lines)
-     ON DUPLICATE KEY UPDATE price_lines = :lines, fetched_at = CURRENT_TIMESTAMP(3)`,
+     ON DUPLICATE KEY UPDATE price_lines = VALUES(price_lines), fetched_at = CURRENT_TIMESTAMP(3)`,
     { supplier, job, lines: JSON.stringify(lines) },
   );
-}
 
-export async function listQuotes(db: Pool, job: string): Promise<Quote[]> {
-  const [rows] = await db.query<RowDataPacket[]>(
-    'SELECT supplier_id, price_lines, fetched_at FROM quote WHERE job_id = :job',
-    { job },
-  );
+export async function listQuotes(db: Db, job: string): Promise<Quote[]> {
+  const rows = await db.rows('SELECT supplier_id, price_lines, fetched_at FROM quote WHERE job_id = :job', {
+    job,
+  });
   return rows.map((row) => ({
     supplier: String(row['supplier_id']),
     lines: fromJson<QuoteLine[]>(row['price_lines']),
@@ -64,46 +57,61 @@ const orderOf = (row: RowDataPacket): OrderRecord => ({
   lines: fromJson<PlaceOrder['lines']>(row['order_lines']),
   state: row['state'] as OrderRecord['state'],
   answer: String(row['answer']),
-  total: Number(row['total']),
+  total: Number(row['total_minor']),
   at: (row['created_at'] as Date).toISOString(),
 });
 
 const ORDERS =
   'SELECT supplier_order.*, supplier.name AS supplier_name FROM supplier_order LEFT JOIN supplier ON supplier.id = supplier_order.supplier_id';
 
-export async function listOrders(db: Pool, job: string): Promise<OrderRecord[]> {
-  const [rows] = await db.query<RowDataPacket[]>(
-    `${ORDERS} WHERE job_id = :job ORDER BY supplier_order.created_at DESC`,
-    { job },
+export async function listOrders(db: Db, job: string): Promise<OrderRecord[]> {
+  return (
+    await db.rows(
+      `${ORDERS} WHERE job_id = :job ORDER BY supplier_order.created_at DESC, supplier_order.id`,
+      { job },
+    )
+  ).map(orderOf);
+}
+
+export interface OrderRow extends OrderRecord {
+  readonly job: string;
+  readonly supplierId: string | null;
+}
+
+export async function getOrder(db: Db, id: string): Promise<OrderRow | undefined> {
+  const [row] = await db.rows(`${ORDERS} WHERE supplier_order.id = :id`, { id });
+  return (
+    row && {
+      ...orderOf(row),
+      job: String(row['job_id']),
+      supplierId: row['supplier_id'] as string | null,
+    }
   );
-  return rows.map(orderOf);
 }
 
-export async function getOrder(
-  db: Pool,
-  id: string,
-): Promise<(OrderRecord & { supplierId: string | null }) | undefined> {
-  const [[row]] = await db.query<RowDataPacket[]>(`${ORDERS} WHERE supplier_order.id = :id`, { id });
-  return row && { ...orderOf(row), supplierId: row['supplier_id'] as string | null };
-}
-
-export async function insertOrder(
-  db: Pool,
+export const insertOrder = (
+  db: Db,
   order: { id: string; job: string; supplier: string; lines: PlaceOrder['lines'] },
-): Promise<void> {
-  await db.query(
-    'INSERT INTO supplier_order (id, job_id, supplier_id, order_lines, answer) VALUES (:id, :job, :supplier, :lines, :answer)',
-    { ...order, lines: JSON.stringify(order.lines), answer: 'not answered yet' },
+): Promise<number> =>
+  db.change(
+    "INSERT INTO supplier_order (id, job_id, supplier_id, order_lines, answer) VALUES (:id, :job, :supplier, :lines, 'not answered yet')",
+    { ...order, lines: JSON.stringify(order.lines) },
   );
-}
 
-export async function noteAnswer(
-  db: Pool,
-  id: string,
-  answer: { state: OrderRecord['state']; answer: string; total: number },
-): Promise<void> {
-  await db.query(
-    'UPDATE supplier_order SET state = :state, answer = :answer, total = :total WHERE id = :id',
-    { id, ...answer, answer: answer.answer.slice(0, 300) },
+/** Notes that an order is on its way again, unless the supplier has it. */
+export const noteSending = (db: Db, id: string): Promise<number> =>
+  db.change(
+    "UPDATE supplier_order SET state = 'sending', answer = 'not answered yet', sent_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND state <> 'confirmed'",
+    { id },
   );
-}
+
+/** What came of sending. A confirmation stands, whatever another try says later. */
+export const noteAnswer = (
+  db: Db,
+  id: string,
+  { state, answer, total }: { state: 'confirmed' | 'failed'; answer: string; total: number },
+): Promise<number> =>
+  db.change(
+    "UPDATE supplier_order SET state = :state, answer = :answer, total_minor = :total WHERE id = :id AND state <> 'confirmed'",
+    { id, state, answer: answer.slice(0, 300), total },
+  );

@@ -1,53 +1,111 @@
-import { Router } from 'express';
-import type { Pool } from 'mysql2/promise';
-import { addSupplierSchema, placeOrderSchema, standInBehaviourSchema } from '@long-miter/core';
-import { readBody } from '../../http/body.ts';
-import { idOf } from '../../http/ids.ts';
+import { z } from 'zod';
+import {
+  addSupplierSchema,
+  orderAnswerOut,
+  ordersAnswer,
+  placeOrderSchema,
+  quotesAnswer,
+  standInBehaviourSchema,
+  suppliersAnswer,
+} from '@long-miter/core';
+import { route, type Route } from '../../http/route.ts';
 import * as service from './service.ts';
 import type { SupplierStandIn } from './stand-in.ts';
 
+const standInAnswer = standInBehaviourSchema.extend({ port: z.number().int() });
+
 /** Suppliers, their price lists, orders sent to them, and the switches of the stand-ins. */
-export function supplierRoutes(pool: Pool, standIn: SupplierStandIn): Router {
-  const routes = Router();
+export function supplierRoutes(standIn: SupplierStandIn): readonly Route[] {
   const behaviour = () => ({ ...standIn.behaviour, port: standIn.port });
-  routes.get('/suppliers/stand-in', (_request, response) => void response.json(behaviour()));
-  routes.put('/suppliers/stand-in', (request, response) => {
-    standIn.behaviour = readBody(standInBehaviourSchema, request.body);
-    response.json(behaviour());
-  });
-  routes.get(
-    '/suppliers',
-    async (_request, response) => void response.json(await service.listSuppliers(pool)),
-  );
-  routes.post('/suppliers', async (request, response) => {
-    response.status(201).json(await service.addSupplier(pool, readBody(addSupplierSchema, request.body)));
-  });
-  routes.delete('/suppliers/:id', async (request, response) => {
-    await service.dropSupplier(pool, idOf(request.params, 'supplier'));
-    response.status(204).end();
-  });
-  routes.get(
-    '/jobs/:id/quotes',
-    async (request, response) =>
-      void response.json(await service.listQuotes(pool, idOf(request.params, 'job'))),
-  );
-  routes.post('/jobs/:id/quotes/:supplier', async (request, response) => {
-    const supplier = idOf(request.params, 'supplier', 'supplier');
-    response.json(await service.askQuote(pool, idOf(request.params, 'job'), supplier));
-  });
-  routes.get(
-    '/jobs/:id/orders',
-    async (request, response) =>
-      void response.json(await service.listOrders(pool, idOf(request.params, 'job'))),
-  );
-  routes.post('/jobs/:id/orders', async (request, response) => {
-    const id = idOf(request.params, 'job');
-    response.status(201).json(await service.placeOrder(pool, id, readBody(placeOrderSchema, request.body)));
-  });
-  routes.post(
-    '/orders/:id/send',
-    async (request, response) =>
-      void response.json(await service.sendAgain(pool, idOf(request.params, 'order'))),
-  );
-  return routes;
+  return [
+    route({
+      method: 'GET',
+      path: '/suppliers/stand-in',
+      role: 'demo',
+      about: 'How the stand-ins for suppliers behave',
+      answer: standInAnswer,
+      handle: () => Promise.resolve(behaviour()),
+    }),
+    route({
+      method: 'PUT',
+      path: '/suppliers/stand-in',
+      role: 'demo',
+      about: 'Makes the stand-ins slow or faulty',
+      body: standInBehaviourSchema,
+      answer: standInAnswer,
+      handle: (_context, { body }) => {
+        standIn.behaviour = body;
+        return Promise.resolve(behaviour());
+      },
+    }),
+    route({
+      method: 'GET',
+      path: '/suppliers',
+      role: 'read',
+      about: 'All suppliers',
+      answer: suppliersAnswer,
+      handle: (context) => service.listSuppliers(context),
+    }),
+    route({
+      method: 'POST',
+      path: '/suppliers',
+      role: 'lead',
+      about: 'Adds a supplier on this machine',
+      body: addSupplierSchema,
+      answer: suppliersAnswer,
+      handle: (context, { body }) => service.addSupplier(context, body),
+    }),
+    route({
+      method: 'DELETE',
+      path: '/suppliers/:supplier',
+      role: 'lead',
+      about: 'Forgets a supplier',
+      answer: undefined,
+      handle: (context, { params }) => service.dropSupplier(context, params['supplier']!),
+    }),
+    route({
+      method: 'GET',
+      path: '/jobs/:job/quotes',
+      role: 'read',
+      about: 'Price lists for the trim of a job',
+      answer: quotesAnswer,
+      handle: (context, { params }) => service.listQuotes(context, params['job']!),
+    }),
+    route({
+      method: 'POST',
+      path: '/jobs/:job/quotes/:supplier',
+      role: 'plan',
+      about: 'Fetches a price list from a supplier',
+      answer: quotesAnswer,
+      outside: true,
+      handle: (context, { params }) => service.askQuote(context, params['job']!, params['supplier']!),
+    }),
+    route({
+      method: 'GET',
+      path: '/jobs/:job/orders',
+      role: 'read',
+      about: 'Orders of a job',
+      answer: ordersAnswer,
+      handle: (context, { params }) => service.listOrders(context, params['job']!),
+    }),
+    route({
+      method: 'POST',
+      path: '/jobs/:job/orders',
+      role: 'lead',
+      about: 'Places an order with a supplier',
+      body: placeOrderSchema,
+      answer: orderAnswerOut,
+      outside: true,
+      handle: (context, { params, body }) => service.placeOrder(context, params['job']!, body),
+    }),
+    route({
+      method: 'POST',
+      path: '/orders/:order/send',
+      role: 'lead',
+      about: 'Sends an order again under its own reference',
+      answer: orderAnswerOut,
+      outside: true,
+      handle: (context, { params }) => service.sendAgain(context, params['order']!),
+    }),
+  ];
 }

@@ -1,85 +1,125 @@
 import { randomUUID } from 'node:crypto';
-import type { Pool } from 'mysql2/promise';
-import { kindOf, type OrderRecord, type PlaceOrder, type Quote, type Supplier } from '@long-miter/core';
+import type { z } from 'zod';
+import {
+  kindOf,
+  type addSupplierSchema,
+  type JobHead,
+  type OrderRecord,
+  type PlaceOrder,
+  type Quote,
+  type Supplier,
+} from '@long-miter/core';
+import type { Context } from '../../http/context.ts';
 import { HttpProblem, notFound } from '../../http/problem.ts';
-import { getJob } from '../jobs/service.ts';
+import { headOfJob } from '../jobs/service.ts';
+import { getSettings } from '../jobs/repository.ts';
 import { fetchQuote, sendOrder } from './client.ts';
 import * as repository from './repository.ts';
 import { YARDS } from './stand-in.ts';
 
-export const listSuppliers = (pool: Pool): Promise<Supplier[]> => repository.listSuppliers(pool);
+export const listSuppliers = ({ db }: Context): Promise<Supplier[]> => repository.listSuppliers(db);
 
-export async function addSupplier(pool: Pool, input: { name: string; url: string }): Promise<Supplier[]> {
-  await repository.keepSupplier(pool, { id: randomUUID(), ...input });
-  return repository.listSuppliers(pool);
+export async function addSupplier(
+  { db }: Context,
+  input: z.infer<typeof addSupplierSchema>,
+): Promise<Supplier[]> {
+  await repository.keepSupplier(db, { id: randomUUID(), ...input });
+  return repository.listSuppliers(db);
 }
 
 /** The stand-ins are there from the start, at whatever port they have this time. */
-export async function nameStandIns(pool: Pool, port: number): Promise<void> {
+export async function nameStandIns({ db }: Context, port: number): Promise<void> {
   if (port === 0) return;
   for (const yard of Object.keys(YARDS))
-    await repository.keepSupplier(pool, {
+    await repository.keepSupplier(db, {
       id: randomUUID(),
       name: `${yard[0]!.toUpperCase()}${yard.slice(1)} yard (stand-in)`,
       url: `http://127.0.0.1:${port}/${yard}`,
     });
 }
 
-const supplierBy = async (pool: Pool, id: string): Promise<Supplier> => {
-  const supplier = await repository.getSupplier(pool, id);
+async function supplierBy({ db }: Context, id: string): Promise<Supplier> {
+  const supplier = await repository.getSupplier(db, id);
   if (!supplier) throw notFound('supplier');
   return supplier;
-};
-
-export async function dropSupplier(pool: Pool, id: string): Promise<void> {
-  if (!(await repository.dropSupplier(pool, id))) throw notFound('supplier');
 }
 
-export const listQuotes = (pool: Pool, job: string): Promise<Quote[]> => repository.listQuotes(pool, job);
+export const dropSupplier = async ({ db }: Context, id: string): Promise<void> =>
+  void (await repository.dropSupplier(db, id));
+
+export async function listQuotes(context: Context, job: string): Promise<Quote[]> {
+  await headOfJob(context, job);
+  return repository.listQuotes(context.db, job);
+}
 
 /** Fetches a supplier's prices and counts for the trim of a job. A list that fails to come leaves the last one as it is. */
-export async function askQuote(pool: Pool, jobId: string, supplierId: string): Promise<Quote[]> {
-  const [job, supplier] = [await getJob(pool, jobId), await supplierBy(pool, supplierId)];
+export async function askQuote(context: Context, jobId: string, supplierId: string): Promise<Quote[]> {
+  const head = await headOfJob(context, jobId);
+  const supplier = await supplierBy(context, supplierId);
+  const { profiles } = await getSettings(context.db, jobId);
   const lines = await fetchQuote(
     supplier,
-    job.settings.profiles.map((profile) => kindOf(profile, job.unit)),
+    profiles.map((profile) => kindOf(profile, head.unit)),
   );
-  await repository.keepQuote(pool, supplierId, jobId, lines);
-  return repository.listQuotes(pool, jobId);
+  await repository.keepQuote(context.db, supplierId, jobId, lines);
+  return repository.listQuotes(context.db, jobId);
 }
 
-export const listOrders = (pool: Pool, job: string): Promise<OrderRecord[]> =>
-  repository.listOrders(pool, job);
+export async function listOrders(context: Context, job: string): Promise<OrderRecord[]> {
+  await headOfJob(context, job);
+  return repository.listOrders(context.db, job);
+}
 
 async function trySending(
-  pool: Pool,
+  { db }: Context,
+  head: JobHead,
   supplier: Supplier,
   id: string,
   lines: PlaceOrder['lines'],
 ): Promise<OrderRecord> {
   try {
-    const { confirmation, total } = await sendOrder(supplier, id, lines);
-    await repository.noteAnswer(pool, id, { state: 'confirmed', answer: confirmation, total });
+    const { confirmation, total } = await sendOrder(supplier, id, lines, head.coin);
+    await repository.noteAnswer(db, id, { state: 'confirmed', answer: confirmation, total });
   } catch (error) {
     if (!(error instanceof HttpProblem)) throw error;
-    await repository.noteAnswer(pool, id, { state: 'failed', answer: error.message, total: 0 });
+    await repository.noteAnswer(db, id, { state: 'failed', answer: error.message, total: 0 });
   }
-  return (await repository.getOrder(pool, id))!;
+  const { job: _job, supplierId: _supplier, ...order } = (await repository.getOrder(db, id))!;
+  return order;
 }
 
-/** Writes an order down and sends it; one that fails stays on the list and can be sent again. */
-export async function placeOrder(pool: Pool, jobId: string, input: PlaceOrder): Promise<OrderRecord> {
-  await getJob(pool, jobId);
-  const supplier = await supplierBy(pool, input.supplier);
-  const id = randomUUID();
-  await repository.insertOrder(pool, { id, job: jobId, supplier: supplier.id, lines: input.lines });
-  return trySending(pool, supplier, id, input.lines);
+/**
+ * Writes an order down and sends it; one that fails stays on the list and can be sent again. The caller names it: the same
+ * order placed once more is the order that is there.
+ */
+export async function placeOrder(context: Context, jobId: string, input: PlaceOrder): Promise<OrderRecord> {
+  const head = await headOfJob(context, jobId);
+  const supplier = await supplierBy(context, input.supplier);
+  const isNew = await context.transaction(async ({ db }) => {
+    await headOfJob({ ...context, db }, jobId, true);
+    const known = await repository.getOrder(db, input.id);
+    if (known && known.job !== jobId) throw notFound('order');
+    if (known) return false;
+    await repository.insertOrder(db, {
+      id: input.id,
+      job: jobId,
+      supplier: supplier.id,
+      lines: input.lines,
+    });
+    return true;
+  });
+  if (isNew) return trySending(context, head, supplier, input.id, input.lines);
+  const { job: _job, supplierId: _supplier, ...order } = (await repository.getOrder(context.db, input.id))!;
+  return order;
 }
 
-/** Sends a failed order again under its own reference: a supplier who had it after all does not deliver twice. */
-export async function sendAgain(pool: Pool, id: string): Promise<OrderRecord> {
-  const order = await repository.getOrder(pool, id);
-  if (!order?.supplierId) throw notFound('order');
+/** Sends an order again under its own reference: a supplier who had it after all does not deliver twice. */
+export async function sendAgain(context: Context, id: string): Promise<OrderRecord> {
+  const known = await repository.getOrder(context.db, id);
+  if (!known?.supplierId) throw notFound('order');
+  const { job, supplierId, ...order } = known;
   if (order.state === 'confirmed') return order;
-  return trySending(pool, await supplierBy(pool, order.supplierId), id, order.lines);
+  const head = await headOfJob(context, job);
+  await repository.noteSending(context.db, id);
+  return trySending(context, head, await supplierBy(context, supplierId), id, order.lines);
 }

@@ -20,7 +20,7 @@ import {
 const askSchema = z.strictObject({ wanted: z.array(trimKindSchema).max(200) });
 const orderSchema = z.strictObject({
   reference: z.string().min(1).max(80),
-  lines: z.array(orderLineSchema.omit({ profile: true })).min(1),
+  lines: z.array(orderLineSchema.omit({ profile: true }).extend({ price: z.number().min(0) })).min(1),
 });
 
 const LENGTHS = { in: [96, 120, 144, 168, 192], mm: [2400, 3000, 3600, 4200, 4800] } as const;
@@ -140,6 +140,7 @@ export class SupplierStandIn {
         process.stderr.write(`No stand-in for suppliers: ${error.message}\n`);
         resolve(0);
       });
+      server.on('clientError', (_error, socket) => socket.destroy());
       server.listen(port, '127.0.0.1', () => {
         this.listening = (server.address() as AddressInfo).port;
         resolve(this.listening);

@@ -1,0 +1,2 @@
+-- Names are the same only when every character is.
+ALTER TABLE supplier MODIFY COLUMN name VARCHAR(80) CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin NOT NULL

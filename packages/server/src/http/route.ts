@@ -1,0 +1,64 @@
+import type { Request, Response } from 'express';
+import type { z } from 'zod';
+import type { Context } from './context.ts';
+
+/** What somebody must be to use a route. */
+export type Role = 'read' | 'measure' | 'plan' | 'cut' | 'lead' | 'demo';
+
+/** What the names in an address stand for. */
+const PARAMS = {
+  job: { what: 'job', form: 'uuid' },
+  room: { what: 'room', form: 'id' },
+  item: { what: 'part of this job', form: 'id' },
+  offcut: { what: 'piece on the rack', form: 'uuid' },
+  record: { what: 'cut stick', form: 'uuid' },
+  supplier: { what: 'supplier', form: 'uuid' },
+  order: { what: 'order', form: 'uuid' },
+  set: { what: 'set of rules', form: 'uuid' },
+  code: { what: 'pairing', form: 'id' },
+} as const;
+export type ParamName = keyof typeof PARAMS;
+export const paramOf = (name: string): { what: string; form: 'uuid' | 'id' } =>
+  PARAMS[name as ParamName] ?? { what: 'address', form: 'id' };
+
+export interface Input<Body> {
+  readonly params: Readonly<Record<string, string>>;
+  readonly body: Body;
+}
+
+interface Common {
+  readonly path: string;
+  readonly role: Role;
+  /** In a sentence: what it does. */
+  readonly about: string;
+}
+
+/** A route that answers with a value. */
+export interface AnswerRoute<Body = unknown> extends Common {
+  readonly method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+  readonly body?: z.ZodType<Body>;
+  /** What it answers; undefined where it answers nothing. */
+  readonly answer: z.ZodType | undefined;
+  /** It asks others over the network and makes its own transactions; it must be harmless when it is repeated. */
+  readonly outside?: true;
+  readonly handle: (context: Context, input: Input<Body>) => Promise<unknown>;
+  /** Another file than JSON, for the browser to save. */
+  readonly fileName?: (answer: never) => string;
+}
+
+/** A route that keeps the line open. */
+export interface StreamRoute extends Common {
+  readonly method: 'GET';
+  readonly stream: (
+    context: Context,
+    input: Input<undefined>,
+    request: Request,
+    response: Response,
+  ) => Promise<void>;
+}
+
+export type Route = AnswerRoute<never> | StreamRoute;
+
+/** Declares a route with the type of its body taken from its schema. */
+export const route = <Body>(declared: AnswerRoute<Body>): Route => declared as unknown as Route;
+export const stream = (declared: StreamRoute): Route => declared;

@@ -1,0 +1,24 @@
+import type { JobHub } from './http/context.ts';
+import type { Route } from './http/route.ts';
+import { deviceRoutes } from './features/devices/routes.ts';
+import type { DeviceListener } from './features/devices/listener.ts';
+import { jobRoutes } from './features/jobs/routes.ts';
+import { rackRoutes } from './features/rack/routes.ts';
+import { ruleRoutes } from './features/rules/routes.ts';
+import { settingsRoutes } from './features/settings/routes.ts';
+import { supplierRoutes } from './features/suppliers/routes.ts';
+import type { SupplierStandIn } from './features/suppliers/stand-in.ts';
+
+/** The table of every route: method, address, what goes in and out, and the role it needs. */
+export const routeTable = (
+  hub: JobHub,
+  devices: DeviceListener,
+  suppliers: SupplierStandIn,
+): readonly Route[] => [
+  ...jobRoutes(hub),
+  ...settingsRoutes,
+  ...rackRoutes,
+  ...ruleRoutes,
+  ...supplierRoutes(suppliers),
+  ...deviceRoutes(devices),
+];
