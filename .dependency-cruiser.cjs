@@ -6,6 +6,7 @@ const CORE = [
   'measure',
   'words',
   'geometry',
+  'drawing',
   'trade',
   'job',
   'survey',
@@ -23,6 +24,9 @@ const CORE = [
   'walk',
 ];
 
+// The page, highest first. A layer may import those after it, and a feature no other feature.
+const WEB = ['app', 'features', 'session', 'drawing', 'workers', 'api', 'shared'];
+
 // Tests stand outside the layers: they may look at anything.
 const TEST = '[.]test[.]tsx?$';
 
@@ -34,9 +38,25 @@ const downwards = CORE.map((folder, index) => ({
   to: { path: `^packages/core/src/(${[...CORE.slice(index + 1), 'index\\.ts'].join('|')})` },
 }));
 
+const pageDownwards = WEB.slice(1).map((folder, index) => ({
+  name: `web-${folder}-only-downwards`,
+  comment: `web/${folder} may import only what lies below it: ${WEB.slice(index + 2).join(', ') || 'nothing'}`,
+  severity: 'error',
+  from: { path: `^packages/web/src/${folder}/`, pathNot: TEST },
+  to: { path: `^packages/web/src/(${[...WEB.slice(0, index + 1), 'main[.]tsx'].join('|')})` },
+}));
+
 module.exports = {
   forbidden: [
     ...downwards,
+    ...pageDownwards,
+    {
+      name: 'web-features-apart',
+      comment: 'a feature does not reach into another: what both need lies below, what joins them is app',
+      severity: 'error',
+      from: { path: '^packages/web/src/features/([^/]+)/', pathNot: TEST },
+      to: { path: '^packages/web/src/features/', pathNot: '^packages/web/src/features/$1/' },
+    },
     {
       name: 'core-through-the-door',
       comment: 'another domain of core is imported through its index.ts only',

@@ -13,7 +13,7 @@ const transform = {
 };
 const common = { extensionsToTreatAsEsm: ['.ts', '.tsx'], transform, testEnvironment: 'node' };
 
-/** One project a package; the server's starts its own MariaDB on a fresh folder and a free port. */
+/** One project a package, and one for the commands; the server's starts its own MariaDB on a fresh folder and a free port. */
 export default {
   projects: [
     {
@@ -35,6 +35,12 @@ export default {
       displayName: 'web',
       roots: ['<rootDir>/packages/web'],
       testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+    },
+    {
+      ...common,
+      displayName: 'commands',
+      roots: ['<rootDir>/scripts'],
+      testMatch: ['**/*.test.mjs'],
     },
   ],
 };

@@ -99,7 +99,7 @@ test('what if: the other plan stands beside the one in force, and the job stays 
   await page.getByRole('button', { name: 'Ask', exact: true }).first().click();
   await expect(other).toContainText('With only sticks of 144 in');
   await expect(other.getByText('proven')).toBeVisible({ timeout: 30_000 });
-  await expect(other.getByRole('group')).toHaveCount(1);
+  await expect(other.getByRole('heading', { level: 4 })).toHaveCount(1);
   await expect(other).toContainText(/more|less|the same/);
   await accessible(page);
   await view(page, 'Where it goes');
@@ -128,7 +128,12 @@ test('buying: spare sticks, prices from a supplier who may fail, an order that i
   await north.getByRole('button', { name: 'Fetch prices' }).click();
   await expect(north.getByRole('table')).toContainText('192 in');
   await page.getByLabel('They').selectOption('error');
-  await north.getByRole('button', { name: 'Send the order' }).click();
+  // What goes to whom for how much is shown before it goes.
+  await north.getByRole('button', { name: 'Order here' }).click();
+  const ask = page.getByRole('dialog');
+  await expect(ask).toContainText('North yard (stand-in)');
+  await expect(ask).toContainText('192 in');
+  await ask.getByRole('button', { name: 'Send the order' }).click();
   await expect(north.getByRole('alert')).toContainText('the till is down');
   const orders = page.getByRole('region', { name: 'Orders' });
   await expect(orders).toContainText('not sent');
@@ -168,12 +173,19 @@ test('the rack: salvaged trim is taken for a job and used; what a cut stick leav
   await proven(page);
   await expect(page.locator('[data-stick]').filter({ hasText: 'from the rack' })).toHaveCount(2);
   const bought = page.locator('[data-stick]').filter({ hasNotText: 'from the rack' }).first();
+  // It is asked once, and there is a way back.
   await bought.getByRole('button', { name: /is cut$/ }).click();
-  await expect(bought.getByRole('button', { name: /is cut$/ })).toBeDisabled();
-  // What has been cut stays pinned, whatever is released.
+  await page.getByRole('dialog').getByRole('button', { name: 'Not yet' }).click();
+  await expect(page.getByText('cut ✓')).toHaveCount(0);
+  await bought.getByRole('button', { name: /is cut$/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Yes, it is cut' }).click();
+  await expect(page.getByText('cut ✓')).toHaveCount(1);
   await proven(page);
-  await page.getByRole('button', { name: /^Release all pins/ }).click();
-  await expect(page.getByRole('button', { name: /^Pin stick/, pressed: true })).toHaveCount(1);
+  await expect(page.getByText('cut ✓')).toHaveCount(1);
+  await page.reload();
+  await expect(page.getByText('cut ✓')).toHaveCount(1, { timeout: 30_000 });
+  await page.getByRole('button', { name: /is not cut$/ }).click();
+  await expect(page.getByText('cut ✓')).toHaveCount(0);
   await page.goto('/rack');
   await expect(page.getByRole('table', { name: 'Pieces on the rack' })).toBeVisible();
   await accessible(page);

@@ -157,15 +157,19 @@ test('what is typed while the server is away is kept, said, and sent later, also
   await newRoom(page, 'Far away');
   await typeWalls(page, ['100']);
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
-  await context.route('**/api/rooms/**', (route) => route.abort());
+  await context.route('**/api/jobs/*/rooms/**', (route) => route.abort());
   await page.getByLabel('Length of wall 2, the next one').fill('88 1/2');
   await page.keyboard.press('Enter');
   await expect(page.getByText('not sent yet')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Length of wall 2', { exact: true })).toHaveValue('88 1/2');
-  await context.unroute('**/api/rooms/**');
+  await context.unroute('**/api/jobs/*/rooms/**');
   await expect(page.getByTestId('save-state')).toHaveText('Saved', { timeout: 15_000 });
-  await page.evaluate(() => localStorage.clear());
+  // It is on the server, not only here.
+  await page.evaluate(() => {
+    localStorage.clear();
+    indexedDB.deleteDatabase('long-miter');
+  });
   await page.reload();
   await expect(page.getByLabel('Length of wall 2', { exact: true })).toHaveValue('88 1/2');
 });

@@ -84,11 +84,11 @@ test('the second person sees the first one’s change at once; a figure both cha
   await expect(length(other, 1)).toHaveValue('101');
   await expect(length(page, 3)).toHaveValue('99');
   // The same figure, while the second one's changes do not get through.
-  await other.route('**/api/rooms/**', (route) => route.abort());
+  await other.route('**/api/jobs/*/rooms/**', (route) => route.abort());
   await length(other, 2).fill('85');
   await length(page, 2).fill('83');
   await saved(page);
-  await other.unroute('**/api/rooms/**');
+  await other.unroute('**/api/jobs/*/rooms/**');
   for (const one of [page, other]) {
     const dispute = one.getByRole('alert', { name: 'Figures two people disagree on' });
     await expect(dispute).toContainText('Two figures for wall 2, length', { timeout: 15_000 });
@@ -322,9 +322,14 @@ test('readings of a laser and an angle finder walk a room hands-free; bad lines 
 }) => {
   await newRoom(page, 'Hands free', 'mm');
   await page.getByRole('switch', { name: 'take readings from devices' }).check({ force: true });
-  await expect(page.getByText('listening')).toBeVisible();
+  const code = (await page.getByTestId('pairing-code').textContent())!.replaceAll(/\s/g, '');
+  // A second page that listens has a code of its own: nothing of this one's readings comes there.
+  const neighbour = await context.newPage();
+  await newRoom(neighbour, 'Next door', 'mm');
+  await neighbour.getByRole('switch', { name: 'take readings from devices' }).check({ force: true });
+  await expect(neighbour.getByTestId('pairing-code')).not.toHaveText(code);
   const panel = await context.newPage();
-  await panel.goto('/stand-in');
+  await panel.goto(`/stand-in?code=${code}`);
   const send = async (what: 'distance' | 'wall angle', text: string): Promise<void> => {
     await panel.getByLabel(what, { exact: true }).fill(text);
     await panel.getByRole('button', { name: `Send the ${what}` }).click();
@@ -351,6 +356,7 @@ test('readings of a laser and an angle finder walk a room hands-free; bad lines 
   await panel.keyboard.press('End');
   await send('distance', '2000 mm');
   await expect(panel.getByRole('log')).toContainText('lost on the way');
+  await expect(length(neighbour, 1)).toBeHidden();
 });
 
 test('a finished job is put away and taken out again', async ({ page }) => {

@@ -1,30 +1,33 @@
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync, utimesSync } from 'node:fs';
 import { join } from 'node:path';
-import { root } from './paths.mjs';
+import { contentOf, keepNewest } from './content.mjs';
+import { cache, root } from './paths.mjs';
 
-const dist = join(root, 'packages', 'web', 'dist');
-
-function newest(path) {
-  const info = statSync(path);
-  if (!info.isDirectory()) return info.mtimeMs;
-  return Math.max(
-    0,
-    ...readdirSync(path)
-      .filter((name) => name !== 'dist' && name !== 'node_modules')
-      .map((name) => newest(join(path, name))),
-  );
-}
-
-/** Builds the page unless nothing changed since the last build. */
+/** Builds the page unless its content was built before; answers the folder. */
 export async function buildWeb() {
-  const built = join(dist, 'index.html');
-  const sources = Math.max(
-    newest(join(root, 'packages', 'web')),
-    newest(join(root, 'packages', 'core', 'src')),
-  );
-  if (existsSync(built) && statSync(built).mtimeMs > sources) return dist;
+  const folder = join(cache, 'web');
+  mkdirSync(folder, { recursive: true });
+  const dist = join(folder, contentOf('packages/web', 'packages/core/src', 'package-lock.json'));
+  if (existsSync(join(dist, 'index.html'))) {
+    const now = new Date();
+    utimesSync(dist, now, now);
+    return dist;
+  }
   process.stderr.write('Building the page…\n');
   const { build } = await import('vite');
-  await build({ root: join(root, 'packages', 'web'), logLevel: 'warn' });
+  const aside = `${dist}.${process.pid}.tmp`;
+  await build({
+    root: join(root, 'packages', 'web'),
+    logLevel: 'warn',
+    build: { outDir: aside, emptyOutDir: true },
+  });
+  // Moved into place as a whole; another command may have been quicker with the same content.
+  try {
+    renameSync(aside, dist);
+  } catch (error) {
+    rmSync(aside, { recursive: true, force: true });
+    if (!existsSync(join(dist, 'index.html'))) throw error;
+  }
+  keepNewest(folder, (name) => !name.endsWith('.tmp'));
   return dist;
 }

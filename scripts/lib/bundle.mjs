@@ -1,27 +1,25 @@
-import { existsSync, readdirSync, renameSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, renameSync, utimesSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { contentOf, keepNewest } from './content.mjs';
 import { cache, root } from './paths.mjs';
 import { ensureCache } from './install.mjs';
 
-/** Newest change below a folder, in milliseconds. */
-function newest(folder) {
-  let latest = 0;
-  for (const entry of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, entry.name);
-    latest = Math.max(latest, entry.isDirectory() ? newest(path) : statSync(path).mtimeMs);
-  }
-  return latest;
-}
-
 /**
- * Bundles one server-side entry to a single file in the cache, unless nothing changed since it was made. Written aside and
+ * Bundles one server-side entry to a single file in the cache, unless the same content was bundled before. Written aside and
  * moved into place, so that two commands at once do not read half a file.
  */
 export async function bundle(entry, name) {
   ensureCache();
-  const out = join(cache, `${name}.mjs`);
-  const sources = ['core', 'server'].map((one) => newest(join(root, 'packages', one, 'src')));
-  if (existsSync(out) && statSync(out).mtimeMs > Math.max(...sources)) return out;
+  const content = contentOf(
+    ...new Set(['packages/core/src', 'packages/server/src', dirname(entry)]),
+    'package-lock.json',
+  );
+  const out = join(cache, `${name}-${content}.mjs`);
+  if (existsSync(out)) {
+    const now = new Date();
+    utimesSync(out, now, now);
+    return out;
+  }
   const { build } = await import('esbuild');
   const aside = `${out}.${process.pid}.tmp`;
   await build({
@@ -37,5 +35,6 @@ export async function bundle(entry, name) {
     absWorkingDir: root,
   });
   renameSync(aside, out);
+  keepNewest(cache, (one) => one.startsWith(`${name}-`) && one.endsWith('.mjs'));
   return out;
 }

@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { withLock } from './lock.mjs';
 import { cache, root } from './paths.mjs';
 
 /** Installs only what is missing. All output goes to standard error: headless commands print answers on standard output. */
@@ -12,21 +13,82 @@ const run = (command, args, options = {}) =>
 const found = (program) =>
   spawnSync('sh', ['-c', `command -v ${program}`], { encoding: 'utf8' }).stdout.trim();
 
-/** npm packages, whenever the lock file differs from the one last installed. */
-export function ensurePackages() {
-  const lock = createHash('sha256')
-    .update(readFileSync(join(root, 'package-lock.json')))
-    .digest('hex');
-  const stamp = join(root, 'node_modules', '.installed-lock');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
-  process.stderr.write('Installing npm packages (about two minutes the first time)…\n');
-  const { status } = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
-  if (status !== 0) throw new Error('npm packages could not be installed; see the lines above');
-  writeFileSync(stamp, lock);
+const modules = join(root, 'node_modules');
+const stamp = join(modules, '.installed-lock');
+
+const readJson = (file) => {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    return undefined;
+  }
+};
+
+/** Whether what the lock file asks for is there, whoever installed it: each package in its version, with its own description. */
+function isInstalled() {
+  const wanted = readJson(join(root, 'package-lock.json'))?.packages ?? {};
+  const there = readJson(join(modules, '.package-lock.json'))?.packages;
+  if (!there) return false;
+  return Object.entries(wanted).every(([path, { version, optional, link }]) => {
+    if (!path.startsWith('node_modules/')) return true;
+    if (link) return existsSync(join(root, path));
+    // Packages for other machines are not installed here.
+    if (optional && !there[path]) return true;
+    return there[path]?.version === version && readJson(join(root, path, 'package.json')) !== undefined;
+  });
+}
+
+/** npm packages, when one that the lock file names is not there, or another version of it, or damaged. */
+export function ensurePackages({ anew = false } = {}) {
+  withLock(join(cache, 'install.lock'), 'installing npm packages', () => {
+    const lock = createHash('sha256')
+      .update(readFileSync(join(root, 'package-lock.json')))
+      .digest('hex');
+    if (!anew && isInstalled()) {
+      if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) writeFileSync(stamp, lock);
+      return;
+    }
+    process.stderr.write('Installing npm packages (about two minutes the first time)…\n');
+    // An install that is broken off must not look like one that was finished.
+    rmSync(stamp, { force: true });
+    const { status } = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+    if (status !== 0) throw new Error('npm packages could not be installed; see the lines above');
+    writeFileSync(stamp, lock);
+  });
+}
+
+/**
+ * Does what needs the packages; where one of them turns out to be damaged inside, installs them anew and runs this command
+ * again from the start, once.
+ */
+export async function withPackages(job) {
+  ensurePackages();
+  try {
+    return await job();
+  } catch (error) {
+    const damaged =
+      /ERR_MODULE_NOT_FOUND|MODULE_NOT_FOUND|ERR_INVALID_PACKAGE/.test(error.code ?? '') ||
+      /Cannot find (module|package)|Could not resolve|Failed to resolve/i.test(error.message ?? '');
+    if (!damaged || process.env.LONGMITER_HEALED) throw error;
+    process.stderr.write(`An installed package is damaged (${error.message.split('\n')[0]}).\n`);
+    ensurePackages({ anew: true });
+    const again = spawnSync(process.execPath, process.argv.slice(1), {
+      stdio: 'inherit',
+      env: { ...process.env, LONGMITER_HEALED: '1' },
+    });
+    process.exit(again.status ?? 1);
+  }
 }
 
 /** Debian packages that provide a program which is not there yet. */
 function ensureDebian(program, packages) {
+  return (
+    found(program) ||
+    withLock(join(cache, 'debian.lock'), 'installing packages', () => install(program, packages))
+  );
+}
+
+function install(program, packages) {
   const path = found(program);
   if (path) return path;
   process.stderr.write(`Installing ${packages.join(', ')} from Debian's packages…\n`);

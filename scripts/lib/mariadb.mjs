@@ -1,6 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, connect } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
@@ -58,8 +58,10 @@ async function stopOrphan(folder, socket) {
 }
 
 function initialise(folder, user) {
-  const data = join(folder, 'db');
-  if (existsSync(join(data, 'mysql'))) return;
+  if (existsSync(join(folder, 'db', 'mysql'))) return;
+  // Made aside and moved into place: one that was broken off must not look like one that is whole.
+  const data = join(folder, 'db.new');
+  rmSync(data, { recursive: true, force: true });
   mkdirSync(data, { recursive: true });
   const made = spawnSync(
     'mariadb-install-db',
@@ -70,6 +72,8 @@ function initialise(folder, user) {
     throw new Error(
       `the database folder could not be made: ${made.stderr || made.stdout || made.error?.message}`,
     );
+  rmSync(join(folder, 'db'), { recursive: true, force: true });
+  renameSync(data, join(folder, 'db'));
 }
 
 /** The application's own login: made once, kept beside the data, readable by its owner only. */
@@ -92,20 +96,9 @@ function grant(socket, user, password) {
   if (done.status !== 0) throw new Error(`the database login could not be made: ${done.stderr}`);
 }
 
-/**
- * Starts MariaDB on a folder (made when new) and waits until it answers.
- * @returns how to reach it, the process, and a way to stop it
- */
-export async function startMariaDb(folder) {
-  ensureMariaDb();
-  mkdirSync(folder, { recursive: true });
-  const user = userInfo().username;
-  const socket = socketOf(folder);
-  await stopOrphan(folder, socket);
-  writeFileSync(join(folder, 'starter.pid'), String(process.pid));
-  initialise(folder, user);
+/** Starts the database's process and waits until it answers. */
+function launch(folder, user, socket, port) {
   const data = join(folder, 'db');
-  const port = await freePort();
   const child = spawn(
     'mariadbd',
     [
@@ -130,12 +123,52 @@ export async function startMariaDb(folder) {
     // Detached: Ctrl-C reaches only the starter, which stops the server first and the database last.
     { stdio: 'ignore', detached: true },
   );
-  let ended = false;
-  const exited = new Promise((resolve) => child.on('exit', (code) => ((ended = true), resolve(code))));
-  for (let i = 0; i < 600 && !ended && !(await answers(socket)); i++) await sleep(50);
-  if (ended) throw new Error(`MariaDB did not start; the reason is in ${join(data, 'error.log')}`);
+  const running = { child, ended: false, exited: undefined };
+  running.exited = new Promise((resolve) => {
+    const end = (code) => {
+      running.ended = true;
+      resolve(code);
+    };
+    child.on('exit', end);
+    child.on('error', end);
+  });
+  return running;
+}
+
+/**
+ * Starts MariaDB on a folder (made when new) and waits until it answers. Whoever stops it before then passes `stopped`, which
+ * says whether to give up.
+ * @returns how to reach it, its process, a promise of its end, and ways to start it again on the same port and to stop it
+ */
+export async function startMariaDb(folder, { stopped = () => false } = {}) {
+  ensureMariaDb();
+  mkdirSync(folder, { recursive: true });
+  const user = userInfo().username;
+  const socket = socketOf(folder);
+  await stopOrphan(folder, socket);
+  writeFileSync(join(folder, 'starter.pid'), String(process.pid));
+  initialise(folder, user);
+  const port = await freePort();
   const password = passwordOf(folder);
-  grant(socket, user, password);
+  let running;
+  const stop = async () => {
+    if (!running) return;
+    if (!running.ended) running.child.kill('SIGTERM');
+    await running.exited;
+  };
+  const start = async () => {
+    running = launch(folder, user, socket, port);
+    for (let i = 0; i < 600 && !running.ended && !stopped() && !(await answers(socket)); i++) await sleep(50);
+    if (stopped()) {
+      await stop();
+      throw new Error('Stopped before the database was ready.');
+    }
+    if (running.ended)
+      throw new Error(`MariaDB did not start; the reason is in ${join(folder, 'db', 'error.log')}`);
+    grant(socket, user, password);
+  };
+  if (stopped()) throw new Error('Stopped before the database was started.');
+  await start();
   return {
     env: {
       LONGMITER_DB_HOST: '127.0.0.1',
@@ -144,11 +177,13 @@ export async function startMariaDb(folder) {
       LONGMITER_DB_PASSWORD: password,
       LONGMITER_DB_NAME: 'longmiter',
     },
-    pid: child.pid,
-    exited,
-    async stop() {
-      if (!ended) child.kill('SIGTERM');
-      await exited;
+    get pid() {
+      return running.child.pid;
     },
+    get exited() {
+      return running.exited;
+    },
+    start,
+    stop,
   };
 }

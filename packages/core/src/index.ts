@@ -2,6 +2,8 @@ export * from './base/index.ts';
 export * from './measure/index.ts';
 export * from './words/index.ts';
 export * from './geometry/index.ts';
+export * as drawing from './drawing/index.ts';
+export type { Drawing, PartOf, Role, Shape } from './drawing/index.ts';
 export * from './job/index.ts';
 export * from './survey/index.ts';
 export * from './saw/index.ts';

@@ -63,7 +63,8 @@ export function createApp(
     );
     app.use(express.static(webFolder, { index: false }));
     app.get('/{*page}', (_request, response) =>
-      response.sendFile(join(webFolder, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } }),
+      // Named from its root: the folder itself may lie under one whose name begins with a dot.
+      response.sendFile('index.html', { root: webFolder, headers: { 'Cache-Control': 'no-cache' } }),
     );
   }
   app.use(unknownAddress);

@@ -7,46 +7,50 @@ import { Notifications } from '@mantine/notifications';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { createBrowserRouter, RouterProvider } from 'react-router';
-import { makeStore } from './app/store.ts';
+import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
+import { startSession } from './session/start.ts';
+import { makeStore } from './session/store.ts';
+import { Broken } from './app/Broken.tsx';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
 
-const router = createBrowserRouter([
-  { path: '/', element: <JobsPage /> },
-  {
-    path: '/jobs/:jobId/:stage?/:roomId?',
-    lazy: async () => ({ Component: (await import('./features/job/JobPage.tsx')).JobPage }),
-    hydrateFallbackElement: <></>,
-  },
+const loadJob = () => import('./app/job/JobPage.tsx');
+const jobs = <JobsPage onIdle={() => void loadJob().catch(() => undefined)} />;
+
+const routes: readonly RouteObject[] = [
+  { path: '/', element: jobs },
+  { path: '/jobs/:jobId/:stage?/:roomId?', lazy: async () => ({ Component: (await loadJob()).JobPage }) },
   {
     path: '/jobs/:jobId/sheets',
     lazy: async () => ({
       Component: (await import('./features/walk-sheet/WalkSheetsPage.tsx')).WalkSheetsPage,
     }),
-    hydrateFallbackElement: <></>,
   },
   {
     path: '/stand-in',
     lazy: async () => ({ Component: (await import('./features/stand-in/StandInPage.tsx')).StandInPage }),
-    hydrateFallbackElement: <></>,
   },
   {
     path: '/rack',
     lazy: async () => ({ Component: (await import('./features/rack/RackPage.tsx')).RackPage }),
-    hydrateFallbackElement: <></>,
   },
   {
     path: '/bench/:sheetKey?',
     lazy: async () => ({ Component: (await import('./features/bench/BenchPage.tsx')).BenchPage }),
-    hydrateFallbackElement: <></>,
   },
-  { path: '*', element: <JobsPage /> },
-]);
+  { path: '*', element: jobs },
+];
+
+const router = createBrowserRouter(
+  routes.map((route) => ({ ...route, errorElement: <Broken />, hydrateFallbackElement: <></> })),
+);
+
+const store = makeStore();
+void startSession(store);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <Provider store={makeStore()}>
+    <Provider store={store}>
       <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="light">
         <Notifications position="bottom-right" />
         <RouterProvider router={router} />

@@ -4,13 +4,13 @@ import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import { benchSheets, startTexts, type Drawing } from '@long-miter/core';
-import { BenchDrawing } from '../src/features/bench/BenchDrawing.tsx';
-import { keepBench, keptBench } from '../src/features/bench/bench-slice.ts';
+import { DrawingSvg } from '../src/drawing/DrawingSvg.tsx';
+import { keepBench, keptBench } from '../src/session/bench-slice.ts';
 import { PracticeView } from '../src/features/bench/PracticeView.tsx';
 import { SheetField } from '../src/features/bench/SheetField.tsx';
 import { SheetView } from '../src/features/bench/SheetView.tsx';
 import { api } from '../src/api/api.ts';
-import { makeStore } from '../src/app/store.ts';
+import { makeStore } from '../src/session/store.ts';
 import { show, stubBrowser } from './support/browser.tsx';
 
 beforeAll(stubBrowser);
@@ -97,7 +97,7 @@ describe('a drawing', () => {
         { kind: 'label', at: { x: 5, y: 5 }, text: 'top' },
       ],
     }; // prettier-ignore
-    show(<BenchDrawing drawing={drawing} height={200} />);
+    show(<DrawingSvg drawing={drawing} height={200} />);
     const picture = screen.getByRole('img', { name: 'a square' });
     const area = picture.querySelector('polygon')!;
     expect(area.getAttribute('fill')).toMatch(/^url\(#/);

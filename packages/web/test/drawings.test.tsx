@@ -3,6 +3,7 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import {
   cutSteps,
+  jobFileOf,
   planJob,
   planQuickly,
   roomOf,
@@ -16,6 +17,7 @@ import { CutCard } from '../src/features/saw/CutCard.tsx';
 import { PrintedList } from '../src/features/saw/PrintedList.tsx';
 import { Sticks } from '../src/features/stock/Sticks.tsx';
 import { fractionRuns } from '../src/shared/Figure.tsx';
+import { jobOf } from './support/sheet.tsx';
 import { show, stubBrowser } from './support/browser.tsx';
 
 beforeAll(stubBrowser);
@@ -44,14 +46,7 @@ const room = roomOf({
     trims: [{ id: 'base', profile: 'base', on: 'walls' }],
   },
 })!;
-const file: JobFile = {
-  format: 'longmiter-job',
-  version: 1,
-  name: 'Test',
-  unit: 'in',
-  ...settings,
-  rooms: [room],
-};
+const file: JobFile = { ...jobFileOf({ ...jobOf([]), settings }), rooms: [room] };
 const planOf = (job: JobFile): PlanFile => {
   const planned = planJob(job, { solver: undefined, seconds: 1, clock: () => 0 });
   if (!planned.ok) throw new Error('no plan');

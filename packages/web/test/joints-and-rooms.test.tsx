@@ -5,6 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import {
   addWall,
+  coinOf,
   completeHouseRules,
   emptySurvey,
   planQuickly,
@@ -13,17 +14,19 @@ import {
   setReading,
   starterSettings,
   type HouseRulesInput,
+  type PieceKey,
   type WatchOut,
 } from '@long-miter/core';
-import { Disputes, disputePlace, disputeValue } from '../src/features/job/Disputes.tsx';
+import { Disputes, disputePlace, disputeValue } from '../src/app/job/Disputes.tsx';
 import { SplicePlaces } from '../src/features/joints/SplicePlaces.tsx';
 import { WatchList } from '../src/features/joints/WatchList.tsx';
 import { RoomsPage } from '../src/features/rooms/RoomsPage.tsx';
 import { readWalls } from '../src/features/rooms/wall-files.ts';
 import { RuleField } from '../src/features/rules/RuleField.tsx';
-import { loaded } from '../src/features/walk/draft-slice.ts';
+import { draftKey } from '../src/session/draft-key.ts';
+import { loaded } from '../src/session/draft-slice.ts';
 import { FigurePad } from '../src/features/walk/FigurePad.tsx';
-import { makeStore } from '../src/app/store.ts';
+import { makeStore } from '../src/session/store.ts';
 import { onReading, putReading } from '../src/shared/readings-in.ts';
 import { show, stubBrowser } from './support/browser.tsx';
 import { jobOf, rectangle, showSheet } from './support/sheet.tsx';
@@ -95,6 +98,7 @@ describe('a house rule', () => {
             rules={draft}
             complete={completeHouseRules(draft, unit)}
             unit={unit}
+            coin={coinOf(undefined)}
             onChange={(part) => {
               draft = { ...draft, ...part };
               queueMicrotask(() => view.again(draw()));
@@ -168,7 +172,7 @@ describe('the splice of a piece', () => {
       const { survey } = one.sheet();
       const room = { id: 'r', name: 'Den', ...survey };
       const quick = planQuickly({
-        ...jobFileOf({ name: 'J', unit: 'in', settings, rooms: [] }),
+        ...jobFileOf({ ...jobOf([]), settings }),
         rooms: [room],
       });
       const piece = quick.pieces.find((other) => other.wall === 'w1' && other.right.joint === 'scarf')!;
@@ -188,11 +192,18 @@ describe('watch-outs', () => {
     const list: WatchOut[] = [
       {
         code: 'assumed-angle',
+        data: { place: 'the corner after wall 1' },
         room: 'r2',
         wall: 'w1',
         text: 'Hall: the corner after wall 1 is only assumed square',
       },
-      { code: 'long-piece', room: 'r1', piece: 'p1', text: '1-01 is 157 7/16 in' },
+      {
+        code: 'long-piece',
+        data: { label: '1-01' },
+        room: 'r1',
+        piece: 'p1' as PieceKey,
+        text: '1-01 is 157 7/16 in',
+      },
     ];
     const picked = jest.fn();
     const closed = jest.fn();
@@ -234,10 +245,10 @@ describe('a figure two people disagree on', () => {
     const [room] = jobOf([survey]).rooms;
     const disputes = [{ at: '/walls/w3/length', stands: 120, other: 118.5 }];
     store.dispatch(loaded({ jobId: 'j', rooms: [{ ...room!, notes: { disputes } }] }));
-    show(<Disputes roomId="r1" unit="in" />, store);
+    show(<Disputes jobId="j" roomId="r1" unit="in" />, store);
     expect(screen.getByRole('alert').textContent).toContain('120 in was saved first');
     await userEvent.click(screen.getByRole('button', { name: /keep 118/ }));
-    expect(store.getState().drafts['r1']!.survey.walls[2]!.length).toBe(118.5);
+    expect(store.getState().drafts[draftKey('j', 'r1')]!.survey.walls[2]!.length).toBe(118.5);
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });

@@ -3,13 +3,15 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
-import { addOpening, setReading, type Survey } from '@long-miter/core';
+import { addOpening, setReading, type JobRecord, type Survey } from '@long-miter/core';
 import { api } from '../src/api/api.ts';
-import { makeStore } from '../src/app/store.ts';
+import { makeStore } from '../src/session/store.ts';
 import { TrimsEditor } from '../src/features/joints/TrimsEditor.tsx';
 import { StandInPage } from '../src/features/stand-in/StandInPage.tsx';
 import { WalkSheetsPage } from '../src/features/walk-sheet/WalkSheetsPage.tsx';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { playServer } from './support/server.ts';
+import { openJob } from './support/session.ts';
 import { jobOf, rectangle, showSheet } from './support/sheet.tsx';
 
 beforeAll(() => {
@@ -98,12 +100,30 @@ describe('the panel of the stand-in devices', () => {
 });
 
 describe('the trims of a room', () => {
-  const start = () => {
+  playServer();
+  const start = async () => {
     const job = jobOf([rectangle()]);
-    return showSheet(rectangle(), (h) => <TrimsEditor job={job} survey={h.sheet().survey} edit={h.edit} />);
+    const store = await openJob(job);
+    const seen = (): JobRecord => api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
+    const h = showSheet(
+      rectangle(),
+      (one) => <TrimsEditor job={seen()} survey={one.sheet().survey} edit={one.edit} />,
+      'in',
+      store,
+    );
+    return { ...h, settings: () => seen().settings };
   };
+  test('one that nothing is for sale of comes with stock to plan with', async () => {
+    const h = await start();
+    expect(h.settings().stock.some((line) => line.profile === 'casing')).toBe(false);
+    await userEvent.click(screen.getByRole('button', { name: 'Add casing' }));
+    expect(h.settings().stock.some((line) => line.profile === 'casing')).toBe(true);
+    await userEvent.click(screen.getByRole('button', { name: 'Add picture rail' }));
+    const rail = h.settings().profiles.find((one) => one.use === 'picture-rail')!;
+    expect(h.settings().stock.filter((line) => line.profile === rail.id).length).toBeGreaterThan(0);
+  });
   test('one of a profile the job has is added at once, on the openings or on chosen walls', async () => {
-    const h = start();
+    const h = await start();
     await userEvent.click(screen.getByRole('button', { name: 'Add casing' }));
     expect(h.sheet().survey.trims.map(({ profile, on }) => [profile, on])).toEqual([
       ['base', 'walls'],
@@ -118,7 +138,7 @@ describe('the trims of a room', () => {
     expect(h.sheet().survey.trims[0]).not.toHaveProperty('walls');
   });
   test('a second base can lie on the first, and either is taken out', async () => {
-    const h = start();
+    const h = await start();
     await userEvent.click(screen.getByRole('button', { name: 'Add base' }));
     const second = h.sheet().survey.trims[1]!.id;
     await userEvent.selectOptions(screen.getAllByLabelText('lies on')[1]!, 'base');

@@ -1,6 +1,6 @@
 /** @jest-environment jest-fixed-jsdom */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
-import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import {
   jobFileOf,
@@ -10,6 +10,7 @@ import {
   type JobFile,
   type JobRecord,
   type Offcut,
+  type PieceKey,
   type PlanFile,
 } from '@long-miter/core';
 import { AddToRack } from '../src/features/rack/AddToRack.tsx';
@@ -23,6 +24,7 @@ import { WhatIfView } from '../src/features/stock/WhatIfView.tsx';
 import type { PlanRequest } from '../src/workers/plan-messages.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { playServer, problem } from './support/server.ts';
+import { openJob } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';
 
 beforeAll(() => {
@@ -53,9 +55,15 @@ describe('the verdict', () => {
       ...job,
       settings: {
         ...job.settings,
-        choices: {
-          pins: [{ profile: 'base', source: 'buy' as const, length: 96, pieces: [{ id: 'x' }] }],
-        },
+        pins: [
+          {
+            id: 'n1',
+            profile: 'base',
+            source: 'buy' as const,
+            stock: 's1',
+            pieces: [{ id: 'x' as PieceKey }],
+          },
+        ],
       },
     };
     view.again(<Verdict plan={plan} job={pinned} />);
@@ -92,30 +100,60 @@ describe('the verdict', () => {
 });
 
 describe('sticks by hand', () => {
-  test('are grouped by length, pinned and ticked off; a cut stick cannot be cut again', async () => {
+  const sticks = (of: PlanFile, done: string[]) => (
+    <Sticks
+      plan={of}
+      profiles={job.settings.profiles}
+      unit="in"
+      selectedPiece={undefined}
+      onPiece={(piece) => done.push(`pick ${piece.label}`)}
+      hand={{
+        pins: [],
+        onPin: (stick) => done.push(`pin ${stick.id}`),
+        onCut: (stick, number) => done.push(`cut ${stick.id} ${number}`),
+        onNotCut: (id) => done.push(`not cut ${id}`),
+        onMove: (piece, stick) => done.push(`move ${piece} ${stick}`),
+      }}
+    />
+  );
+  test('are grouped by length, pinned, and said to be cut, by number', async () => {
     const done: string[] = [];
-    show(
-      <Sticks
-        plan={plan}
-        profiles={job.settings.profiles}
-        unit="in"
-        selectedPiece={undefined}
-        onPiece={nothing}
-        hand={{
-          pins: [],
-          cut: new Set(),
-          onPin: (stick) => done.push(`pin ${stick.id}`),
-          onCut: (stick) => done.push(`cut ${stick.id}`),
-          onMove: nothing,
-        }}
-      />,
-    );
+    show(sticks(plan, done));
     const user = userEvent.setup();
     await user.click(await screen.findByRole('button', { name: 'Pin stick 1' }));
     await user.click(screen.getByRole('button', { name: 'Stick 1 is cut' }));
-    expect(done).toEqual([`pin ${plan.sticks[0]!.id}`, `cut ${plan.sticks[0]!.id}`]);
-    const lengths = screen.getAllByRole('group').map((one) => one.getAttribute('aria-label'));
+    expect(done).toEqual([`pin ${plan.sticks[0]!.id}`, `cut ${plan.sticks[0]!.id} 1`]);
+    const lengths = screen.getAllByRole('heading').map((one) => one.textContent);
     expect(lengths).toEqual([...new Set(lengths)]);
+  });
+  test('a stick that is cut can only be said not to be; one of the rack is named by its label', async () => {
+    const [first, ...others] = plan.sticks;
+    const cut: PlanFile = {
+      ...plan,
+      sticks: [{ ...first!, cut: 'record-1', source: 'rack', label: 'R-12' }, ...others],
+    };
+    const done: string[] = [];
+    show(sticks(cut, done));
+    expect(await screen.findByText('R-12')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Pin stick 1' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Stick 1 is cut' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Stick 1 is not cut' }));
+    expect(done).toEqual(['not cut record-1']);
+  });
+  test('pieces are picked and moved from stick to stick by keyboard', async () => {
+    const done: string[] = [];
+    // One size of stick, so that the next stick below is the next of the plan.
+    const only = planOf({
+      ...file,
+      stock: file.stock.filter((line) => line.length === 96 || line.profile !== base.id),
+    });
+    show(sticks(only, done));
+    const [above, below] = only.sticks;
+    const piece = only.pieces.find((one) => one.id === above!.cuts[0]!.piece)!;
+    const part = await screen.findByRole('button', { name: new RegExp(`^${piece.label}, `) });
+    fireEvent.keyDown(part, { key: 'Enter' });
+    fireEvent.keyDown(part, { key: 'ArrowDown', shiftKey: true });
+    expect(done).toEqual([`pick ${piece.label}`, `move ${piece.id} ${below!.id}`]);
   });
 });
 
@@ -145,14 +183,20 @@ describe('buying', () => {
         },
       ],
     };
-    show(<BuyingView job={job} file={file} plan={plan} />);
+    show(<BuyingView job={job} file={file} plan={plan} />, await openJob(job));
     const card = within(await screen.findByRole('region', { name: 'North yard' }));
     await waitFor(() => expect(card.getByRole('table').textContent).toContain('21.50'));
     const user = userEvent.setup();
     await user.click(card.getByRole('button', { name: 'Fetch prices' }));
     expect((await card.findByRole('alert')).textContent).toContain('did not answer within 4 seconds');
     await user.click(await screen.findByRole('button', { name: 'Send again' }));
-    await user.click(card.getByRole('button', { name: 'Send the order' }));
+    // Supplier, lines and sum are shown before anything is sent.
+    await user.click(card.getByRole('button', { name: 'Order here' }));
+    const ask = within(await screen.findByRole('dialog'));
+    expect(ask.getByText(/North yard/)).toBeTruthy();
+    expect(server.asked.some((one) => one.what.endsWith('/orders'))).toBe(false);
+    await user.click(ask.getByRole('button', { name: 'Send the order' }));
+    await waitFor(() => expect(server.asked.some((one) => one.what.endsWith('/orders'))).toBe(true));
     await waitFor(() => expect(server.asked.map((one) => one.what)).toContain('POST /api/orders/o1/send'));
     const order = server.asked.find((one) => one.what.endsWith('/orders'))!.body as {
       lines: { count: number; length: number }[];
@@ -162,8 +206,10 @@ describe('buying', () => {
     );
   });
   test('spare sticks are kept with the job; every rule of the rest is shown', async () => {
-    server.answers = {};
-    show(<BuyingView job={job} file={file} plan={plan} />);
+    server.answers = {
+      'GET /api/suppliers/stand-in': () => ({ delay: 0, failure: 'none', port: 1 }),
+    };
+    show(<BuyingView job={job} file={file} plan={plan} />, await openJob(job));
     const user = userEvent.setup();
     const field = screen.getByLabelText(`Spare sticks of ${base.name}`);
     await user.clear(field);
@@ -171,7 +217,7 @@ describe('buying', () => {
     await user.tab();
     await waitFor(() =>
       expect(server.asked.find((one) => one.what.startsWith('PATCH'))?.body).toMatchObject({
-        settings: { choices: { allowance: { [base.id]: 20 } } },
+        set: { spares: { [base.id]: 20 } },
       }),
     );
     expect(screen.getByRole('table', { name: 'The rest by rule' }).textContent).toContain(
@@ -219,7 +265,7 @@ describe('the rack', () => {
         `DELETE /api/jobs/${job.id}/rack/f2`,
       ]),
     );
-    expect(server.asked[0]!.body).toEqual({ version: 3, offcut: 'f1', profile: base.id });
+    expect(server.asked[0]!.body).toMatchObject({ offcut: 'f1', profile: base.id });
     await user.selectOptions(screen.getByLabelText('Which pieces'), 'all');
     expect(screen.getByText('R-9')).toBeTruthy();
   });
@@ -264,8 +310,8 @@ describe('what if', () => {
     const other = within(screen.getByRole('region', { name: 'The other plan' }));
     const expected = planOf(vary(file, { kind: 'only-length', length: 96 }).job);
     const cost = other.getAllByRole('row')[0]!.textContent;
-    expect(cost).toContain(expected.cost.total.toFixed(2));
-    const change = expected.cost.total - plan.cost.total;
+    expect(cost).toContain((expected.cost.total / 100).toFixed(2));
+    const change = (expected.cost.total - plan.cost.total) / 100;
     expect(cost).toContain(
       Math.abs(change) < 1e-9 ? 'the same' : `${Math.abs(change).toFixed(2)} ${change > 0 ? 'more' : 'less'}`,
     );
@@ -291,6 +337,7 @@ describe('rules of one room', () => {
         }}
         opened
         onClose={nothing}
+        onOpen={nothing}
       />
     );
     const view = show(drawer());

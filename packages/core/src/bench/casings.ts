@@ -2,7 +2,8 @@ import { cosDeg, sinDeg, tanDeg } from '../base/index.ts';
 import { add, scale, vec } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { deg, type Field, type Given, type Sheet, type Thumb } from './sheet.ts';
-import { area, box, size, type Shape } from './shapes.ts';
+import { area, size, type Shape } from '../drawing/index.ts';
+import { box } from './shapes.ts';
 
 /** "What do I cut for this door or window?" */
 

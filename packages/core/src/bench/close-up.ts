@@ -2,7 +2,8 @@ import { sinDeg } from '../base/index.ts';
 import type { Room } from '../job/index.ts';
 import type { Piece, PlanEnd } from '../plan/index.ts';
 import { wallAngle } from '../survey/index.ts';
-import { angleMark, board, cornerFrame, cornerWalls, type BoardEnd, type Drawing } from './shapes.ts';
+import { type Drawing } from '../drawing/index.ts';
+import { angleMark, board, cornerFrame, cornerWalls, type BoardEnd } from './shapes.ts';
 
 /** One end of a planned piece as a board against its wall: where it starts from the corner, and its cut. */
 function endOf(end: PlanEnd, setback: number, A: number, t: number): BoardEnd {

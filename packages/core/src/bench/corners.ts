@@ -2,16 +2,8 @@ import { scale, vec } from '../geometry/index.ts';
 import type { AngleReading } from '../job/index.ts';
 import * as trade from '../trade/index.ts';
 import { deg, type Field, type Given, type Send, type Sheet, type Thumb } from './sheet.ts';
-import {
-  angleMark,
-  cornerFrame,
-  cornerWalls,
-  line,
-  miteredCorner,
-  size,
-  type Drawing,
-  type Shape,
-} from './shapes.ts';
+import { line, size, type Drawing, type Shape } from '../drawing/index.ts';
+import { angleMark, cornerFrame, cornerWalls, miteredCorner } from './shapes.ts';
 
 /** "What do I set for this corner?" */
 

@@ -4,7 +4,8 @@ import * as trade from '../trade/index.ts';
 import { CORNER } from './corners.ts';
 import { PIECE, settingDrawing, settingOutcomes } from './saw.ts';
 import { deg, type Field, type Given, type Sheet, type Thumb } from './sheet.ts';
-import { area, box, label, size, type Shape } from './shapes.ts';
+import { area, label, size, type Shape } from '../drawing/index.ts';
+import { box } from './shapes.ts';
 
 /** "What do I set for crown?" */
 

@@ -3,21 +3,8 @@ import { vec, type Vec2 } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { THICK } from './corners.ts';
 import { deg, type Answer, type Given, type Sheet, type Thumb } from './sheet.ts';
-import {
-  along,
-  angleMark,
-  area,
-  board,
-  box,
-  cornerFrame,
-  cornerWalls,
-  faceMeet,
-  label,
-  line,
-  miteredCorner,
-  type Drawing,
-  type Shape,
-} from './shapes.ts';
+import { area, label, line, type Drawing, type Shape } from '../drawing/index.ts';
+import { along, angleMark, board, box, cornerFrame, cornerWalls, faceMeet, miteredCorner } from './shapes.ts';
 
 /** "What do I see if I cut 45/45 into this corner?": the joint as it would come together, from above and from the room. */
 

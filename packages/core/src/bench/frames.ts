@@ -3,7 +3,7 @@ import { add, fromHeading, scale, vec, type Vec2 } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { CASING, GROUP, miterThumb, poly, REVEAL, WIDTH } from './casings.ts';
 import { deg, type Sheet } from './sheet.ts';
-import { area, label, line, size } from './shapes.ts';
+import { area, label, line, size } from '../drawing/index.ts';
 
 /** Window frames out of square, stools, and jambs that taper. */
 

@@ -28,7 +28,6 @@ export const benchSheets: readonly Sheet[] = [
 
 export { fieldsAsked, formatGap, startTexts, workSheet } from './sheet.ts';
 export type { Answer, Field, Outcome, Send, Sheet, Slide, Thumb } from './sheet.ts';
-export type { Drawing, Role, Shape } from './shapes.ts';
 export {
   judgePractice,
   practiceRound,

@@ -3,18 +3,8 @@ import { vec } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { CORNER, THICK } from './corners.ts';
 import { deg, type Field, type Given, type Sheet } from './sheet.ts';
-import {
-  along,
-  area,
-  board,
-  box,
-  cornerFrame,
-  cornerWalls,
-  label,
-  line,
-  size,
-  type Drawing,
-} from './shapes.ts';
+import { area, label, line, size, type Drawing } from '../drawing/index.ts';
+import { along, board, box, cornerFrame, cornerWalls } from './shapes.ts';
 
 /** "How long is the piece?" */
 

@@ -3,7 +3,8 @@ import { add, fromHeading, scale, vec, type Vec2 } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { THICK } from './corners.ts';
 import { deg, type Field, type Sheet } from './sheet.ts';
-import { angleMark, arc, area, cornerFrame, label, line, size, type Shape } from './shapes.ts';
+import { arc, area, label, line, size, type Shape } from '../drawing/index.ts';
+import { angleMark, cornerFrame } from './shapes.ts';
 
 /** "How long is the little piece round this corner?" */
 

@@ -3,7 +3,8 @@ import { add, fromHeading, scale, vec } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { CORNER } from './corners.ts';
 import { deg, type Outcome, type Sheet } from './sheet.ts';
-import { area, box, label, sawStock, sawTop, type Drawing } from './shapes.ts';
+import { area, label, type Drawing } from '../drawing/index.ts';
+import { box, sawStock, sawTop } from './shapes.ts';
 
 /** "The saw stops at 50." */
 

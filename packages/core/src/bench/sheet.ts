@@ -10,7 +10,7 @@ import {
   parseSignedAngle,
   type Unit,
 } from '../measure/index.ts';
-import type { Drawing } from './shapes.ts';
+import type { Drawing } from '../drawing/index.ts';
 
 /**
  * A calculator of the Bench as data: the question it answers, the fields it asks for, and a function from what was typed

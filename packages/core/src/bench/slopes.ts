@@ -2,7 +2,8 @@ import { cosDeg, sinDeg, tanDeg } from '../base/index.ts';
 import { add, fromHeading, scale, vec } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { deg, type Field, type Sheet } from './sheet.ts';
-import { area, box, label, size, type Shape } from './shapes.ts';
+import { area, label, size, type Shape } from '../drawing/index.ts';
+import { box } from './shapes.ts';
 
 /** "The ceiling slopes", "the base meets the stair". */
 

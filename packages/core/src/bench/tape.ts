@@ -3,7 +3,8 @@ import { optimise, type CutProblem } from '../cutting/index.ts';
 import { convertLength, formatLength, type Unit } from '../measure/index.ts';
 import * as trade from '../trade/index.ts';
 import { type Given, type Sheet } from './sheet.ts';
-import { box, label, line, type Shape } from './shapes.ts';
+import { label, line, type Shape } from '../drawing/index.ts';
+import { box } from './shapes.ts';
 
 /** "What does the tape say?", "how much do I buy?" */
 

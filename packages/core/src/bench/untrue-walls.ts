@@ -3,7 +3,8 @@ import { add, fromHeading, scale, vec } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { CORNER, GROUP, seen, THICK } from './corners.ts';
 import { deg, type Sheet } from './sheet.ts';
-import { along, angleMark, arc, area, cornerFrame, cornerWalls, label, line, size } from './shapes.ts';
+import { arc, area, label, line, size } from '../drawing/index.ts';
+import { along, angleMark, cornerFrame, cornerWalls } from './shapes.ts';
 
 /** Corners whose walls are not true: hollow or humped, leaning, curved. */
 

@@ -102,7 +102,7 @@ export function exportJobFile(job: Planned): JobFile {
   const file: JobFile = {
     ...jobFileOf(job),
     rooms: rooms.filter((room) => room.walls.length > 0),
-    ...(unwalked.length > 0 ? { unwalked: unwalked as NonNullable<JobFile['unwalked']> } : {}),
+    ...(unwalked.length > 0 ? { unwalked: unwalked } : {}),
     ...(pins.length > 0 ? { pins: pins.map(({ id: _id, ...pin }) => pin) } : {}),
     ...(some ? { spares: some } : {}),
     ...(coats === undefined ? {} : { coats }),

@@ -4,3 +4,4 @@ export * from './format-length.ts';
 export * from './parse-angle.ts';
 export * from './device-line.ts';
 export * from './money.ts';
+export * from './parse-number.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { coinFor, coinOf, formatMoney, fromMinor, parseMoney, toMinor } from './index.ts';
+import { coinFor, coinOf, formatMoney, fromMinor, parseMoney, parseNumber, toMinor } from './index.ts';
 
 const euro = coinOf('EUR');
 const read = (text: string, currency = 'EUR'): number | string => {
@@ -52,4 +52,23 @@ describe('counted in coins', () => {
     expect(toMinor(1.125, coin)).toBe(1125);
     expect(coinFor('EUR', [9.44]).digits).toBe(2);
   });
+});
+
+describe('plain numbers', () => {
+  test.each([
+    ['7,5', 7.5],
+    ['7.5 %', 7.5],
+    ['.5', 0.5],
+    ['-3', 'must not be negative'],
+    ['101', 'at most 100'],
+    ['abc', 'is no number'],
+    ['', 'write a number'],
+    ['1.2.3', 'is no number'],
+  ])('%s', (text, expected) => {
+    const parsed = parseNumber(text, { min: 0, max: 100 });
+    if (typeof expected === 'number') expect(parsed).toEqual({ ok: true, value: expected });
+    else expect(!parsed.ok && parsed.issues[0].text).toContain(expected);
+  });
+  test('whole ones only where they are counted', () =>
+    expect(parseNumber('2.5', { min: 0, max: 9, whole: true }).ok).toBe(false));
 });

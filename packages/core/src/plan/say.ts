@@ -16,7 +16,7 @@ export const watcher =
   ({ unit, vocabulary }: Pick<JobFile, 'unit' | 'vocabulary'>): Watch =>
   (code, data, places = {}) => ({
     code,
-    data: data as Readonly<Record<string, unknown>>,
+    data: data,
     ...places,
     text: watchOutText(code, data, unit, vocabulary),
   });

@@ -210,7 +210,11 @@ export function movePiece(
     });
   const others = pins
     .filter((pin) => !samePieces(pin, stick))
-    .map((pin) => ({ ...pin, pieces: pin.pieces.filter((one) => one.id !== pieceId) }))
+    .map((pin) =>
+      pin.pieces.some((one) => one.id === pieceId)
+        ? { ...pin, pieces: pin.pieces.filter((one) => one.id !== pieceId) }
+        : pin,
+    )
     .filter((pin) => pin.pieces.length > 0);
   const target = pinOf(plan, {
     ...stick,

@@ -159,7 +159,7 @@ async function splitSettings(connection: PoolConnection, job: Row): Promise<void
   const put = async (kind: string, part: string, position: number, value: unknown): Promise<void> => {
     await connection.query(
       'INSERT INTO job_part (job_id, kind, id, position, value) VALUES (:id, :kind, :part, :position, :value)',
-      { id, kind, part, position, value: JSON.stringify(value) } as never,
+      { id, kind, part, position, value: JSON.stringify(value) },
     );
   };
   const lists = {
@@ -170,7 +170,7 @@ async function splitSettings(connection: PoolConnection, job: Row): Promise<void
     pins,
   };
   for (const [kind, list] of Object.entries(lists))
-    for (const [index, item] of list.entries()) await put(kind, item.id!, index + 1, item);
+    for (const [index, item] of list.entries()) await put(kind, item.id, index + 1, item);
   await put('rules', '', 1, settings.houseRules);
   await put('choices', '', 1, {
     ...(old.choices?.allowance ? { spares: old.choices.allowance } : {}),
@@ -187,12 +187,12 @@ async function splitSettings(connection: PoolConnection, job: Row): Promise<void
         id,
         record: record.id,
         value: JSON.stringify(record),
-      } as never);
+      });
   }
   await connection.query('UPDATE job SET digits = :digits WHERE id = :id', {
     id,
     digits: coin.digits,
-  } as never);
+  });
 }
 
 export const UPGRADES: readonly Upgrade[] = [
@@ -238,7 +238,7 @@ export const UPGRADES: readonly Upgrade[] = [
         await connection.query('UPDATE supplier_order SET order_lines = :lines WHERE id = :id', {
           id: String(order['id']),
           lines: JSON.stringify(next),
-        } as never);
+        });
       }
       await connection.query(
         "INSERT INTO migration (number, file, checksum) VALUES (22, 'sums of orders in coins', '')",

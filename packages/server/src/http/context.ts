@@ -1,6 +1,6 @@
 import type { JobEvent } from '@long-miter/core';
 import type { Database, Db } from '../db/pool.ts';
-import { Hub } from './hub.ts';
+import type { Hub } from './hub.ts';
 
 /** Who asks. There are no accounts yet: a device by the id its page gave itself. */
 export interface Actor {

@@ -1,11 +1,13 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import type {
   AddOffcut,
-  CutStickInput,
+  Change,
   HouseRulesInput,
+  JobHead,
   JobRecord,
   JobSettings,
   JobSummary,
+  KeptCut,
   Notes,
   Offcut,
   OrderRecord,
@@ -20,6 +22,7 @@ import type {
   Typed,
   Unit,
 } from '@long-miter/core';
+import { deviceId } from './device-id.ts';
 
 /** A failure as the page shows it: what the server said, or that it could not be reached. */
 export type ApiError =
@@ -27,7 +30,10 @@ export type ApiError =
   | { readonly code: 'offline'; readonly detail: string; readonly issues: readonly [] };
 
 const OFFLINE: ApiError = { code: 'offline', detail: 'the server cannot be reached just now', issues: [] };
-const raw = fetchBaseQuery({ baseUrl: '/api' });
+const raw = fetchBaseQuery({
+  baseUrl: '/api',
+  prepareHeaders: (headers) => headers.set('x-device', deviceId()),
+});
 
 /** fetchBaseQuery with every failure in one shape. */
 const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, api, extra) => {
@@ -44,22 +50,48 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   };
 };
 
+/** An id for a change that the server may be asked for again. */
+const commandId = (): string =>
+  typeof crypto.randomUUID === 'function'
+    ? crypto.randomUUID()
+    : '00000000-0000-4000-8000-000000000000'.replace(/0/g, () => Math.floor(Math.random() * 16).toString(16));
+
+/** A change that is made at once, not in the outbox: it needs the server's answer, or must not be made later by itself. */
+const change = (url: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown): FetchArgs => ({
+  url,
+  method,
+  headers: { 'x-command': commandId() },
+  ...(body === undefined ? {} : { body: body as object }),
+});
+
 export const api = createApi({
   baseQuery,
   tagTypes: ['Jobs', 'Job', 'Rules', 'Rack', 'CutSticks', 'Suppliers', 'Quotes', 'Orders', 'StandIn'],
   endpoints: (build) => ({
+    /** Any change in its turn; who calls it is the outbox. */
+    command: build.mutation<unknown, { id: string; method: string; path: string; body?: unknown }>({
+      query: ({ id, method, path, body }) => ({
+        url: path,
+        method,
+        headers: { 'x-command': id },
+        ...(body === undefined ? {} : { body: body as object }),
+      }),
+    }),
     ruleSets: build.query<RuleSet[], void>({ query: () => '/rule-sets', providesTags: ['Rules'] }),
     keepRuleSet: build.mutation<RuleSet[], { name: string; rules: HouseRulesInput }>({
-      query: (body) => ({ url: '/rule-sets', method: 'POST', body }),
+      query: (body) => change('/rule-sets', 'POST', body),
       invalidatesTags: ['Rules'],
     }),
     dropRuleSet: build.mutation<void, string>({
-      query: (id) => ({ url: `/rule-sets/${id}`, method: 'DELETE' }),
+      query: (id) => change(`/rule-sets/${id}`, 'DELETE'),
       invalidatesTags: ['Rules'],
     }),
     rack: build.query<Offcut[], void>({ query: () => '/rack', providesTags: ['Rack'] }),
-    addOffcut: build.mutation<Offcut, Partial<AddOffcut> & Pick<AddOffcut, 'trim' | 'length' | 'origin'>>({
-      query: (body) => ({ url: '/rack', method: 'POST', body }),
+    addOffcut: build.mutation<
+      Offcut,
+      { id: string } & Partial<AddOffcut> & Pick<AddOffcut, 'trim' | 'length' | 'origin'>
+    >({
+      query: (body) => change('/rack', 'POST', body),
       invalidatesTags: ['Rack'],
     }),
     changeOffcut: build.mutation<
@@ -70,27 +102,24 @@ export const api = createApi({
       invalidatesTags: ['Rack'],
     }),
     discardOffcut: build.mutation<void, string>({
-      query: (id) => ({ url: `/rack/${id}`, method: 'DELETE' }),
+      query: (id) => change(`/rack/${id}`, 'DELETE'),
       invalidatesTags: ['Rack'],
     }),
-    takeOffcut: build.mutation<JobRecord, { job: string; version: number; offcut: string; profile: string }>({
-      query: ({ job, ...body }) => ({ url: `/jobs/${job}/rack`, method: 'POST', body }),
+    restoreOffcut: build.mutation<Offcut, string>({
+      query: (id) => change(`/rack/${id}/restore`, 'POST'),
+      invalidatesTags: ['Rack'],
+    }),
+    takeOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string; profile: string }>({
+      query: ({ job, ...body }) => change(`/jobs/${job}/rack`, 'POST', body),
       invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
     }),
-    giveBackOffcut: build.mutation<JobRecord, { job: string; version: number; offcut: string }>({
-      query: ({ job, offcut, version }) => ({
-        url: `/jobs/${job}/rack/${offcut}?version=${version}`,
-        method: 'DELETE',
-      }),
+    giveBackOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string }>({
+      query: ({ job, offcut }) => change(`/jobs/${job}/rack/${offcut}`, 'DELETE'),
       invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
     }),
-    cutSticks: build.query<string[], string>({
+    cutSticks: build.query<KeptCut[], string>({
       query: (job) => `/jobs/${job}/cut-sticks`,
       providesTags: ['CutSticks'],
-    }),
-    stickCut: build.mutation<{ offcut: Offcut | null }, CutStickInput & { job: string }>({
-      query: ({ job, ...body }) => ({ url: `/jobs/${job}/cut-sticks`, method: 'POST', body }),
-      invalidatesTags: ['Rack', 'CutSticks'],
     }),
     suppliers: build.query<Supplier[], void>({ query: () => '/suppliers', providesTags: ['Suppliers'] }),
     standIn: build.query<StandInBehaviour & { port: number }, void>({
@@ -123,66 +152,54 @@ export const api = createApi({
       query: (id) => `/jobs/${id}`,
       providesTags: (_r, _e, id) => [{ type: 'Job', id }],
     }),
-    createJob: build.mutation<JobRecord, { name: string; unit: Unit }>({
-      query: (body) => ({ url: '/jobs', method: 'POST', body }),
+    room: build.query<RoomRecord, { job: string; room: string }>({
+      query: ({ job, room }) => `/jobs/${job}/rooms/${encodeURIComponent(room)}`,
+      keepUnusedDataFor: 0,
+    }),
+    createJob: build.mutation<JobRecord, { id: string; name: string; unit: Unit; currency?: string }>({
+      query: (body) => change('/jobs', 'POST', body),
       invalidatesTags: ['Jobs'],
     }),
     importJob: build.mutation<JobRecord, unknown>({
-      query: (body) => ({ url: '/jobs/import', method: 'POST', body: body as object }),
+      query: (body) => change('/jobs/import', 'POST', body),
       invalidatesTags: ['Jobs'],
     }),
-    patchJob: build.mutation<
-      JobRecord,
-      { id: string; version: number; name?: string; settings?: JobSettings; archived?: boolean }
-    >({
-      query: ({ id, ...body }) => ({ url: `/jobs/${id}`, method: 'PATCH', body }),
-      invalidatesTags: ['Jobs'],
-      // The answer is the job as it now is: what is checked next must know the new settings at once.
-      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
-        const answer = await queryFulfilled.catch(() => undefined);
-        if (answer) dispatch(api.util.updateQueryData('job', id, () => answer.data));
-      },
+    changeHead: build.mutation<JobHead, { id: string } & Change>({
+      query: ({ id, ...body }) => ({
+        url: `/jobs/${id}`,
+        method: 'PATCH',
+        headers: { 'x-command': commandId() },
+        body,
+      }),
+      invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
     }),
     deleteJob: build.mutation<void, string>({
-      query: (id) => ({ url: `/jobs/${id}`, method: 'DELETE' }),
+      query: (id) => change(`/jobs/${id}`, 'DELETE'),
       invalidatesTags: ['Jobs'],
     }),
     restoreJob: build.mutation<void, string>({
-      query: (id) => ({ url: `/jobs/${id}/restore`, method: 'POST' }),
+      query: (id) => change(`/jobs/${id}/restore`, 'POST'),
       invalidatesTags: ['Jobs'],
     }),
-    createRoom: build.mutation<
-      RoomRecord,
-      { job: string; name: string; survey?: Survey; typed?: Typed; notes?: Notes }
-    >({
-      query: ({ job, ...body }) => ({ url: `/jobs/${job}/rooms`, method: 'POST', body }),
-      invalidatesTags: (_r, _e, { job }) => ['Jobs', { type: 'Job', id: job }],
-    }),
     putRoom: build.mutation<
-      RoomRecord,
-      { job: string; id: string; version: number; name: string; survey: Survey; typed: Typed; notes: Notes }
+      { version: number },
+      {
+        job: string;
+        id: string;
+        command: string;
+        version: number;
+        name: string;
+        survey: Survey;
+        typed: Typed;
+        notes: Notes;
+      }
     >({
-      query: ({ job: _job, id, ...body }) => ({ url: `/rooms/${id}`, method: 'PUT', body }),
-      // The answer is put into the cached job: loading all of it again after every pause in typing would be waste.
-      async onQueryStarted({ job, id }, { dispatch, queryFulfilled }) {
-        const answer = await queryFulfilled.catch(() => undefined);
-        if (answer)
-          dispatch(
-            api.util.updateQueryData(
-              'job',
-              job,
-              (cached) => void Object.assign(cached.rooms.find((room) => room.id === id) ?? {}, answer.data),
-            ),
-          );
-      },
-    }),
-    deleteRoom: build.mutation<void, { job: string; id: string }>({
-      query: ({ id }) => ({ url: `/rooms/${id}`, method: 'DELETE' }),
-      invalidatesTags: (_r, _e, { job }) => ['Jobs', { type: 'Job', id: job }],
-    }),
-    restoreRoom: build.mutation<void, { job: string; id: string }>({
-      query: ({ id }) => ({ url: `/rooms/${id}/restore`, method: 'POST' }),
-      invalidatesTags: (_r, _e, { job }) => ['Jobs', { type: 'Job', id: job }],
+      query: ({ job, id, command, ...body }) => ({
+        url: `/jobs/${job}/rooms/${encodeURIComponent(id)}`,
+        method: 'PUT',
+        headers: { 'x-command': command },
+        body,
+      }),
     }),
   }),
 });
@@ -192,10 +209,10 @@ export const {
   useAddOffcutMutation,
   useChangeOffcutMutation,
   useDiscardOffcutMutation,
+  useRestoreOffcutMutation,
   useTakeOffcutMutation,
   useGiveBackOffcutMutation,
   useCutSticksQuery,
-  useStickCutMutation,
   useSuppliersQuery,
   useStandInQuery,
   useSetStandInMutation,
@@ -211,12 +228,9 @@ export const {
   useJobQuery,
   useCreateJobMutation,
   useImportJobMutation,
-  usePatchJobMutation,
+  useChangeHeadMutation,
   useDeleteJobMutation,
   useRestoreJobMutation,
-  useCreateRoomMutation,
-  useDeleteRoomMutation,
-  useRestoreRoomMutation,
 } = api;
 
 /** The error of a failed call, in one shape whatever went wrong. */

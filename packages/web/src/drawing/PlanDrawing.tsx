@@ -1,4 +1,4 @@
-import { useMemo, type PointerEvent } from 'react';
+import { useMemo } from 'react';
 import {
   drawRoomPlan,
   fittedRoom,
@@ -12,7 +12,8 @@ import {
   type Unit,
   type Vec2,
 } from '@long-miter/core';
-import { dragAlong } from './drag-along.ts';
+import { movedAlong } from './along.ts';
+import { Part, PartsSvg, type Moved } from './Parts.tsx';
 import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
 
@@ -56,7 +57,7 @@ export function PlanDrawing({
   return (
     <div ref={ref} style={{ width: '100%', height: '100%', minHeight: 220 }}>
       {width > 0 && height > 0 && (
-        <svg width={width} height={height} role="img" aria-label={`Plan of ${room.name}, to scale`}>
+        <PartsSvg width={width} height={height} label={`Plan of ${room.name}, to scale`}>
           <path
             d={`M${outline.map((p) => `${p.x} ${p.y}`).join('L')}Z`}
             fill="var(--lm-room)"
@@ -65,6 +66,8 @@ export function PlanDrawing({
           {plan.walls.map((wall) => (
             <PlanWall
               key={wall.id}
+              id={wall.id}
+              label={`wall ${wall.index + 1}, ${formatWithUnit(read.walls[wall.index]!.length, unit)}`}
               from={at(wall.from)}
               to={at(wall.to)}
               picked={selectedWall === wall.index}
@@ -78,26 +81,10 @@ export function PlanDrawing({
               to={at(opening.to)}
               inward={opening.inward}
               door={opening.kind !== 'window'}
-              {...(onMove
-                ? {
-                    onDown: (event: PointerEvent<SVGGElement>) => {
-                      const wall = room.walls[opening.wall]!;
-                      const own = wall.openings!.find((one) => one.id === opening.id)!;
-                      // Out of the wall into the room is to the right of the way one walks along it.
-                      const u = { x: -opening.inward.y, y: opening.inward.x };
-                      dragAlong(
-                        event,
-                        {
-                          ...own,
-                          length: wall.length,
-                          unit,
-                          along: (dx, dy) => (dx * u.x - dy * u.y) / scale,
-                        },
-                        (at) => onMove(opening.wall, opening.id, at),
-                      );
-                    },
-                  }
-                : {})}
+              id={`${room.walls[opening.wall]!.id} ${opening.id}`}
+              label={`${opening.kind} on wall ${opening.wall + 1}${onMove ? '; Shift and an arrow key move it' : ''}`}
+              onPick={() => onWall(opening.wall)}
+              moved={onMove && openingMoved(room, opening, unit, scale, onMove)}
             />
           ))}
           <TrimLines room={room} plan={plan} pieces={pieces} selectedPiece={selectedPiece} at={at} />
@@ -149,7 +136,7 @@ export function PlanDrawing({
               text={formatWithUnit(Math.hypot(plan.gap.from.x, plan.gap.from.y), unit)}
             />
           )}
-        </svg>
+        </PartsSvg>
       )}
     </div>
   );
@@ -178,13 +165,17 @@ const PlanWall = ({
   to,
   picked,
   onClick,
+  id,
+  label,
 }: {
+  id: string;
+  label: string;
   from: Xy;
   to: Xy;
   picked: boolean;
   onClick: () => void;
 }) => (
-  <g className="click" onClick={onClick}>
+  <Part of={`wall ${id}`} label={label} picked={picked} onPick={onClick}>
     <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="transparent" strokeWidth={18} />
     <line
       x1={from.x}
@@ -195,8 +186,29 @@ const PlanWall = ({
       strokeWidth={picked ? 6 : 4}
       strokeLinecap="round"
     />
-  </g>
+  </Part>
 );
+
+/** Lets an opening be moved along its wall. */
+function openingMoved(
+  room: Room,
+  opening: RoomPlan['openings'][number],
+  unit: Unit,
+  scale: number,
+  onMove: NonNullable<Props['onMove']>,
+): Moved {
+  const wall = room.walls[opening.wall]!;
+  const own = wall.openings!.find((one) => one.id === opening.id)!;
+  // Out of the wall into the room is to the right of the way one walks along it.
+  const u = { x: -opening.inward.y, y: opening.inward.x };
+  return movedAlong(`${wall.id} ${own.id}`, {
+    ...own,
+    length: wall.length,
+    unit,
+    along: (dx, dy) => (dx * u.x - dy * u.y) / scale,
+    onMove: (at) => onMove(opening.wall, own.id, at),
+  });
+}
 
 /** A door is a break in the wall, a window a double line. */
 function PlanOpening({
@@ -204,23 +216,31 @@ function PlanOpening({
   to,
   inward,
   door,
-  onDown,
+  id,
+  label,
+  onPick,
+  moved,
 }: {
+  id: string;
+  label: string;
+  onPick: () => void;
+  moved: Moved | undefined;
   from: Xy;
   to: Xy;
   inward: Vec2;
   door: boolean;
-  onDown?: (event: PointerEvent<SVGGElement>) => void;
 }) {
   const n = { x: inward.x * 3, y: -inward.y * 3 };
   return (
-    <g
-      {...(onDown
-        ? { onPointerDown: onDown, style: { cursor: 'move', touchAction: 'none' } }
-        : { pointerEvents: 'none' })}
+    <Part
+      of={`opening ${id}`}
+      label={label}
+      onPick={onPick}
+      moved={moved}
+      style={moved ? { cursor: 'move' } : undefined}
     >
-      {onDown && <title>drag it along the wall</title>}
-      {onDown && <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="transparent" strokeWidth={22} />}
+      {moved && <title>drag it along the wall</title>}
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="transparent" strokeWidth={22} />
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--lm-panel)" strokeWidth={door ? 8 : 3} />
       {door ? (
         <line
@@ -245,7 +265,7 @@ function PlanOpening({
           />
         ))
       )}
-    </g>
+    </Part>
   );
 }
 

@@ -1,6 +1,7 @@
-import { useMemo, type PointerEvent } from 'react';
+import { Fragment, useMemo } from 'react';
 import {
   formatAngle,
+  formatWithUnit,
   layOutRibbon,
   pieceOutline,
   ribbonX,
@@ -8,7 +9,8 @@ import {
   type Point,
   type RibbonLayout,
 } from '@long-miter/core';
-import { dragAlong } from './drag-along.ts';
+import { movedAlong } from './along.ts';
+import { Part, PartsSvg } from './Parts.tsx';
 import { CasingBands, SpliceHandles } from './RibbonParts.tsx';
 import { BAND, HEIGHT, TOP, type Layered, type RibbonProps } from './ribbon-props.ts';
 import { SvgFigure } from '../shared/Figure.tsx';
@@ -25,11 +27,10 @@ export function Ribbon(props: RibbonProps) {
   return (
     <div ref={ref}>
       {width > 0 && (
-        <svg
+        <PartsSvg
           width={width}
           height={HEIGHT}
-          role="img"
-          aria-label={`Ribbon of ${props.room.name}: ${props.room.walls.length} walls unrolled, left to right`}
+          label={`Ribbon of ${props.room.name}: ${props.room.walls.length} walls unrolled, left to right`}
         >
           <g transform="translate(12 0)">
             <WallBands {...props} layout={layout} />
@@ -44,7 +45,7 @@ export function Ribbon(props: RibbonProps) {
             )}
             <CornerMarks layout={layout} />
           </g>
-        </svg>
+        </PartsSvg>
       )}
     </div>
   );
@@ -54,98 +55,109 @@ function WallBands({ room, layout, selectedWall, onWall, onMove, unit }: Layered
   return layout.walls.map((wall) => {
     const full = room.walls[wall.index]!;
     return (
-      <g key={wall.id} className="click" data-wall={wall.index + 1} onClick={() => onWall(wall.index)}>
-        <rect
-          x={wall.x}
-          y={TOP - 6}
-          width={wall.width}
-          height={BAND + 12}
-          fill={selectedWall === wall.index ? 'var(--lm-picked-fill)' : 'var(--lm-void)'}
-        />
-        <line
-          x1={wall.x}
-          x2={wall.x + wall.width}
-          y1={TOP - 6}
-          y2={TOP - 6}
-          stroke={selectedWall === wall.index ? 'var(--lm-picked)' : 'var(--lm-wall)'}
-          strokeWidth={3}
-        />
-        {wall.width > 26 && (
-          <text
-            x={wall.x + wall.width / 2}
-            y={TOP - 14}
-            textAnchor="middle"
-            fontSize={13}
-            fontWeight={selectedWall === wall.index ? 700 : 500}
-          >
-            {wall.width > 84 ? `wall ${wall.index + 1}` : wall.index + 1}
-          </text>
-        )}
-        {(studPositions(full) ?? []).map((at) => (
+      <Fragment key={wall.id}>
+        <Part
+          of={`wall ${wall.id}`}
+          data-wall={wall.index + 1}
+          label={`wall ${wall.index + 1}, ${formatWithUnit(full.length, unit)}`}
+          picked={selectedWall === wall.index}
+          onPick={() => onWall(wall.index)}
+        >
+          <rect
+            x={wall.x}
+            y={TOP - 6}
+            width={wall.width}
+            height={BAND + 12}
+            fill={selectedWall === wall.index ? 'var(--lm-picked-fill)' : 'var(--lm-void)'}
+          />
           <line
-            key={at}
-            x1={ribbonX(layout, wall.index, at)}
-            x2={ribbonX(layout, wall.index, at)}
+            x1={wall.x}
+            x2={wall.x + wall.width}
             y1={TOP - 6}
-            y2={TOP - 1}
-            stroke="var(--lm-wall)"
-            strokeOpacity={0.55}
+            y2={TOP - 6}
+            stroke={selectedWall === wall.index ? 'var(--lm-picked)' : 'var(--lm-wall)'}
+            strokeWidth={3}
           />
-        ))}
-        {(full.interruptions ?? []).map((item) => (
-          <rect
-            key={item.id}
-            x={ribbonX(layout, wall.index, item.at)}
-            y={TOP + 2}
-            width={item.width * layout.scale}
-            height={BAND + 4}
-            fill="var(--lm-panel)"
-            stroke="var(--lm-wall)"
-            strokeDasharray="2 2"
-          >
-            <title>{item.name ?? 'built-in'}</title>
-          </rect>
-        ))}
-        {(full.furniture ?? []).map((item, k) => (
-          <rect
-            key={`furniture${k}`}
-            x={ribbonX(layout, wall.index, item.at)}
-            y={TOP + BAND + 6}
-            width={item.width * layout.scale}
-            height={5}
-            fill="none"
-            stroke="var(--lm-wall)"
-            strokeDasharray="1 3"
-          >
-            <title>{`${item.name ?? 'furniture'} will stand here`}</title>
-          </rect>
-        ))}
-        {(full.points ?? []).map((point, k) => (
-          <PointMark
-            key={`${point.kind}${k}`}
-            kind={point.kind}
-            x={ribbonX(layout, wall.index, point.at + (point.width ?? 0) / 2)}
-          />
-        ))}
+          {wall.width > 26 && (
+            <text
+              x={wall.x + wall.width / 2}
+              y={TOP - 14}
+              textAnchor="middle"
+              fontSize={13}
+              fontWeight={selectedWall === wall.index ? 700 : 500}
+            >
+              {wall.width > 84 ? `wall ${wall.index + 1}` : wall.index + 1}
+            </text>
+          )}
+          {(studPositions(full) ?? []).map((at) => (
+            <line
+              key={at}
+              x1={ribbonX(layout, wall.index, at)}
+              x2={ribbonX(layout, wall.index, at)}
+              y1={TOP - 6}
+              y2={TOP - 1}
+              stroke="var(--lm-wall)"
+              strokeOpacity={0.55}
+            />
+          ))}
+          {(full.interruptions ?? []).map((item) => (
+            <rect
+              key={item.id}
+              x={ribbonX(layout, wall.index, item.at)}
+              y={TOP + 2}
+              width={item.width * layout.scale}
+              height={BAND + 4}
+              fill="var(--lm-panel)"
+              stroke="var(--lm-wall)"
+              strokeDasharray="2 2"
+            >
+              <title>{item.name ?? 'built-in'}</title>
+            </rect>
+          ))}
+          {(full.furniture ?? []).map((item, k) => (
+            <rect
+              key={`furniture${k}`}
+              x={ribbonX(layout, wall.index, item.at)}
+              y={TOP + BAND + 6}
+              width={item.width * layout.scale}
+              height={5}
+              fill="none"
+              stroke="var(--lm-wall)"
+              strokeDasharray="1 3"
+            >
+              <title>{`${item.name ?? 'furniture'} will stand here`}</title>
+            </rect>
+          ))}
+          {(full.points ?? []).map((point, k) => (
+            <PointMark
+              key={`${point.kind}${k}`}
+              kind={point.kind}
+              x={ribbonX(layout, wall.index, point.at + (point.width ?? 0) / 2)}
+            />
+          ))}
+        </Part>
         {(full.openings ?? []).map((opening) => {
           const x = ribbonX(layout, wall.index, opening.at);
           const w = opening.width * layout.scale;
           const window = opening.kind === 'window';
           return (
-            <g
+            <Part
               key={opening.id}
+              of={`opening ${wall.id} ${opening.id}`}
               data-opening={opening.id}
-              style={onMove ? { cursor: 'ew-resize', touchAction: 'none' } : undefined}
-              {...(onMove
-                ? {
-                    onPointerDown: (event: PointerEvent<SVGGElement>) =>
-                      dragAlong(
-                        event,
-                        { ...opening, length: full.length, unit, along: (dx) => dx / layout.scale },
-                        (at) => onMove(wall.index, opening.id, at),
-                      ),
-                  }
-                : {})}
+              label={`${opening.kind} on wall ${wall.index + 1}, ${formatWithUnit(opening.at, unit)} from its left${onMove ? '; Shift and an arrow key move it' : ''}`}
+              onPick={() => onWall(wall.index)}
+              style={onMove ? { cursor: 'ew-resize' } : undefined}
+              moved={
+                onMove &&
+                movedAlong(`${wall.id} ${opening.id}`, {
+                  ...opening,
+                  length: full.length,
+                  unit,
+                  along: (dx) => dx / layout.scale,
+                  onMove: (at) => onMove(wall.index, opening.id, at),
+                })
+              }
             >
               {onMove && <title>drag it along the wall</title>}
               <rect
@@ -168,10 +180,10 @@ function WallBands({ room, layout, selectedWall, onWall, onMove, unit }: Layered
                   {opening.kind}
                 </text>
               )}
-            </g>
+            </Part>
           );
         })}
-      </g>
+      </Fragment>
     );
   });
 }
@@ -223,7 +235,14 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
     const to = ribbonX(layout, wall, piece.to!);
     const picked = piece.id === selectedPiece;
     return (
-      <g key={piece.id} className="click" data-piece={piece.label} onClick={() => onPiece(piece)}>
+      <Part
+        key={piece.id}
+        of={piece.id}
+        data-piece={piece.label}
+        label={`${piece.label}, ${formatWithUnit(piece.near, unit)}, ${piece.left.joint} to ${piece.right.joint}`}
+        picked={picked}
+        onPick={() => onPiece(piece)}
+      >
         <title>{`${piece.label}: ${piece.left.joint} to ${piece.right.joint}`}</title>
         <path
           d={path(pieceOutline(piece, layout, wall, BAND), TOP)}
@@ -259,7 +278,7 @@ function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Laye
             <SvgFigure value={piece.near} unit={unit} />
           </text>
         )}
-      </g>
+      </Part>
     );
   });
 }

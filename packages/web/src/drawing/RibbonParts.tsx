@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { casingOnRibbon, formatWithUnit, ribbonX, studPositions } from '@long-miter/core';
-import { dragAlong } from './drag-along.ts';
+import { casingOnRibbon, formatWithUnit, ribbonX, SAME_PLACE, studPositions } from '@long-miter/core';
+import { movedAlong } from './along.ts';
+import { Part } from './Parts.tsx';
 import { BAND, HEIGHT, TOP, type Layered } from './ribbon-props.ts';
 
 /** Casing from above: legs beside their opening; heads, sills, stools and aprons lie across it. */
@@ -11,21 +12,26 @@ export function CasingBands({ room, layout, pieces, profiles, selectedPiece, onP
     if (!mark) return null;
     const picked = piece.id === selectedPiece;
     return (
-      <rect
+      <Part
         key={piece.id}
-        className="click"
+        of={piece.id}
         data-piece={piece.label}
-        x={mark.x}
-        y={TOP + mark.y}
-        width={mark.width}
-        height={mark.height}
-        fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood-other)'}
-        stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
-        strokeWidth={picked ? 2.2 : 1}
-        onClick={() => onPiece(piece)}
+        label={`${piece.label}, ${piece.role.replace('-', ' ')}`}
+        picked={picked}
+        onPick={() => onPiece(piece)}
       >
-        <title>{`${piece.label}: ${piece.role.replace('-', ' ')}`}</title>
-      </rect>
+        <rect
+          x={mark.x}
+          y={TOP + mark.y}
+          width={mark.width}
+          height={mark.height}
+          fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood-other)'}
+          stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
+          strokeWidth={picked ? 2.2 : 1}
+        >
+          <title>{`${piece.label}: ${piece.role.replace('-', ' ')}`}</title>
+        </rect>
+      </Part>
     );
   });
 }
@@ -57,34 +63,37 @@ export function SpliceHandles({
     const shown = held?.piece === piece.id ? held.at : piece.to!;
     const x = ribbonX(layout, index, shown);
     const worth = held?.piece === piece.id ? spliceWorth?.(piece, held.at) : undefined;
+    const what = pin ? 'pinned splice' : 'splice';
     return (
-      <g
+      <Part
         key={piece.id}
+        of={`splice ${piece.id}`}
         data-splice={piece.label}
-        style={{ cursor: 'ew-resize', touchAction: 'none' }}
-        onPointerDown={(event) => {
-          let last = piece.to!;
-          dragAlong(
-            event,
-            { at: piece.to!, width: 0, length: wall.length, unit, along: (dx) => dx / layout.scale },
-            (at) => {
-              last = snap(at);
-              setHeld({ piece: piece.id, at: last });
-            },
-          );
-          event.currentTarget.addEventListener(
-            'pointerup',
-            () => {
-              setHeld(undefined);
-              if (last !== piece.to) onSplice(piece.trim, wall.id, pin?.at, last);
-            },
-            { once: true },
-          );
-        }}
+        label={`${what} right of ${piece.label}, at ${formatWithUnit(piece.to!, unit)}; Shift and an arrow key move it`}
+        style={{ cursor: 'ew-resize' }}
+        moved={movedAlong(piece.id, {
+          at: piece.to!,
+          width: 0,
+          length: wall.length,
+          unit,
+          along: (dx) => dx / layout.scale,
+          snap,
+          ...(studs.length > 0
+            ? {
+                next: (at: number, way: 1 | -1): number =>
+                  (way > 0
+                    ? studs.find((stud) => stud > at + SAME_PLACE)
+                    : studs.findLast((stud) => stud < at - SAME_PLACE)) ?? at,
+              }
+            : {}),
+          onMove: (at) => setHeld({ piece: piece.id, at }),
+          onEnd: (at) => {
+            setHeld(undefined);
+            if (at !== undefined && at !== piece.to) onSplice(piece.trim, wall.id, pin?.at, at);
+          },
+        })}
       >
-        <title>
-          {pin ? 'pinned splice: drag it to another stud' : 'splice: drag it to a stud to pin it there'}
-        </title>
+        <title>{`${what}: drag it to a stud${pin ? '' : ' to pin it there'}`}</title>
         <rect x={x - 12} y={TOP - 6} width={24} height={BAND + 12} fill="transparent" />
         <circle
           cx={x}
@@ -99,7 +108,7 @@ export function SpliceHandles({
             {`${formatWithUnit(worth.centre, unit)}: score ${worth.score}${worth.notes.length > 0 ? `, ${worth.notes[0]}` : ''}`}
           </text>
         )}
-      </g>
+      </Part>
     );
   });
 }

@@ -1,5 +1,6 @@
 import { TextInput, type TextInputProps } from '@mantine/core';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useContext, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { FieldScope, halfWritten } from './half-written.ts';
 import { onReading, type FieldReading } from './readings-in.ts';
 
 /** What became of a text: it was taken, or why it was not. */
@@ -28,28 +29,39 @@ export function focusNextFigure(from: HTMLElement): void {
  * as it was until the text is good.
  */
 export function CommitField({ text, onCommit, onEnter, takes, ...rest }: Props) {
-  const [local, setLocal] = useState(text);
+  const scope = useContext(FieldScope);
+  const name = rest['aria-label'] ?? (typeof rest.label === 'string' ? rest.label : '');
+  // What was not taken when the screen was left stands here again, with its reason.
+  const [kept] = useState(() => halfWritten.find(scope, name));
+  const [local, setLocal] = useState(kept ?? text);
   const [fault, setFault] = useState<string>();
-  const [left, setLeft] = useState(false);
-  const editing = useRef(false);
-  useEffect(() => {
-    // Undo or another screen changed the figure: show it, unless this very field is being typed in.
-    if (!editing.current) {
-      setLocal(text);
-      setFault(undefined);
-    }
-  }, [text]);
-  const take = (next: string): void => {
-    editing.current = true;
-    setLocal(next);
-    setFault(onCommit(next));
-  };
+  const [left, setLeft] = useState(kept !== undefined);
+  const editing = useRef(kept !== undefined);
   const field = useRef<HTMLInputElement>(null);
   // The newest function: a reading may come in at any time.
   const latest = useRef(onCommit);
   useEffect(() => {
     latest.current = onCommit;
   });
+  useEffect(() => {
+    // Undo or another screen changed the figure: show it, unless this very field is being typed in.
+    if (!editing.current) {
+      setLocal(text);
+      setFault(undefined);
+      halfWritten.keep(scope, name, undefined);
+    }
+  }, [text, scope, name]);
+  const take = (next: string): void => {
+    editing.current = true;
+    setLocal(next);
+    const wrong = onCommit(next);
+    setFault(wrong);
+    halfWritten.keep(scope, name, wrong === undefined ? undefined : next);
+  };
+  useEffect(() => {
+    if (kept !== undefined) setFault(latest.current(kept));
+    // Once, when the field comes back.
+  }, []); // eslint-disable-line react-hooks/exhaustive-deps
   const kinds = takes?.join(' ') ?? '';
   useEffect(() => {
     const input = field.current;

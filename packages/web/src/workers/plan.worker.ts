@@ -14,7 +14,8 @@ const QUICK = 0.15;
 async function plan({ job, seconds, options }: PlanRequest): Promise<PlanMessage> {
   const clock = (): number => performance.now() / 1000;
   const first = planJob(job, { ...options, solver: undefined, seconds: QUICK, clock });
-  if (!first.ok && job.stock.every((item) => item.count === undefined))
+  // Only what cannot get better with time is said at once.
+  if (!first.ok && first.issues.every((issue) => issue.code !== 'plan/not-found-yet'))
     return { kind: 'refused', issues: first.issues };
   if (first.ok) send({ kind: 'plan', plan: first.value, final: false });
   const highs = await loadHighs({ locateFile: () => wasmUrl });

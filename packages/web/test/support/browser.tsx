@@ -2,7 +2,7 @@ import { MantineProvider } from '@mantine/core';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { makeStore, type Store } from '../../src/app/store.ts';
+import { makeStore, type Store } from '../../src/session/store.ts';
 import { theme, variables } from '../../src/app/theme.ts';
 
 /** What Mantine asks of a browser and jsdom does not have. Elements are as wide as a desktop panel. */

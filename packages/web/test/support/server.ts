@@ -36,7 +36,13 @@ export function playServer(): { readonly asked: Asked[]; answers: Answers } {
       const refused = answer as { __problem?: number; detail?: string };
       return new Response(
         JSON.stringify(
-          refused.__problem ? { code: 'unavailable', detail: refused.detail, issues: [] } : answer,
+          refused.__problem
+            ? {
+                code: refused.__problem >= 500 ? 'unavailable' : 'invalid',
+                detail: refused.detail,
+                issues: [],
+              }
+            : answer,
         ),
         { status: refused.__problem ?? 200, headers: { 'content-type': 'application/json' } },
       );

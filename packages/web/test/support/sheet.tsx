@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import {
   addWall,
   checkSurvey,
+  coinOf,
   emptySurvey,
   setReading,
   starterSettings,
@@ -10,7 +11,8 @@ import {
   type Survey,
   type Unit,
 } from '@long-miter/core';
-import type { EditSheet, EditSurvey } from '../../src/features/walk/use-sheet.ts';
+import type { EditSheet, EditSurvey } from '../../src/session/use-sheet.ts';
+import type { Store } from '../../src/session/store.ts';
 import { show } from './browser.tsx';
 
 /** A rectangle of four measured square walls, with nothing on them. */
@@ -25,7 +27,9 @@ export const jobOf = (surveys: readonly Survey[], unit: Unit = 'in'): JobRecord 
   id: '00000000-0000-4000-8000-000000000001',
   name: 'Orchard Cottage',
   unit,
-  version: 3,
+  coin: coinOf(undefined),
+  vocabulary: undefined,
+  archived: false,
   settings: starterSettings(unit),
   rooms: surveys.map((survey, index) => ({
     id: `r${index + 1}`,
@@ -51,6 +55,7 @@ export function showSheet(
   start: Survey,
   draw: (harness: Harness) => ReactNode,
   unit: Unit = 'in',
+  store?: Store,
 ): Harness & { readonly again: () => void } {
   let sheet: RoomSheet = { name: 'Den', survey: start, typed: {}, notes: {} };
   const settings = starterSettings(unit);
@@ -69,7 +74,7 @@ export function showSheet(
       typed: options?.typed ? { ...now.typed, [options.typed.at]: options.typed.text } : now.typed,
     }));
   const harness: Harness = { sheet: () => sheet, edit, editSheet };
-  const view = show(draw(harness));
+  const view = show(draw(harness), store);
   const again = (): void => view.again(draw(harness));
   return { ...harness, again };
 }

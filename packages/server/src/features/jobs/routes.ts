@@ -78,7 +78,7 @@ export const jobRoutes = (hub: JobHub): readonly Route[] => [
     about: 'The job as a job file',
     answer: jobFileSchema,
     handle: async (context, { params }) => exportJobFile(await service.getJob(context, params['job']!)),
-    fileName: fileName as never,
+    fileName: fileName,
   }),
   route({
     method: 'PATCH',

@@ -180,7 +180,7 @@ export async function changeSingle(
 ): Promise<Partial<JobSettings>> {
   const head = await headOfJob(context, job, true);
   const settings = await repository.getSettings(context.db, job);
-  const { next, clashes } = applyChange(settings[KEY[name]] as Fields, change);
+  const { next, clashes } = applyChange(settings[KEY[name]], change);
   if (clashes.length > 0) throw clashOf(clashes);
   const checked = checkShape(SCHEMA[name] as z.ZodType<Fields>, next);
   if (!checked.ok) throw invalid(checked.issues.map((issue) => ({ ...issue, at: `/set${issue.at}` })));

@@ -4,8 +4,8 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { benchSheets } from '@long-miter/core';
 import { useJobQuery } from '../../api/api.ts';
 import { SchemeButton } from '../../shared/SchemeButton.tsx';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { keepBench, unitPicked } from './bench-slice.ts';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { keepBench, unitPicked } from '../../session/bench-slice.ts';
 import { PracticeView } from './PracticeView.tsx';
 import { SheetView } from './SheetView.tsx';
 

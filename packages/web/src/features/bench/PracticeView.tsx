@@ -10,10 +10,10 @@ import {
   type PracticeKind,
   type PracticeResult,
 } from '@long-miter/core';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, Reasons } from './AnswerView.tsx';
-import { roundPlayed, roundStarted, scoreCleared } from './bench-slice.ts';
-import { BenchDrawing } from './BenchDrawing.tsx';
+import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-slice.ts';
+import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 
 /** Practice: a corner is told, settings are asked for, the joint one would have got is shown, and the score is kept. */
 export function PracticeView() {
@@ -125,7 +125,7 @@ export function PracticeView() {
           <>
             <div className="bench-drawings">
               {result.answer.drawings.map((drawing) => (
-                <BenchDrawing key={drawing.title} drawing={drawing} height={240} />
+                <DrawingSvg key={drawing.title} drawing={drawing} height={240} />
               ))}
             </div>
             <Reasons answer={result.answer} />

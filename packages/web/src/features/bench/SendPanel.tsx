@@ -4,8 +4,8 @@ import { Link, useSearchParams } from 'react-router';
 import type { JobRecord, Send, Survey } from '@long-miter/core';
 import { useJobsQuery } from '../../api/api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { useJob } from '../job/use-job.ts';
-import { useSheet } from '../walk/use-sheet.ts';
+import { useJob } from '../../session/use-job.ts';
+import { useSheet } from '../../session/use-sheet.ts';
 import { applySend, placeName, type Place } from './apply-send.ts';
 
 const number = (text: string | null): number | undefined =>
@@ -162,7 +162,7 @@ function RoomPart({
           Send {what.what}
         </Button>
       ))}
-      <Link to={`/jobs/${jobId}/walk/${roomId}`}>open the room</Link>
+      <Link to={`/jobs/${jobId}/walk/${encodeURIComponent(roomId)}`}>open the room</Link>
       {fault && (
         <Text size="sm" c="var(--lm-bad)" role="alert">
           The job refuses it: {fault}.

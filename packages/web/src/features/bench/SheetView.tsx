@@ -1,10 +1,10 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useMemo } from 'react';
 import { fieldsAsked, startTexts, workSheet, type Sheet } from '@long-miter/core';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, outcomeText, Reasons } from './AnswerView.tsx';
-import { figureTyped, sheetCleared } from './bench-slice.ts';
-import { BenchDrawing } from './BenchDrawing.tsx';
+import { figureTyped, sheetCleared } from '../../session/bench-slice.ts';
+import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SendPanel } from './SendPanel.tsx';
 import { SheetField } from './SheetField.tsx';
 
@@ -75,7 +75,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
             <Outcomes answer={result.value} unit={unit} />
             <div className="bench-drawings">
               {result.value.drawings.map((drawing) => (
-                <BenchDrawing
+                <DrawingSvg
                   key={drawing.title}
                   drawing={drawing}
                   height={result.value.drawings.length > 1 ? 260 : 264}

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Survey } from '@long-miter/core';
-import { makeStore } from '../../app/store.ts';
+import { makeStore } from '../../session/store.ts';
 import { applySend, placeName } from './apply-send.ts';
-import { figureTyped, roundPlayed, unitPicked } from './bench-slice.ts';
+import { figureTyped, roundPlayed, unitPicked } from '../../session/bench-slice.ts';
 
 const survey: Survey = {
   closed: true,

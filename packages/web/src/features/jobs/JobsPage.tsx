@@ -20,21 +20,23 @@ import type { JobSummary, Unit } from '@long-miter/core';
 import {
   api,
   errorOf,
+  useChangeHeadMutation,
   useCreateJobMutation,
   useDeleteJobMutation,
   useImportJobMutation,
   useJobsQuery,
-  usePatchJobMutation,
   useRestoreJobMutation,
 } from '../../api/api.ts';
+import { newId } from '../../session/tab-tag.ts';
+import { localCurrency } from '../../shared/local-currency.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 
 /** All jobs, and a new one. */
-export function JobsPage() {
+export function JobsPage({ onIdle }: { onIdle: () => void }) {
   const { data: all, error, isLoading } = useJobsQuery();
   const [search, setSearch] = useState('');
   // The job's screens are fetched while one looks for it, so that it opens at once.
-  useEffect(() => void import('../job/JobPage.tsx'), []);
+  useEffect(onIdle, [onIdle]);
   const prefetch = api.usePrefetch('job');
   const [away, setAway] = useState(false);
   const put = all?.filter((job) => job.archived).length ?? 0;
@@ -116,13 +118,16 @@ function NewJob() {
   const [name, setName] = useState('');
   const [unit, setUnit] = useState<Unit>('in');
   const [fault, setFault] = useState<string>();
+  // Named before it is sent: pressed twice it is one job.
+  const [id] = useState(newId);
   const [create, { isLoading }] = useCreateJobMutation();
   const [importJob] = useImportJobMutation();
   const navigate = useNavigate();
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     if (name.trim() === '') return setFault('give the job a name');
-    const made = await create({ name, unit });
+    const currency = localCurrency();
+    const made = await create({ id, name, unit, ...(currency === undefined ? {} : { currency }) });
     if ('data' in made && made.data) void navigate(`/jobs/${made.data.id}/walk`);
     else setFault(errorOf(made.error).issues[0]?.text ?? errorOf(made.error).detail);
   };
@@ -199,25 +204,17 @@ function JobRow({ job, onNear }: { job: JobSummary; onNear: () => void }) {
   const [fault, setFault] = useState<string>();
   const [remove] = useDeleteJobMutation();
   const [restore] = useRestoreJobMutation();
-  const [patch] = usePatchJobMutation();
+  const [change] = useChangeHeadMutation();
   const rename = async (): Promise<void> => {
     if (name === undefined || name.trim() === job.name) return setName(undefined);
     if (name.trim() === '') return setFault('give the job a name');
-    const answer = await fetch(`/api/jobs/${job.id}`).then(
-      (response) => response.json() as Promise<{ version: number }>,
-      () => undefined,
-    );
-    const done = answer && (await patch({ id: job.id, version: answer.version, name }));
-    if (done && 'data' in done) setName(undefined);
-    else setFault('the name could not be saved; try again');
+    const done = await change({ id: job.id, set: { name: name.trim() }, was: { name: job.name } });
+    if ('data' in done) setName(undefined);
+    else setFault(`not saved: ${errorOf(done.error).issues[0]?.text ?? errorOf(done.error).detail}`);
   };
   const takeOut = async (): Promise<void> => {
-    const answer = await fetch(`/api/jobs/${job.id}`).then(
-      (response) => response.json() as Promise<{ version: number }>,
-      () => undefined,
-    );
-    const done = answer && (await patch({ id: job.id, version: answer.version, archived: false }));
-    if (!done || 'error' in done)
+    const done = await change({ id: job.id, set: { archived: false }, was: { archived: true } });
+    if ('error' in done)
       notifications.show({ color: 'red', message: `${job.name} could not be taken out; try again` });
   };
   const removeJob = async (): Promise<void> => {

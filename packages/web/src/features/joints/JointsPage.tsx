@@ -1,26 +1,25 @@
 import { Button, Group, SegmentedControl, Text, Title } from '@mantine/core';
-import { Fragment, useEffect, useRef, useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import {
   formatMoney,
-  type JobFile,
   type JobRecord,
   type Piece,
   type QuickPlan,
   type Room,
   type WatchOut,
 } from '@long-miter/core';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { piecePicked, trimPicked, wallPicked } from '../../app/ui-slice.ts';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { piecePicked, trimPicked, wallPicked } from '../../session/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { Figure } from '../../shared/Figure.tsx';
-import { useSheet } from '../walk/use-sheet.ts';
-import { RulesDrawer } from '../rules/RulesDrawer.tsx';
-import type { LivePlan } from '../stock/use-plan.ts';
+import { Windowed } from '../../shared/Windowed.tsx';
+import { useSheet } from '../../session/use-sheet.ts';
+import type { LivePlan } from '../../session/use-plan.ts';
 import { PieceDetails } from './PieceDetails.tsx';
 import { TrimsEditor } from './TrimsEditor.tsx';
 import { WatchList } from './WatchList.tsx';
-import { JOINT_WORDS, partText } from './words.ts';
+import { JOINT_WORDS, partText } from '../../shared/joint-words.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -29,14 +28,15 @@ interface Props {
   readonly quick: QuickPlan;
   /** The pieces to show: of the cut plan where it is up to date, else the quick ones. */
   readonly pieces: readonly Piece[];
-  readonly file: JobFile;
   readonly live: LivePlan;
   /** Everything to look out for in the whole job. */
   readonly watchOuts: readonly WatchOut[];
+  /** The house rules, in a drawer of their own. */
+  readonly rules: (props: { opened: boolean; onClose: () => void; onOpen: () => void }) => ReactNode;
 }
 
 /** Joints: every piece of the room, how its ends are joined, and why. */
-export function JointsPage({ job, roomId, room, quick, pieces, file, live, watchOuts }: Props) {
+export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, rules }: Props) {
   const [open, setOpen] = useState<'trims' | 'rules' | 'watch'>();
   const navigate = useNavigate();
   const shownTrim = useAppSelector((state) => state.ui.trim);
@@ -45,11 +45,6 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
   const { wall: selectedWall, piece: selectedPiece } = useAppSelector((state) => state.ui);
   const picked = pieces.find((piece) => piece.id === selectedPiece);
   const wallNumber = (piece: Piece): number => room.walls.findIndex((wall) => wall.id === piece.wall) + 1;
-  const list = useRef<HTMLElement>(null);
-  useEffect(() => {
-    // Picked on the ribbon or the plan: bring its row into sight.
-    list.current?.querySelector('[data-selected]')?.scrollIntoView({ block: 'nearest' });
-  }, [selectedPiece]);
   const roomWatch = quick.watchOuts.filter((one) => one.piece === undefined);
   return (
     <main className="work">
@@ -63,7 +58,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
           onWall={(index) => dispatch(wallPicked(index))}
         />
       </section>
-      <section ref={list} className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
+      <section className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
         <Group justify="space-between" px={8} pb={6} gap={8}>
           <Title order={2} size="h4">
             {pieces.length} pieces, numbered{' '}
@@ -120,49 +115,55 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
             Choose a piece to see its ends, the saw and the reasons, and to overrule a corner.
           </Text>
         )}
-        {pieces.map((piece) => (
-          <Fragment key={piece.id}>
-            <button
-              type="button"
-              className="piece-row"
-              data-selected={piece.id === selectedPiece || undefined}
-              aria-pressed={piece.id === selectedPiece}
-              onClick={() =>
-                dispatch(
-                  piecePicked({
-                    piece: piece.id === selectedPiece ? undefined : piece.id,
-                    wall: wallNumber(piece) - 1,
-                  }),
-                )
-              }
-            >
-              <b>{piece.label}</b>
-              <span>{partText(piece, wallNumber(piece))}</span>
-              <span style={{ textAlign: 'right', fontWeight: 650 }}>
-                {piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}
-              </span>
-              <span>
-                {JOINT_WORDS[piece.left.joint]} → {JOINT_WORDS[piece.right.joint]}
-              </span>
-              <span
-                style={{ textAlign: 'right', color: 'var(--mantine-color-dimmed)' }}
-                title="order of installation"
+        <Windowed
+          items={pieces}
+          keyOf={(piece) => piece.id}
+          height={38}
+          show={pieces.findIndex((piece) => piece.id === selectedPiece)}
+          row={(piece) => (
+            <>
+              <button
+                type="button"
+                className="piece-row"
+                data-selected={piece.id === selectedPiece || undefined}
+                aria-pressed={piece.id === selectedPiece}
+                onClick={() =>
+                  dispatch(
+                    piecePicked({
+                      piece: piece.id === selectedPiece ? undefined : piece.id,
+                      wall: wallNumber(piece) - 1,
+                    }),
+                  )
+                }
               >
-                {piece.order}
-              </span>
-            </button>
-            {piece.id === selectedPiece && draft && (
-              <PieceDetails
-                piece={piece}
-                room={room}
-                unit={job.unit}
-                quick={quick}
-                edit={edit}
-                pieces={pieces}
-              />
-            )}
-          </Fragment>
-        ))}
+                <b>{piece.label}</b>
+                <span>{partText(piece, wallNumber(piece))}</span>
+                <span style={{ textAlign: 'right', fontWeight: 650 }}>
+                  {piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}
+                </span>
+                <span>
+                  {JOINT_WORDS[piece.left.joint]} → {JOINT_WORDS[piece.right.joint]}
+                </span>
+                <span
+                  style={{ textAlign: 'right', color: 'var(--mantine-color-dimmed)' }}
+                  title="order of installation"
+                >
+                  {piece.order}
+                </span>
+              </button>
+              {piece.id === selectedPiece && draft && (
+                <PieceDetails
+                  piece={piece}
+                  room={room}
+                  unit={job.unit}
+                  quick={quick}
+                  edit={edit}
+                  pieces={pieces}
+                />
+              )}
+            </>
+          )}
+        />
         {roomWatch.length > 0 && (
           <div style={{ padding: '10px 8px' }}>
             <Title order={3} size="h5">
@@ -176,16 +177,12 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
           </div>
         )}
       </section>
-      {draft && (
-        <RulesDrawer
-          job={job}
-          file={file}
-          room={{ id: roomId, name: room.name, survey: draft.survey }}
-          edit={edit}
-          opened={open === 'rules'}
-          onClose={() => setOpen(undefined)}
-        />
-      )}
+      {draft &&
+        rules({
+          opened: open === 'rules',
+          onClose: () => setOpen(undefined),
+          onOpen: () => setOpen('rules'),
+        })}
       <WatchList
         opened={open === 'watch'}
         onClose={() => setOpen(undefined)}
@@ -200,7 +197,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, file, live, watch
               : piecePicked({ piece: one.piece, wall: index < 0 ? undefined : index }),
           );
           if (one.room !== undefined && one.room !== roomId)
-            void navigate(`/jobs/${job.id}/joints/${one.room}`);
+            void navigate(`/jobs/${job.id}/joints/${encodeURIComponent(one.room)}`);
         }}
       />
     </main>
@@ -219,19 +216,20 @@ function CostLine({ live }: { live: LivePlan }) {
   });
   if (now !== undefined && now !== costs.now) setCosts({ now, before: costs.now });
   const cost = now ?? latest?.cost.total;
-  if (cost === undefined) return null;
+  const coin = (plan ?? latest)?.coin;
+  if (cost === undefined || !coin) return null;
   const change = costs.before === undefined ? 0 : cost - costs.before;
   return (
     <Text size="sm" c="dimmed" px={8} pb={4} role="status">
       {plan
-        ? `Stock and splices come to ${formatMoney(cost)}${
+        ? `Stock and splices come to ${formatMoney(cost, coin)}${
             change === 0
               ? ''
-              : `, ${formatMoney(Math.abs(change))} ${change > 0 ? 'more' : 'less'} than before`
+              : `, ${formatMoney(Math.abs(change), coin)} ${change > 0 ? 'more' : 'less'} than before`
           }.`
         : working
-          ? `Came to ${formatMoney(cost)}; the new cut plan is being worked out.`
-          : `Came to ${formatMoney(cost)}.`}
+          ? `Came to ${formatMoney(cost, coin)}; the new cut plan is being worked out.`
+          : `Came to ${formatMoney(cost, coin)}.`}
     </Text>
   );
 }

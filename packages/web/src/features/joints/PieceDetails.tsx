@@ -9,11 +9,11 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { Figure } from '../../shared/Figure.tsx';
-import type { EditSurvey } from '../walk/use-sheet.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 import { EndCloseUp } from './EndCloseUp.tsx';
-import { BenchDrawing } from '../bench/BenchDrawing.tsx';
+import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
-import { endText, sawText } from './words.ts';
+import { endText, sawText } from '../../shared/joint-words.ts';
 
 interface Props {
   readonly piece: Piece;
@@ -101,7 +101,7 @@ function JointPicture({
   const drawing = jointCloseUp(room, pieces, piece, side, profile?.thickness ?? 1);
   return drawing ? (
     <div style={{ width: 190, flex: 'none' }}>
-      <BenchDrawing drawing={drawing} height={150} />
+      <DrawingSvg drawing={drawing} height={150} />
     </div>
   ) : (
     <div style={{ width: 190, flex: 'none' }}>

@@ -10,7 +10,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
-import type { EditSurvey } from '../walk/use-sheet.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 
 /** Places listed at once: the best ones. */
 const LISTED = 5;

@@ -4,9 +4,11 @@ import { useState } from 'react';
 import {
   addTrim,
   changeTrim,
+  firstStock,
+  newProfile,
   removeTrim,
+  traitsOf,
   TRIM_USES,
-  withProfile,
   type JobRecord,
   type Profile,
   type Survey,
@@ -14,10 +16,10 @@ import {
   type TrimUse,
   type Unit,
 } from '@long-miter/core';
-import { useSettings } from '../setup/use-settings.ts';
-import { LengthField } from '../walk/LengthField.tsx';
-import { TAB_TAG } from '../walk/tab-tag.ts';
-import type { EditSurvey } from '../walk/use-sheet.ts';
+import { useCommands } from '../../session/use-commands.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { TAB_TAG } from '../../session/tab-tag.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 
 const NAMES: Readonly<Record<TrimUse, string>> = {
   base: 'base',
@@ -37,27 +39,27 @@ interface Props {
 
 /** Which trims the room has, on which walls, how high, and what lies on what. */
 export function TrimsEditor({ job, survey, edit }: Props) {
-  const { save, fault } = useSettings(job);
+  const { addProfile, putItem } = useCommands(job.id);
   const { unit, settings } = job;
   const [refused, setRefused] = useState<string>();
-  const add = async (use: TrimUse): Promise<void> => {
-    let profile = settings.profiles.find((one) => one.use === use);
-    let profiles: readonly Profile[] = settings.profiles;
-    if (!profile) {
-      // A first profile of that use, with stock, so that it can be planned at once; its sizes are put right in the set-up.
-      const next = withProfile(settings, use, unit);
-      if (!(await save(next))) return;
-      profiles = next.profiles;
-      profile = next.profiles.at(-1)!;
-    }
-    const chosen = profile;
-    setRefused(edit((now) => addTrim(now, chosen, profiles, unit, TAB_TAG))[0]?.text);
+  const add = (use: TrimUse): void => {
+    const known = settings.profiles.find((one) => one.use === use);
+    // A first profile of that use comes with stock, and one that nothing is for sale of gets some: a trim that is added can
+    // be planned. Sizes and prices are put right in the set-up and under Stock.
+    const made = known ? undefined : newProfile(settings, use, unit);
+    const wrong = made ? addProfile(made) : undefined;
+    if (wrong !== undefined) return setRefused(wrong);
+    const profile = known ?? made!.profile;
+    if (known && !settings.stock.some((item) => item.profile === known.id))
+      for (const line of firstStock(settings, known.id, unit)) putItem('stock', line);
+    const profiles = [...settings.profiles, ...(made ? [made.profile] : [])];
+    setRefused(edit((now) => addTrim(now, profile, profiles, unit, TAB_TAG))[0]?.text);
   };
   return (
     <Stack gap={10}>
-      {(fault ?? refused) && (
+      {refused && (
         <Text role="alert" size="sm" style={{ color: 'var(--lm-bad)' }}>
-          {fault ?? refused}
+          {refused}
         </Text>
       )}
       {survey.trims.map((trim) => (
@@ -73,13 +75,14 @@ export function TrimsEditor({ job, survey, edit }: Props) {
       {survey.trims.length === 0 && <Text c="dimmed">No trim in this room yet.</Text>}
       <Group gap={6}>
         {TRIM_USES.map((use) => (
-          <Button key={use} size="compact-md" variant="default" onClick={() => void add(use)}>
+          <Button key={use} size="compact-md" variant="default" onClick={() => add(use)}>
             Add {NAMES[use]}
           </Button>
         ))}
       </Group>
       <Text size="sm" c="dimmed">
-        A trim that the job has no profile for gets a usual one with stock; put its sizes right in the set-up.
+        A trim that the job has no profile or no stock for gets usual ones at example prices: put the sizes
+        right in the set-up, the prices under Stock.
       </Text>
     </Stack>
   );
@@ -101,7 +104,7 @@ function TrimRow({
   const profile = profiles.find((one) => one.id === trim.profile);
   const name = profile?.name ?? trim.id;
   const others = survey.trims.filter((one) => one.id !== trim.id && one.on === 'walls');
-  const rail = profile && ['chair-rail', 'picture-rail', 'backer'].includes(profile.use);
+  const rail = profile && traitsOf(profile).needsHeight;
   const onWalls = new Set(trim.walls ?? survey.walls.map((wall) => wall.id));
   const setWall = (id: string, on: boolean): void => {
     const next = survey.walls.map((wall) => wall.id).filter((wall) => (wall === id ? on : onWalls.has(wall)));
@@ -116,7 +119,7 @@ function TrimRow({
         label="profile"
         value={trim.profile}
         data={profiles
-          .filter((one) => (trim.on === 'openings') === (one.use === 'casing'))
+          .filter((one) => (trim.on === 'openings') === traitsOf(one).aroundOpenings)
           .map((one) => ({ value: one.id, label: one.name }))}
         onChange={(event) => {
           const next = event.currentTarget.value;

@@ -3,6 +3,7 @@ import { IconTrash } from '@tabler/icons-react';
 import { useState, type FormEvent } from 'react';
 import { parseLength, parsePosition, type Damage, type TrimKindRecord, type Unit } from '@long-miter/core';
 import { errorOf, useAddOffcutMutation } from '../../api/api.ts';
+import { newId } from '../../session/tab-tag.ts';
 
 interface Props {
   readonly kinds: readonly TrimKindRecord[];
@@ -25,6 +26,8 @@ export function AddToRack({ kinds, unit }: Props) {
   const [note, setNote] = useState('');
   const [damages, setDamages] = useState<readonly DamageText[]>([]);
   const [fault, setFault] = useState<string>();
+  // Named before it is sent: pressed twice it is one piece.
+  const [id, setId] = useState(newId);
   const trim = kinds[Number(kind)] ?? kinds[0]!;
   const own = trim.unit;
   const submit = async (event: FormEvent): Promise<void> => {
@@ -38,7 +41,7 @@ export function AddToRack({ kinds, unit }: Props) {
       if (!from.ok || !to.ok) return setFault(`damage ${index + 1}: write where it begins and ends`);
       found.push({ from: from.value.value, to: to.value.value, what: one.what.trim() || 'damage' });
     }
-    const answer = await add({ trim, length: read.value.value, origin, place, note, damages: found });
+    const answer = await add({ id, trim, length: read.value.value, origin, place, note, damages: found });
     if ('error' in answer && answer.error) {
       const error = errorOf(answer.error);
       return setFault(
@@ -46,6 +49,7 @@ export function AddToRack({ kinds, unit }: Props) {
       );
     }
     setFault(undefined);
+    setId(newId());
     setLength('');
     setNote('');
     setDamages([]);

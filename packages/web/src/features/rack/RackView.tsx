@@ -19,9 +19,11 @@ import {
   useDiscardOffcutMutation,
   useGiveBackOffcutMutation,
   useRackQuery,
+  useRestoreOffcutMutation,
   useTakeOffcutMutation,
 } from '../../api/api.ts';
-import { CommitField } from '../../shared/CommitField.tsx';
+import { SettledField } from '../../shared/SettledField.tsx';
+import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { AddToRack } from './AddToRack.tsx';
 
@@ -128,10 +130,16 @@ function Row({
   const [giveBack] = useGiveBackOffcutMutation();
   const [change] = useChangeOffcutMutation();
   const [discard] = useDiscardOffcutMutation();
+  const [restore] = useRestoreOffcutMutation();
   const { unit } = offcut.trim;
   const say = (answer: object): void => {
     if ('error' in answer && answer.error)
       notifications.show({ color: 'red', message: errorOf(answer.error).detail });
+  };
+  const takeOff = async (): Promise<void> => {
+    const done = await discard(offcut.id);
+    if ('error' in done && done.error) return say(done);
+    undoNotice(`${offcut.label} is off the rack`, async () => say(await restore(offcut.id)));
   };
   const stretches =
     job && profile !== undefined
@@ -176,12 +184,13 @@ function Row({
         )}
       </Table.Td>
       <Table.Td>
-        <CommitField
+        <SettledField
           size="sm"
           aria-label={`Place of ${offcut.label}`}
           text={offcut.place}
           placeholder="where it lies"
-          onCommit={(place) => {
+          read={(place) => ({ ok: true, value: place })}
+          onTake={(place) => {
             void change({ id: offcut.id, place }).then(say);
             return undefined;
           }}
@@ -195,9 +204,7 @@ function Row({
               <Button
                 size="compact-sm"
                 variant="default"
-                onClick={() =>
-                  void giveBack({ job: job.id, version: job.version, offcut: offcut.id }).then(say)
-                }
+                onClick={() => void giveBack({ job: job.id, offcut: offcut.id }).then(say)}
               >
                 Give back
               </Button>
@@ -208,9 +215,7 @@ function Row({
             size="compact-sm"
             loading={taking}
             disabled={stretches.length === 0}
-            onClick={() =>
-              void take({ job: job.id, version: job.version, offcut: offcut.id, profile }).then(say)
-            }
+            onClick={() => void take({ job: job.id, offcut: offcut.id, profile }).then(say)}
           >
             Take for this job
           </Button>
@@ -227,7 +232,7 @@ function Row({
             variant="default"
             aria-label={`Take ${offcut.label} off the rack`}
             title="used or thrown away"
-            onClick={() => void discard(offcut.id).then(say)}
+            onClick={() => void takeOff()}
           >
             <IconTrash size={18} />
           </ActionIcon>

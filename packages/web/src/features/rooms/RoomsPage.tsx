@@ -13,7 +13,9 @@ import {
   type JobRecord,
   type RoomRecord,
 } from '@long-miter/core';
-import { errorOf, useCreateRoomMutation, usePatchJobMutation } from '../../api/api.ts';
+import { errorOf, useChangeHeadMutation } from '../../api/api.ts';
+import { useCommands } from '../../session/use-commands.ts';
+import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { usePieceCounts } from './use-piece-counts.ts';
 import { readWalls, refuseFile, saveWalls } from './wall-files.ts';
@@ -56,7 +58,7 @@ function stateOf(room: RoomRecord, job: JobRecord): RoomState {
 export function RoomsPage({ job }: { job: JobRecord }) {
   const [search, setSearch] = useState('');
   const [open, setOpen] = useState(false);
-  const [patch] = usePatchJobMutation();
+  const [change] = useChangeHeadMutation();
   const counts = usePieceCounts(job);
   const states = useMemo(() => job.rooms.map((room) => stateOf(room, job)), [job]);
   const shown = states.filter(
@@ -66,11 +68,14 @@ export function RoomsPage({ job }: { job: JobRecord }) {
   );
   const sum = (of: (state: RoomState) => number): number => states.reduce((all, one) => all + of(one), 0);
   const archive = async (): Promise<void> => {
-    const done = await patch({ id: job.id, version: job.version, archived: true });
-    notifications.show(
-      'data' in done
-        ? { message: `${job.name} is put away; it is found under "put away" among the jobs` }
-        : { color: 'red', message: errorOf(done.error).detail },
+    const put = (archived: boolean) =>
+      change({ id: job.id, set: { archived }, was: { archived: !archived } });
+    const done = await put(true);
+    if ('error' in done)
+      return void notifications.show({ color: 'red', message: errorOf(done.error).detail });
+    undoNotice(
+      `${job.name} is put away; it is found under "put away" among the jobs`,
+      async () => void (await put(false)),
     );
   };
   return (
@@ -166,7 +171,10 @@ function RoomRow({ state, jobId, pieces }: { state: RoomState; jobId: string; pi
   return (
     <tr>
       <td>
-        <Link to={`/jobs/${jobId}/walk/${room.id}`} style={{ fontWeight: 650, color: 'var(--lm-picked)' }}>
+        <Link
+          to={`/jobs/${jobId}/walk/${encodeURIComponent(room.id)}`}
+          style={{ fontWeight: 650, color: 'var(--lm-picked)' }}
+        >
           {room.name || 'unnamed'}
         </Link>
       </td>
@@ -190,26 +198,17 @@ function RoomRow({ state, jobId, pieces }: { state: RoomState; jobId: string; pi
 
 /** Takes in a table of walls: every room of it becomes a room of the job. */
 function ImportWalls({ job }: { job: JobRecord }) {
-  const [createRoom] = useCreateRoomMutation();
-  const [busy, setBusy] = useState(false);
+  const { addRoom } = useCommands(job.id);
   const take = async (file: File | null): Promise<void> => {
     if (!file) return;
     const read = readWalls(await file.text(), job.unit, emptySurvey(job.settings));
     if ('issues' in read) return refuseFile(file.name, read.issues);
-    setBusy(true);
-    for (const room of read.rooms) {
-      const made = await createRoom({ job: job.id, ...room });
-      if ('error' in made && made.error) {
-        const { issues, detail } = errorOf(made.error);
-        refuseFile(`${file.name}, ${room.name}`, issues.length > 0 ? issues : [{ at: '', text: detail }]);
-      }
-    }
-    setBusy(false);
+    for (const { name, ...sheet } of read.rooms) addRoom(name, sheet);
   };
   return (
     <FileButton accept=".csv,.tsv,.txt,text/csv" onChange={(file) => void take(file)}>
       {(props) => (
-        <Button {...props} variant="default" loading={busy} leftSection={<IconUpload size={17} />}>
+        <Button {...props} variant="default" leftSection={<IconUpload size={17} />}>
           Open walls (CSV)
         </Button>
       )}

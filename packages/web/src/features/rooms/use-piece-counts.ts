@@ -7,7 +7,7 @@ const AT_ONCE = 4;
 /** How many pieces each room comes to, by room; filled in while the page is idle. */
 export function usePieceCounts(job: JobRecord): ReadonlyMap<string, number> {
   const [counts, setCounts] = useState<ReadonlyMap<string, number>>(new Map());
-  const { rooms, settings, unit, name } = job;
+  const { rooms, settings, unit, name, coin, vocabulary } = job;
   useEffect(() => {
     const found = new Map<string, number>();
     const left = [...rooms];
@@ -18,8 +18,10 @@ export function usePieceCounts(job: JobRecord): ReadonlyMap<string, number> {
         if (room)
           found.set(
             record.id,
-            planQuickly({ ...jobFileOf({ name, unit, settings, rooms: [] }), rooms: [room] }, 1).pieces
-              .length,
+            planQuickly(
+              { ...jobFileOf({ name, unit, coin, vocabulary, settings, rooms: [] }), rooms: [room] },
+              1,
+            ).pieces.length,
           );
       }
       setCounts(new Map(found));
@@ -27,6 +29,6 @@ export function usePieceCounts(job: JobRecord): ReadonlyMap<string, number> {
     };
     timer = setTimeout(go, 60);
     return () => clearTimeout(timer);
-  }, [rooms, settings, unit, name]);
+  }, [rooms, settings, unit, name, coin, vocabulary]);
   return counts;
 }

@@ -1,24 +1,31 @@
-import { Group, NativeSelect, NumberInput, Switch, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { Group, NativeSelect, Switch } from '@mantine/core';
 import {
   formatLength,
-  parsePosition,
+  fromMinor,
+  toMinor,
+  type Coin,
   type HouseRules,
   type HouseRulesInput,
   type RuleNote,
   type Unit,
 } from '@long-miter/core';
+import { MoneyField, NumberField, SizeField } from '../../shared/SettledField.tsx';
 
 interface Props {
   readonly note: RuleNote;
   readonly rules: HouseRulesInput;
   readonly complete: HouseRules;
   readonly unit: Unit;
+  readonly coin: Coin;
   readonly onChange: (change: HouseRulesInput) => void;
 }
 
 /** The control that sets one rule. */
-export function RuleField({ note, rules, complete, unit, onChange }: Props) {
+export function RuleField({ note, rules, complete, unit, coin, onChange }: Props) {
+  const taken = (change: HouseRulesInput): undefined => {
+    onChange(change);
+    return undefined;
+  };
   const choice = (value: string, data: { value: string; label: string }[], take: (value: string) => void) => (
     <NativeSelect
       aria-label={note.name}
@@ -50,17 +57,13 @@ export function RuleField({ note, rules, complete, unit, onChange }: Props) {
     case 'miterBias':
       return (
         <Group gap={6} grow preventGrowOverflow={false}>
-          <NumberInput
+          <NumberField
             miw={80}
             aria-label={note.name}
-            min={0}
-            max={9}
-            step={0.25}
-            suffix="°"
+            sign="°"
+            limits={{ min: 0, max: 9 }}
             value={complete.miterBias.degrees}
-            onChange={(value) =>
-              onChange({ miterBias: { ...complete.miterBias, degrees: Number(value) || 0 } })
-            }
+            onTake={(degrees) => taken({ miterBias: { ...complete.miterBias, degrees } })}
           />
           <NativeSelect
             aria-label={`${note.name}, where`}
@@ -109,13 +112,12 @@ export function RuleField({ note, rules, complete, unit, onChange }: Props) {
             ],
             (value) => onChange({ splices: value as 'needed' }),
           )}
-          <NumberInput
+          <MoneyField
             aria-label="what a splice costs"
             title="what a splice costs, in money"
-            min={0}
-            decimalScale={2}
-            value={complete.splicePrice}
-            onChange={(value) => onChange({ splicePrice: Number(value) || 0 })}
+            coin={coin}
+            value={toMinor(complete.splicePrice, coin)}
+            onTake={(price) => taken({ splicePrice: fromMinor(price, coin) })}
           />
         </Group>
       );
@@ -131,15 +133,12 @@ export function RuleField({ note, rules, complete, unit, onChange }: Props) {
             (value) => onChange({ bullnose: value as 'transition' }),
           )}
           {complete.bullnose === 'transition' && (
-            <NumberInput
+            <NumberField
               aria-label="how many small pieces"
               title="how many small pieces"
-              min={1}
-              max={20}
+              limits={{ min: 1, max: 20, whole: true }}
               value={complete.transitionPieces}
-              onChange={(value) =>
-                onChange({ transitionPieces: Math.min(20, Math.max(1, Math.round(Number(value) || 1))) })
-              }
+              onTake={(transitionPieces) => taken({ transitionPieces })}
             />
           )}
         </Group>
@@ -187,46 +186,18 @@ export function RuleField({ note, rules, complete, unit, onChange }: Props) {
     case 'reveal': {
       const { key } = note;
       return (
-        <LengthRule
-          key={complete[key]}
-          name={note.name}
+        <SizeField
+          aria-label={note.name}
           value={complete[key]}
           unit={unit}
-          onLength={(value) => onChange({ [key]: value })}
+          zero
+          onTake={(value) => taken({ [key]: value })}
         />
       );
     }
     default:
       return null;
   }
-}
-
-function LengthRule({
-  name,
-  value,
-  unit,
-  onLength,
-}: {
-  name: string;
-  value: number;
-  unit: Unit;
-  onLength: (value: number) => void;
-}) {
-  const [text, setText] = useState(formatLength(value, unit, { inchParts: 32 }));
-  const [fault, setFault] = useState<string>();
-  return (
-    <TextInput
-      aria-label={name}
-      value={text}
-      error={fault}
-      onChange={(event) => setText(event.currentTarget.value)}
-      onBlur={() => {
-        const read = parsePosition(text, unit);
-        setFault(read.ok ? undefined : read.issues[0].text);
-        if (read.ok) onLength(read.value.value);
-      }}
-    />
-  );
 }
 
 /** Two steps, as crews say it: nothing under one length, a little from there, more from another. */

@@ -27,8 +27,12 @@ import {
 } from '@long-miter/core';
 import { errorOf, useDropRuleSetMutation, useKeepRuleSetMutation, useRuleSetsQuery } from '../../api/api.ts';
 import { Typeset } from '../../shared/Figure.tsx';
-import { useSettings } from '../setup/use-settings.ts';
-import type { EditSurvey } from '../walk/use-sheet.ts';
+import { undoNotice } from '../../shared/undo-notice.tsx';
+import { draftKey } from '../../session/draft-key.ts';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { rulesDrafted } from '../../session/ui-slice.ts';
+import { useCommands } from '../../session/use-commands.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 import { RuleField } from './RuleField.tsx';
 import { useComparison } from './use-comparison.ts';
 
@@ -39,14 +43,42 @@ interface Props {
   readonly edit: EditSurvey;
   readonly opened: boolean;
   readonly onClose: () => void;
+  readonly onOpen: () => void;
 }
 
 /** The house rules of a job, and a room's own over them: each says what it does and why; what would change is shown before it is applied. */
 export function RulesDrawer(props: Props) {
+  const { job, room, onOpen } = props;
+  const waits = useAppSelector(
+    ({ ui }) => ui.rules[job.id] !== undefined || ui.rules[draftKey(job.id, room.id)] !== undefined,
+  );
+  const close = (): void => {
+    props.onClose();
+    if (!waits) return;
+    // Left with Escape: nothing is applied, and nothing is lost.
+    const id = notifications.show({
+      autoClose: 12_000,
+      closeButtonProps: { 'aria-label': 'Close this notice' },
+      message: (
+        <Group justify="space-between" wrap="nowrap">
+          <Text size="sm">Your changes of the house rules are kept, and not applied yet</Text>
+          <Button
+            size="compact-sm"
+            onClick={() => {
+              notifications.hide(id);
+              onOpen();
+            }}
+          >
+            Go back to them
+          </Button>
+        </Group>
+      ),
+    });
+  };
   return (
     <Drawer
       opened={props.opened}
-      onClose={props.onClose}
+      onClose={close}
       position="right"
       size={760}
       title={<Text fw={650}>House rules</Text>}
@@ -78,28 +110,42 @@ function Scoped(props: Props) {
 }
 
 function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job' | 'room' }) {
-  const { save, fault: settingsFault } = useSettings(job);
-  const [roomFault, setRoomFault] = useState<string>();
-  const fault = settingsFault ?? roomFault;
+  const { setRules } = useCommands(job.id);
+  const dispatch = useAppDispatch();
+  const [fault, setFault] = useState<string>();
   const forRoom = scope === 'room';
+  const at = forRoom ? draftKey(job.id, room.id) : job.id;
   const stored: HouseRulesInput = forRoom ? (room.survey.houseRules ?? {}) : job.settings.houseRules;
-  const [draft, setDraft] = useState<HouseRulesInput>(stored);
+  const draft = useAppSelector(({ ui }) => ui.rules[at]) ?? stored;
+  const setDraft = (next: HouseRulesInput): void =>
+    void dispatch(rulesDrafted({ scope: at, rules: sameValue(next, stored) ? undefined : next }));
   const complete = completeHouseRules(forRoom ? { ...job.settings.houseRules, ...draft } : draft, job.unit);
   const dirty = !sameValue(draft, stored);
   const comparison = useComparison(file, dirty ? draft : undefined, forRoom ? room.id : undefined);
-  const change = (part: HouseRulesInput): void => setDraft((now) => ({ ...now, ...part }));
-  const apply = async (): Promise<void> => {
-    if (!forRoom) {
-      if (await save({ ...job.settings, houseRules: draft })) onClose();
-      return;
-    }
-    const [issue] = edit(({ houseRules: _old, ...survey }) =>
-      Object.keys(draft).length > 0 ? { ...survey, houseRules: ofRoom(draft) } : survey,
+  const change = (part: HouseRulesInput): void => setDraft({ ...draft, ...part });
+  const put = (rules: HouseRulesInput): string | undefined =>
+    forRoom
+      ? edit(({ houseRules: _old, ...survey }) =>
+          Object.keys(rules).length > 0 ? { ...survey, houseRules: ofRoom(rules) } : survey,
+        )[0]?.text
+      : setRules(rules);
+  const apply = (): void => {
+    const before = stored;
+    const changed = comparison?.changed;
+    const wrong = put(draft);
+    setFault(wrong);
+    if (wrong !== undefined) return;
+    dispatch(rulesDrafted({ scope: at, rules: undefined }));
+    onClose();
+    undoNotice(
+      `The house rules are changed${changed === undefined ? '' : `: ${changed} ${changed === 1 ? 'piece is' : 'pieces are'} others now`}`,
+      () => void put(before),
     );
-    setRoomFault(issue?.text);
-    if (!issue) onClose();
   };
-  const asTheJob = (key: keyof HouseRulesInput): void => setDraft(({ [key]: _own, ...rest }) => rest);
+  const asTheJob = (key: keyof HouseRulesInput): void => {
+    const { [key]: _own, ...rest } = draft;
+    setDraft(rest);
+  };
   const notes = forRoom ? RULE_NOTES.filter((note) => note.key in ofRoom({ [note.key]: true })) : RULE_NOTES;
   return (
     <Stack gap={12}>
@@ -119,7 +165,14 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
                 </Text>
               </Table.Td>
               <Table.Td w={230} style={{ verticalAlign: 'top' }}>
-                <RuleField note={note} rules={draft} complete={complete} unit={job.unit} onChange={change} />
+                <RuleField
+                  note={note}
+                  rules={draft}
+                  complete={complete}
+                  unit={job.unit}
+                  coin={job.coin}
+                  onChange={change}
+                />
                 {forRoom &&
                   (note.key in draft ? (
                     <Button size="compact-sm" variant="subtle" mt={4} onClick={() => asTheJob(note.key)}>
@@ -169,7 +222,7 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
           </>
         )}
         <Group mt={8}>
-          <Button disabled={!dirty} onClick={() => void apply()}>
+          <Button disabled={!dirty} onClick={apply}>
             Apply these rules
           </Button>
           <Button variant="default" disabled={!dirty} onClick={() => setDraft(stored)}>

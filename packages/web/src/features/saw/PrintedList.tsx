@@ -1,5 +1,5 @@
 import { cutList, formatMoney, formatWithUnit, type JobFile, type PlanFile } from '@long-miter/core';
-import { sawText } from '../joints/words.ts';
+import { sawText } from '../../shared/joint-words.ts';
 
 /** The cut list on paper: one line a piece, with a box to tick. */
 export function PrintedList({ file, plan }: { file: JobFile; plan: PlanFile }) {
@@ -10,7 +10,7 @@ export function PrintedList({ file, plan }: { file: JobFile; plan: PlanFile }) {
       <p>
         Lengths along the back edge, between the points named.{' '}
         {plan.buy.map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`).join(', ')};{' '}
-        {formatMoney(plan.cost.stock)} of stock.
+        {formatMoney(plan.cost.stock, plan.coin)} of stock.
       </p>
       <table>
         <thead>

@@ -1,10 +1,20 @@
 import { Button, Group, Text, Title } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
-import { useEffect, useMemo, useRef } from 'react';
-import { cutList, cutSteps, type JobFile, type JobRecord, type Piece, type PlanFile } from '@long-miter/core';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { stepPicked } from '../../app/ui-slice.ts';
+import { memo, useEffect, useMemo, useRef } from 'react';
+import {
+  cutList,
+  cutSteps,
+  type CutListLine,
+  type JobFile,
+  type JobRecord,
+  type Piece,
+  type PlanFile,
+} from '@long-miter/core';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { stepPicked } from '../../session/ui-slice.ts';
 import { Typeset } from '../../shared/Figure.tsx';
+import { useSteady } from '../../shared/use-steady.ts';
+import { Windowed } from '../../shared/Windowed.tsx';
 import { CutCard } from './CutCard.tsx';
 
 interface Props {
@@ -20,19 +30,53 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
   const steps = useMemo(() => cutSteps(file, plan), [file, plan]);
   const lines = useMemo(() => cutList(file, plan), [file, plan]);
   const { step, piece: selected } = useAppSelector((state) => state.ui);
-  const at = Math.min(step, steps.length - 1);
+  const firstOf = useMemo(() => {
+    const first = new Map<string, number>();
+    for (const [index, one] of steps.entries()) if (!first.has(one.piece.id)) first.set(one.piece.id, index);
+    return first;
+  }, [steps]);
+  const found = step ? steps.findIndex((one) => one.piece.id === step.piece && one.end === step.end) : -1;
+  // The cut is a piece and its end, not a place in the list: when the plan is made anew one goes on with the same cut.
+  const at = Math.max(0, found);
+  const gone = step !== undefined && found < 0;
+  const current = steps[at];
+  const shown = lines.findIndex((line) => line.piece.id === current?.piece.id);
   const card = useRef<HTMLDivElement>(null);
   useEffect(() => {
     // On a phone the list lies below the card: a cut chosen there must be seen.
     card.current?.scrollIntoView({ block: 'nearest' });
-  }, [at]);
-  const go = (next: number): void => {
-    dispatch(stepPicked(next));
-    onPiece(steps[next]!.piece);
-  };
+  }, [current?.piece.id, current?.end]);
+  const go = useSteady((next: number): void => {
+    const { piece, end } = steps[next]!;
+    dispatch(stepPicked({ piece: piece.id, end }));
+    onPiece(piece);
+  });
+  const pick = useSteady((line: CutListLine): void => {
+    const first = firstOf.get(line.piece.id);
+    if (first === undefined) onPiece(line.piece);
+    else go(first);
+  });
+  const cutting = useSteady(() => steps[at]?.piece);
+  const begin = useSteady((piece: string) => {
+    const first = firstOf.get(piece);
+    if (first !== undefined && cutting()?.id !== piece) go(first);
+  });
+  // What is picked is what is being cut, in the list, on the ribbon and on the card: a piece that is picked here by whatever
+  // way is the next to be cut; one picked on another screen is not.
+  const before = useRef<string>(undefined);
+  useEffect(() => {
+    const mine = cutting();
+    if (before.current === undefined && mine && selected !== mine.id) onPiece(mine);
+    else if (selected !== undefined) begin(selected);
+    before.current = selected ?? '';
+  }, [selected, begin, cutting]); // eslint-disable-line react-hooks/exhaustive-deps
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if ((event.target as HTMLElement).tagName === 'INPUT') return;
+      if (
+        event.defaultPrevented ||
+        (event.target as HTMLElement).closest('input, select, textarea, [data-ref]')
+      )
+        return;
       if (event.key === 'ArrowRight' && at < steps.length - 1) go(at + 1);
       if (event.key === 'ArrowLeft' && at > 0) go(at - 1);
     };
@@ -43,6 +87,12 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
     <main className="work no-print">
       {steps.length > 0 && (
         <div className="scroll" ref={card}>
+          {gone && (
+            <Text role="status" fw={600} px={8} pb={4} style={{ color: 'var(--lm-bad)' }}>
+              The cut you were at is no longer in the plan: the measures have changed. This is the first cut
+              now.
+            </Text>
+          )}
           <CutCard
             steps={steps}
             at={at}
@@ -71,27 +121,43 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
         <Text size="sm" c="dimmed" px={8}>
           Number, place, length along the back edge, left end → right end.
         </Text>
-        {lines.map((line) => {
-          const first = steps.findIndex((one) => one.piece.id === line.piece.id);
-          return (
-            <button
-              key={line.piece.id}
-              type="button"
-              className="piece-row"
-              data-selected={line.piece.id === (selected ?? steps[at]?.piece.id) || undefined}
-              style={{ gridTemplateColumns: '58px minmax(0,1.2fr) 108px minmax(0,1fr)' }}
-              onClick={() => (first >= 0 ? go(first) : onPiece(line.piece))}
-            >
-              <b>{line.piece.label}</b>
-              <span>{line.place}</span>
-              <span style={{ textAlign: 'right', fontWeight: 650 }}>
-                <Typeset text={line.length} />
-              </span>
-              <span>{line.ends}</span>
-            </button>
-          );
-        })}
+        <Windowed
+          items={lines}
+          keyOf={(line) => line.piece.id}
+          height={38}
+          show={shown}
+          row={(line, index) => <ListRow line={line} picked={index === shown} onPick={pick} />}
+        />
       </section>
     </main>
   );
 }
+
+/** One line of the cut list. */
+const ListRow = memo(function ListRow({
+  line,
+  picked,
+  onPick,
+}: {
+  line: CutListLine;
+  picked: boolean;
+  onPick: (line: CutListLine) => void;
+}) {
+  return (
+    <button
+      type="button"
+      className="piece-row"
+      data-selected={picked || undefined}
+      aria-current={picked ? 'step' : undefined}
+      style={{ gridTemplateColumns: '58px minmax(0,1.2fr) 108px minmax(0,1fr)' }}
+      onClick={() => onPick(line)}
+    >
+      <b>{line.piece.label}</b>
+      <span>{line.place}</span>
+      <span style={{ textAlign: 'right', fontWeight: 650 }}>
+        <Typeset text={line.length} />
+      </span>
+      <span>{line.ends}</span>
+    </button>
+  );
+});

@@ -1,18 +1,20 @@
-import { Drawer, NumberInput, Select, SimpleGrid, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Drawer, Select, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import {
   completeHouseRules,
-  formatLength,
-  parseLength,
-  parsePosition,
+  sawInUse,
   type HouseRulesInput,
   type JobRecord,
   type Profile,
+  type Result,
   type Saw,
 } from '@long-miter/core';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { useSettings } from './use-settings.ts';
+import { NumberField, SettledField, SizeField } from '../../shared/SettledField.tsx';
+import { useCommands } from '../../session/use-commands.ts';
 
-/** Profiles and saw. Every figure takes effect at once. */
+/** Currencies that come first in the list; any other is typed by its letters. */
+const CURRENCIES = ['USD', 'EUR', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'JPY'];
+
+/** Profiles, saw and money of a job. A figure takes effect when its field is left. */
 export function SetupDrawer({
   job,
   opened,
@@ -22,45 +24,13 @@ export function SetupDrawer({
   opened: boolean;
   onClose: () => void;
 }) {
-  const { save, fault } = useSettings(job);
+  const { setItem, setRules, setHead, setChoices } = useCommands(job.id);
   const { settings, unit } = job;
+  const saw = sawInUse(settings);
   const rules = completeHouseRules(settings.houseRules, unit);
-  const setProfile = (index: number, change: Partial<Profile>): void =>
-    void save({
-      ...settings,
-      profiles: settings.profiles.map((one, i) => (i === index ? { ...one, ...change } : one)),
-    });
-  const setSaw = (change: Partial<Saw>): void =>
-    void save({ ...settings, saw: { ...settings.saw, ...change } });
-  const setRules = (change: Partial<HouseRulesInput>): void =>
-    void save({ ...settings, houseRules: { ...settings.houseRules, ...change } });
-  const size = (label: string, value: number, keep: (value: number) => void, zero = false) => (
-    <CommitField
-      size="sm"
-      label={label}
-      text={formatLength(value, unit, { inchParts: 32 })}
-      onCommit={(text) => {
-        const read = zero ? parsePosition(text, unit) : parseLength(text, unit);
-        if (!read.ok) return read.issues[0].text;
-        keep(read.value.value);
-        return undefined;
-      }}
-    />
-  );
-  const degrees = (label: string, value: number, keep: (value: number) => void, min = 0, max = 90) => (
-    <NumberInput
-      size="sm"
-      label={label}
-      suffix="°"
-      decimalScale={2}
-      min={min}
-      max={max}
-      defaultValue={value}
-      onBlur={(event) =>
-        keep(Math.min(max, Math.max(min, Number.parseFloat(event.currentTarget.value) || 0)))
-      }
-      hideControls
-    />
+  const changeRules = (change: HouseRulesInput) => setRules({ ...settings.houseRules, ...change });
+  const size = (label: string, value: number, keep: (value: number) => string | undefined, zero = false) => (
+    <SizeField size="sm" label={label} value={value} unit={unit} zero={zero} onTake={keep} />
   );
   return (
     <Drawer
@@ -72,78 +42,92 @@ export function SetupDrawer({
       closeButtonProps={{ 'aria-label': 'Close set-up' }}
     >
       <Stack gap="lg">
-        {fault && (
-          <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
-            {fault}
-          </Text>
-        )}
         <div>
           <Title order={3} size="h4">
             Profiles
           </Title>
-          {settings.profiles.map((profile, index) => (
-            <SimpleGrid key={profile.id} cols={{ base: 2, sm: 4 }} spacing={8} mb={8}>
-              <TextInput
-                size="sm"
-                label={profile.use}
-                defaultValue={profile.name}
-                onBlur={(event) =>
-                  event.currentTarget.value.trim() !== '' &&
-                  setProfile(index, { name: event.currentTarget.value.trim() })
-                }
-              />
-              {size('face', profile.width, (width) => setProfile(index, { width }))}
-              {size('thickness', profile.thickness, (thickness) => setProfile(index, { thickness }))}
-              <Select
-                size="sm"
-                label="material"
-                allowDeselect={false}
-                data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']}
-                value={profile.material}
-                onChange={(material) => setProfile(index, { material: material as Profile['material'] })}
-              />
-            </SimpleGrid>
-          ))}
+          {settings.profiles.map((profile) => {
+            const set = (change: Partial<Profile>) => setItem('profiles', profile.id, change);
+            return (
+              <SimpleGrid
+                key={profile.id}
+                cols={{ base: 2, sm: 4 }}
+                spacing={8}
+                mb={8}
+                role="group"
+                aria-label={profile.name}
+              >
+                <SettledField
+                  size="sm"
+                  label={profile.use}
+                  aria-label={`Name of ${profile.id}`}
+                  text={profile.name}
+                  read={(text): Result<string> =>
+                    text.trim() === ''
+                      ? { ok: false, issues: [{ at: '', text: 'give the profile a name' }] }
+                      : { ok: true, value: text.trim() }
+                  }
+                  onTake={(name) => set({ name })}
+                />
+                <SizeField
+                  size="sm"
+                  label="face"
+                  aria-label={`Face of ${profile.id}`}
+                  value={profile.width}
+                  unit={unit}
+                  onTake={(width) => set({ width })}
+                />
+                <SizeField
+                  size="sm"
+                  label="thickness"
+                  aria-label={`Thickness of ${profile.id}`}
+                  value={profile.thickness}
+                  unit={unit}
+                  onTake={(thickness) => set({ thickness })}
+                />
+                <Select
+                  size="sm"
+                  label="material"
+                  allowDeselect={false}
+                  data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']}
+                  value={profile.material}
+                  onChange={(material) => set({ material: material as Profile['material'] })}
+                />
+              </SimpleGrid>
+            );
+          })}
         </div>
-        <div>
-          <Title order={3} size="h4">
-            Saw
-          </Title>
+        {saw && <SawFields saw={saw} set={(change) => setItem('saws', saw.id, change)} />}
+        {saw && (
           <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
-            {degrees('most miter left', settings.saw.maxMiterLeft, (maxMiterLeft) =>
-              setSaw({ maxMiterLeft }),
+            {size('height standing', saw.standingHeight, (standingHeight) =>
+              setItem('saws', saw.id, { standingHeight }),
             )}
-            {degrees('most miter right', settings.saw.maxMiterRight, (maxMiterRight) =>
-              setSaw({ maxMiterRight }),
-            )}
-            {degrees('most bevel', settings.saw.maxBevelLeft, (bevel) =>
-              setSaw({ maxBevelLeft: bevel, maxBevelRight: bevel }),
-            )}
-            {size('height standing', settings.saw.standingHeight, (standingHeight) =>
-              setSaw({ standingHeight }),
-            )}
-            {size('width lying flat', settings.saw.flatWidth, (flatWidth) => setSaw({ flatWidth }))}
-            {size('kerf', settings.saw.kerf, (kerf) => setSaw({ kerf }), true)}
-            {degrees(
-              'dial reads more by',
-              settings.saw.calibration ?? 0,
-              (calibration) => setSaw({ calibration }),
-              -10,
-              10,
-            )}
+            {size('width lying flat', saw.flatWidth, (flatWidth) => setItem('saws', saw.id, { flatWidth }))}
+            {size('kerf', saw.kerf, (kerf) => setItem('saws', saw.id, { kerf }), true)}
           </SimpleGrid>
-        </div>
+        )}
+        {settings.saws.length > 1 && saw && (
+          <Select
+            size="sm"
+            label="saw in use"
+            allowDeselect={false}
+            data={settings.saws.map((one) => ({ value: one.id, label: one.name ?? one.id }))}
+            value={saw.id}
+            onChange={(id) => setChoices({ saw: id })}
+          />
+        )}
         <div>
           <Title order={3} size="h4">
             Rest of the stock
           </Title>
           <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
-            {size('trimmed off stick ends', rules.endTrim, (endTrim) => setRules({ endTrim }), true)}
-            {size('shortest piece cut alone', rules.minPiece, (minPiece) => setRules({ minPiece }), true)}
+            {size('trimmed off stick ends', rules.endTrim, (endTrim) => changeRules({ endTrim }), true)}
+            {size('shortest piece cut alone', rules.minPiece, (minPiece) => changeRules({ minPiece }), true)}
             {size(
               'shortest offcut kept',
               rules.minReusable,
-              (minReusable) => setRules({ minReusable }),
+              (minReusable) => changeRules({ minReusable }),
               true,
             )}
           </SimpleGrid>
@@ -151,7 +135,63 @@ export function SetupDrawer({
             How corners, ends and splices are joined: the house rules, on the Joints page.
           </Text>
         </div>
+        <div>
+          <Title order={3} size="h4">
+            Money and words
+          </Title>
+          <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
+            <Select
+              size="sm"
+              label="currency"
+              placeholder="none said yet"
+              data={[...new Set([...CURRENCIES, ...(job.coin.currency ? [job.coin.currency] : [])])]}
+              value={job.coin.currency ?? null}
+              onChange={(currency) => setHead({ currency })}
+            />
+            <Select
+              size="sm"
+              label="trade words"
+              allowDeselect={false}
+              data={[
+                { value: 'us', label: 'US: base, casing, cope' },
+                { value: 'uk', label: 'UK: skirting, architrave, scribe' },
+              ]}
+              value={job.vocabulary ?? 'us'}
+              onChange={(vocabulary) => setHead({ vocabulary })}
+            />
+          </SimpleGrid>
+        </div>
       </Stack>
     </Drawer>
+  );
+}
+
+/** What the saw in use can do, and what its dial reads. */
+function SawFields({ saw, set }: { saw: Saw; set: (change: Partial<Saw>) => string | undefined }) {
+  const degrees = (
+    label: string,
+    value: number,
+    keep: (value: number) => string | undefined,
+    min = 0,
+    max = 90,
+  ) => <NumberField size="sm" label={label} sign="°" value={value} limits={{ min, max }} onTake={keep} />;
+  const off = saw.calibration ?? {};
+  const reads = (side: 'zero' | 'left' | 'right') => (value: number) =>
+    set({ calibration: { ...off, [side]: value } });
+  return (
+    <div>
+      <Title order={3} size="h4">
+        Saw{saw.name === undefined ? '' : `: ${saw.name}`}
+      </Title>
+      <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
+        {degrees('most miter left', saw.maxMiterLeft, (maxMiterLeft) => set({ maxMiterLeft }))}
+        {degrees('most miter right', saw.maxMiterRight, (maxMiterRight) => set({ maxMiterRight }))}
+        {degrees('most bevel left', saw.maxBevelLeft, (maxBevelLeft) => set({ maxBevelLeft }))}
+        {degrees('most bevel right', saw.maxBevelRight, (maxBevelRight) => set({ maxBevelRight }))}
+        {degrees('dial at square reads', off.zero ?? 0, reads('zero'), -10, 10)}
+        {degrees('swung left it reads more by', off.left ?? 0, reads('left'), -10, 10)}
+        {degrees('swung right it reads more by', off.right ?? 0, reads('right'), -10, 10)}
+      </SimpleGrid>
+    </div>
   );
 }

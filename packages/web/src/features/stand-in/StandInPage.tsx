@@ -1,6 +1,6 @@
 import { Button, Group, NumberInput, Slider, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { parseAngle, parseLength, type Problem } from '@long-miter/core';
 
 interface Sent {
@@ -11,6 +11,8 @@ interface Sent {
 /** The panel of the stand-in devices: what is sent here goes out over the line a real one would use. */
 export function StandInPage() {
   const [log, setLog] = useState<readonly string[]>([]);
+  const [params, setParams] = useSearchParams();
+  const code = params.get('code') ?? '';
   const [faults, setFaults] = useState({ noise: 0, dropOut: 0, twice: 0, garbled: 0 });
   const send = async (
     instrument: 'laser' | 'finder',
@@ -23,6 +25,7 @@ export function StandInPage() {
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({
         instrument,
+        code,
         value,
         unit,
         noise: faults.noise,
@@ -70,9 +73,17 @@ export function StandInPage() {
         </Link>
       </Group>
       <Text c="dimmed" mt={4}>
-        Switch “take readings from devices” on in a room’s walk, stand in a field, and send. A real laser or
-        angle finder sends the same lines to the same local port.
+        Switch “take readings from devices” on in a room’s walk: it shows a code. Put it in here, stand in a
+        field there, and send. A real laser or angle finder says the same lines to the same local port.
       </Text>
+      <TextInput
+        mt="sm"
+        w={220}
+        inputMode="numeric"
+        label="Code of the page"
+        value={code}
+        onChange={(event) => setParams({ code: event.currentTarget.value.trim() }, { replace: true })}
+      />
       <Stack mt="md" gap="md">
         <Instrument
           title="Laser distance meter"

@@ -1,19 +1,22 @@
-import { NumberInput, Switch, Table, Text, Title } from '@mantine/core';
+import { Switch, Table, Text, Title } from '@mantine/core';
 import {
   formatMoney,
   formatWithUnit,
   materialsOf,
   orderList,
   usualMaterialRules,
+  type Coin,
   type JobFile,
   type JobRecord,
   type MaterialRules,
   type OrderLine,
   type PlanFile,
+  type StockChoices,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
 import { Suppliers } from './Suppliers.tsx';
-import { useChoices } from './use-choices.ts';
+import { NumberField, SizeField } from '../../shared/SettledField.tsx';
+import { useCommands, type Commands } from '../../session/use-commands.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -21,36 +24,35 @@ interface Props {
   readonly plan: PlanFile | undefined;
 }
 
+/** What was decided about the rest; what was not keeps its usual rule. */
+const materialsIn = ({ coats, primer, nailSpacing }: StockChoices): Partial<MaterialRules> => ({
+  ...(coats === undefined ? {} : { coats }),
+  ...(primer === undefined ? {} : { primer }),
+  ...(nailSpacing === undefined ? {} : { nailSpacing }),
+});
+
 /** Buying: the order with its spare sticks, suppliers with their prices, and the rest of the material by rule. */
 export function BuyingView({ job, file, plan }: Props) {
-  const { choices, change, fault } = useChoices(job);
+  const { setChoices } = useCommands(job.id);
+  const { choices } = job.settings;
   if (!plan) return <Text p="xl">The order appears here with the first cut plan.</Text>;
-  const lines = orderList(plan, choices.allowance ?? {});
+  const spares = choices.spares ?? {};
+  const lines = orderList(plan, spares);
   return (
     <main className="work">
       <section className="panel scroll" aria-label="Order" tabIndex={0} style={{ padding: '8px 12px' }}>
         <Title order={2} size="h4">
           What to order
         </Title>
-        <Order
-          job={job}
-          lines={lines}
-          allowance={choices.allowance ?? {}}
-          onAllowance={(allowance) => void change({ allowance })}
-        />
-        {fault && (
-          <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
-            {fault}
-          </Text>
-        )}
+        <Order job={job} lines={lines} coin={plan.coin} spares={spares} setChoices={setChoices} />
         <Title order={2} size="h4" mt="md">
           The rest, by rule
         </Title>
         <Materials
           file={file}
           plan={plan}
-          rules={choices.materials ?? usualMaterialRules(job.unit)}
-          onRules={(materials) => void change({ materials })}
+          rules={{ ...usualMaterialRules(job.unit), ...materialsIn(choices) }}
+          setChoices={setChoices}
         />
       </section>
       <section className="panel scroll" aria-label="Suppliers" tabIndex={0} style={{ padding: '8px 12px' }}>
@@ -63,13 +65,15 @@ export function BuyingView({ job, file, plan }: Props) {
 function Order({
   job,
   lines,
-  allowance,
-  onAllowance,
+  coin,
+  spares,
+  setChoices,
 }: {
   job: JobRecord;
   lines: readonly OrderLine[];
-  allowance: Readonly<Record<string, number>>;
-  onAllowance: (allowance: Record<string, number>) => void;
+  coin: Coin;
+  spares: Readonly<Record<string, number>>;
+  setChoices: Commands['setChoices'];
 }) {
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   const profiles = [...new Set(lines.map((line) => line.profile))];
@@ -79,19 +83,15 @@ function Order({
         Spare sticks stand in for what is split, dented or miscut; they are of the longest length bought.
       </Text>
       {profiles.map((profile) => (
-        <NumberInput
-          key={`${profile} ${allowance[profile] ?? 0}`}
+        <NumberField
+          key={profile}
           mt={6}
           w={260}
           label={`Spare sticks of ${names.get(profile) ?? profile}`}
-          suffix=" %"
-          min={0}
-          max={100}
-          defaultValue={allowance[profile] ?? 0}
-          onBlur={(event) => {
-            const value = Math.min(100, Math.max(0, parseFloat(event.currentTarget.value) || 0));
-            if (value !== (allowance[profile] ?? 0)) onAllowance({ ...allowance, [profile]: value });
-          }}
+          sign=" %"
+          limits={{ min: 0, max: 100 }}
+          value={spares[profile] ?? 0}
+          onTake={(value) => setChoices({ spares: { ...spares, [profile]: value } })}
         />
       ))}
       <Table mt={8} verticalSpacing={3} aria-label="Order lines">
@@ -118,8 +118,8 @@ function Order({
               <Table.Td ta="right" fw={700}>
                 {line.count}
               </Table.Td>
-              <Table.Td ta="right">{formatMoney(line.price)}</Table.Td>
-              <Table.Td ta="right">{formatMoney(line.sum)}</Table.Td>
+              <Table.Td ta="right">{formatMoney(line.price, coin)}</Table.Td>
+              <Table.Td ta="right">{formatMoney(line.sum, coin)}</Table.Td>
             </Table.Tr>
           ))}
           <Table.Tr>
@@ -127,7 +127,10 @@ function Order({
               Order
             </Table.Td>
             <Table.Td ta="right" fw={700}>
-              {formatMoney(lines.reduce((sum, line) => sum + line.sum, 0))}
+              {formatMoney(
+                lines.reduce((sum, line) => sum + line.sum, 0),
+                coin,
+              )}
             </Table.Td>
           </Table.Tr>
         </Table.Tbody>
@@ -144,37 +147,35 @@ function Materials({
   file,
   plan,
   rules,
-  onRules,
+  setChoices,
 }: {
   file: JobFile;
   plan: PlanFile;
   rules: MaterialRules;
-  onRules: (rules: MaterialRules) => void;
+  setChoices: Commands['setChoices'];
 }) {
   return (
     <>
       <div style={{ display: 'flex', gap: 12, alignItems: 'flex-end', margin: '6px 0' }}>
-        <NumberInput
+        <NumberField
           w={110}
           label="Coats of paint"
-          min={0}
-          max={10}
+          limits={{ min: 0, max: 10, whole: true }}
           value={rules.coats}
-          onChange={(value) => onRules({ ...rules, coats: Math.round(Number(value) || 0) })}
+          onTake={(coats) => setChoices({ coats })}
         />
-        <NumberInput
+        <SizeField
           w={150}
           label={`A nail every (${file.unit})`}
-          min={1}
-          max={10_000}
+          unit={file.unit}
           value={rules.nailSpacing}
-          onChange={(value) => Number(value) > 0 && onRules({ ...rules, nailSpacing: Number(value) })}
+          onTake={(nailSpacing) => setChoices({ nailSpacing })}
         />
         <Switch
           label="primer first"
           checked={rules.primer}
           mb={8}
-          onChange={(event) => onRules({ ...rules, primer: event.currentTarget.checked })}
+          onChange={(event) => setChoices({ primer: event.currentTarget.checked })}
         />
       </div>
       <Table verticalSpacing={3} aria-label="The rest by rule">

@@ -31,7 +31,7 @@ export function ChartsView({ job, file, plan }: Props) {
       name: length === '' ? profile : many ? `${profile} ${length}` : length,
       used: round(one.used),
       wasted: round(one.wasted),
-      cost: round(one.cost),
+      cost: one.cost,
     };
   });
   const own = planFigures(plan);
@@ -39,7 +39,7 @@ export function ChartsView({ job, file, plan }: Props) {
     { name: 'this plan', cost: own.stock, sticks: own.bought },
     ...[10, 15].map((percent) => {
       const thumb = ruleOfThumb(file, plan, percent);
-      return { name: `lengths + ${percent} %`, cost: round(thumb.cost), sticks: thumb.sticks };
+      return { name: `lengths + ${percent} %`, cost: thumb.cost, sticks: thumb.sticks };
     }),
   ];
   const length = (value: unknown): string => formatWithUnit(Number(value), job.unit);
@@ -71,17 +71,22 @@ export function ChartsView({ job, file, plan }: Props) {
         <Title order={2} size="h4">
           Money {by === 'length' ? 'by stock length' : 'by profile'}
         </Title>
-        <Chart data={shares} bars={COST} format={(value) => formatMoney(Number(value))} />
+        <Chart data={shares} bars={COST} format={(value) => formatMoney(Number(value), plan.coin)} />
         <Title order={3} size="h5" mt={8}>
           Against the rule of thumb
         </Title>
-        <Chart data={guesses} bars={COST} format={(value) => formatMoney(Number(value))} height={140} />
+        <Chart
+          data={guesses}
+          bars={COST}
+          format={(value) => formatMoney(Number(value), plan.coin)}
+          height={140}
+        />
         <Text size="sm">
           {guesses
             .slice(1)
             .map(
               (guess) =>
-                `${guess.name}: ${guess.sticks} sticks, ${formatMoney(Math.abs(guess.cost - own.stock))} ${guess.cost >= own.stock ? 'more' : 'less, if it were enough'}`,
+                `${guess.name}: ${guess.sticks} sticks, ${formatMoney(Math.abs(guess.cost - own.stock), plan.coin)} ${guess.cost >= own.stock ? 'more' : 'less, if it were enough'}`,
             )
             .join('; ')}
           .

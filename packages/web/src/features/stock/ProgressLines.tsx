@@ -1,4 +1,4 @@
-import type { ProgressStep } from './plan-slice.ts';
+import type { ProgressStep } from '../../session/plan-slice.ts';
 
 const WIDTH = 260;
 const HEIGHT = 54;

@@ -1,24 +1,24 @@
 import { Text } from '@mantine/core';
-import type { PointerEvent } from 'react';
+import { memo, useMemo } from 'react';
 import {
-  formatAngle,
   formatWithUnit,
   isPinned,
-  stickKey,
   stickDiagrams,
   type Piece,
+  type PieceKey,
   type PlanFile,
   type PlannedStick,
   type Profile,
   type StickDiagram,
-  type StickPiece,
   type StickPin,
+  type StickRef,
   type Unit,
 } from '@long-miter/core';
-import { SvgFigure, Typeset } from '../../shared/Figure.tsx';
+import { PartsSvg, type Dragged } from '../../drawing/Parts.tsx';
+import { Typeset } from '../../shared/Figure.tsx';
 import { useWidth } from '../../shared/use-width.ts';
-
-const BAND = 30;
+import { Windowed } from '../../shared/Windowed.tsx';
+import { BAND, StickBlank } from './StickBlank.tsx';
 
 interface Props {
   readonly plan: PlanFile;
@@ -32,157 +32,204 @@ interface Props {
 
 export interface StickHand {
   readonly pins: readonly StickPin[];
-  /** Names of the sticks that have been cut. */
-  readonly cut: ReadonlySet<string>;
   readonly onPin: (stick: PlannedStick) => void;
-  readonly onMove: (pieceId: string, stickId: string) => void;
-  readonly onCut: (stick: PlannedStick) => void;
+  readonly onMove: (piece: PieceKey, stick: StickRef) => void;
+  /** A stick is said to be cut; it is asked about before it counts. */
+  readonly onCut: (stick: PlannedStick, number: number) => void;
+  readonly onNotCut: (id: string) => void;
 }
+
+type Row =
+  | { readonly kind: 'profile'; readonly profile: Profile }
+  | { readonly kind: 'length'; readonly profile: Profile; readonly length: number; readonly count: number }
+  | {
+      readonly kind: 'stick';
+      readonly diagram: StickDiagram;
+      readonly number: number;
+      readonly above: StickRef | undefined;
+      readonly below: StickRef | undefined;
+    };
+
+/** Profile by profile, longest sticks first, each with the number it has on the cut list. */
+function rowsOf(plan: PlanFile, profiles: readonly Profile[]): Row[] {
+  const diagrams = stickDiagrams(plan).map((diagram, index) => ({ diagram, number: index + 1 }));
+  const used = new Set(plan.sticks.map((stick) => stick.profile));
+  const several = profiles.filter((profile) => used.has(profile.id)).length > 1;
+  return profiles.flatMap((profile): Row[] => {
+    const own = diagrams
+      .filter(({ diagram }) => diagram.stick.profile === profile.id)
+      .sort((a, b) => b.diagram.stick.length - a.diagram.stick.length || a.number - b.number);
+    if (own.length === 0) return [];
+    const rows: Row[] = several ? [{ kind: 'profile', profile }] : [];
+    for (const [index, one] of own.entries()) {
+      const { length } = one.diagram.stick;
+      if (own[index - 1]?.diagram.stick.length !== length)
+        rows.push({
+          kind: 'length',
+          profile,
+          length,
+          count: own.filter(({ diagram }) => diagram.stick.length === length).length,
+        });
+      rows.push({
+        kind: 'stick',
+        ...one,
+        above: own[index - 1]?.diagram.stick.id,
+        below: own[index + 1]?.diagram.stick.id,
+      });
+    }
+    return rows;
+  });
+}
+
+const keyOf = (row: Row): string =>
+  row.kind === 'profile'
+    ? `profile ${row.profile.id}`
+    : row.kind === 'length'
+      ? `${row.profile.id} of ${row.length}`
+      : row.diagram.stick.id;
 
 /** All sticks to scale, one under another: near line at the top (the fence), far line below, slants where they truly lie. */
 export function Sticks({ plan, profiles, unit, selectedPiece, onPiece, hand }: Props) {
   const { ref, width } = useWidth();
-  const diagrams = stickDiagrams(plan);
-  const longest = Math.max(1, ...plan.sticks.map((stick) => stick.length));
+  const rows = useMemo(() => rowsOf(plan, profiles), [plan, profiles]);
+  const longest = useMemo(() => Math.max(1, ...plan.sticks.map((stick) => stick.length)), [plan]);
   const scale = Math.max(0, width - 4) / longest;
+  const pinned = useMemo(
+    () =>
+      new Set(hand ? plan.sticks.filter((stick) => isPinned(hand.pins, stick)).map((stick) => stick.id) : []),
+    [hand?.pins, plan], // eslint-disable-line react-hooks/exhaustive-deps
+  );
   return (
     <div ref={ref}>
-      {profiles
-        .filter((profile) => diagrams.some((one) => one.stick.profile === profile.id))
-        .map((profile) => (
-          <div key={profile.id}>
-            {profiles.length > 1 && <h3 style={{ margin: '6px 0 2px', fontSize: '1rem' }}>{profile.name}</h3>}
-            {width > 0 &&
-              lengthsOf(diagrams, profile.id).map((length) => {
-                const group = diagrams.flatMap((diagram, index) =>
-                  diagram.stick.profile === profile.id && diagram.stick.length === length
-                    ? [{ diagram, number: index + 1 }]
-                    : [],
-                );
-                return (
-                  <div
-                    key={length}
-                    role="group"
-                    aria-label={`${profile.name} of ${formatWithUnit(length, unit)}`}
-                  >
-                    <Text size="sm" fw={650} mt={4}>
-                      {group.length} × <Typeset text={formatWithUnit(length, unit)} />
-                    </Text>
-                    {group.map(({ diagram, number }) => (
-                      <Stick
-                        key={diagram.stick.id}
-                        number={number}
-                        diagram={diagram}
-                        scale={scale}
-                        unit={unit}
-                        selectedPiece={selectedPiece}
-                        onPiece={onPiece}
-                        hand={hand}
-                      />
-                    ))}
-                  </div>
-                );
-              })}
-          </div>
-        ))}
+      {width > 0 && (
+        <Windowed
+          items={rows}
+          keyOf={keyOf}
+          height={BAND + 46}
+          row={(row) => {
+            if (row.kind === 'profile')
+              return <h3 style={{ margin: '6px 0 2px', fontSize: '1rem' }}>{row.profile.name}</h3>;
+            if (row.kind === 'length')
+              return (
+                <Text size="sm" fw={650} mt={4} role="heading" aria-level={4}>
+                  {row.count} × <Typeset text={formatWithUnit(row.length, unit)} />
+                </Text>
+              );
+            const { stick, pieces } = row.diagram;
+            const picked = pieces.some((one) => one.piece.id === selectedPiece) ? selectedPiece : undefined;
+            return (
+              <Stick
+                number={row.number}
+                diagram={row.diagram}
+                above={row.above}
+                below={row.below}
+                scale={scale}
+                unit={unit}
+                picked={picked}
+                pinned={pinned.has(stick.id)}
+                onPiece={onPiece}
+                hand={hand}
+              />
+            );
+          }}
+        />
+      )}
     </div>
   );
 }
 
-/** Stock lengths of a profile, longest first. */
-const lengthsOf = (diagrams: readonly StickDiagram[], profile: string): number[] =>
-  [...new Set(diagrams.filter((one) => one.stick.profile === profile).map((one) => one.stick.length))].sort(
-    (a, b) => b - a,
-  );
-
 interface StickProps {
   readonly number: number;
   readonly diagram: StickDiagram;
+  /** The sticks of the same profile next to it, for pieces moved by keyboard. */
+  readonly above: StickRef | undefined;
+  readonly below: StickRef | undefined;
   readonly scale: number;
   readonly unit: Unit;
-  readonly selectedPiece: string | undefined;
+  readonly picked: string | undefined;
+  readonly pinned: boolean;
   readonly onPiece: (piece: Piece) => void;
   readonly hand: StickHand | undefined;
 }
 
-/** Lets a piece be dragged to another stick: where it is let go, that stick is asked to take it. */
-function dragToStick(event: PointerEvent<SVGGElement>, drop: (stickId: string) => void): void {
-  const { clientX, clientY, currentTarget } = event;
-  let moved = false;
-  const onMove = (at: globalThis.PointerEvent): void => {
-    moved ||= Math.hypot(at.clientX - clientX, at.clientY - clientY) > 6;
-    currentTarget.style.transform = moved
-      ? `translate(${at.clientX - clientX}px, ${at.clientY - clientY}px)`
-      : '';
-  };
-  const onUp = (at: globalThis.PointerEvent): void => {
-    window.removeEventListener('pointermove', onMove);
-    currentTarget.style.transform = '';
-    if (!moved) return;
-    const under = document
-      .elementsFromPoint(at.clientX, at.clientY)
-      .map((one) => one.closest<HTMLElement>('[data-stick]')?.dataset['stick'])
-      .find((id) => id !== undefined);
-    if (under !== undefined) drop(under);
-  };
-  window.addEventListener('pointermove', onMove);
-  window.addEventListener('pointerup', onUp, { once: true });
-}
+/** The stick under a place of the screen. */
+const stickAt = ({ x, y }: Dragged): StickRef | undefined =>
+  document
+    .elementsFromPoint(x, y)
+    .map((one) => one.closest<HTMLElement>('[data-stick]')?.dataset['stick'])
+    .find((id) => id !== undefined) as StickRef | undefined;
 
-function Stick({ number, diagram, scale, unit, selectedPiece, onPiece, hand }: StickProps) {
+const Stick = memo(function Stick({
+  number,
+  diagram,
+  above,
+  below,
+  scale,
+  unit,
+  picked,
+  pinned,
+  onPiece,
+  hand,
+}: StickProps) {
   const { stick } = diagram;
-  const pinned = hand ? isPinned(hand.pins, stick) : false;
-  const isCut = hand?.cut.has(stickKey(stick)) ?? false;
+  const { cut } = stick;
   return (
-    <div style={{ marginBottom: 4 }} data-stick={stick.id}>
-      <div
-        style={{
-          display: 'flex',
-          justifyContent: 'space-between',
-          width: Math.max(300, stick.length * scale),
-          fontSize: '0.86rem',
-          whiteSpace: 'nowrap',
-        }}
-      >
+    <div style={{ paddingBottom: 4 }} data-stick={stick.id}>
+      <div className="stick-head" style={{ width: Math.max(300, stick.length * scale) }}>
         <span>
-          <b>Stick {number}</b> · <Typeset text={formatWithUnit(stick.length, unit)} />{' '}
-          {stick.source === 'rack' ? 'from the rack' : ''}
+          <b>Stick {number}</b> · <Typeset text={formatWithUnit(stick.length, unit)} />
+          {stick.source === 'rack' && (
+            <>
+              {' '}
+              from the rack: <b>{stick.label ?? stick.item}</b>
+            </>
+          )}{' '}
+          {hand && cut === undefined && (
+            <button
+              type="button"
+              className="stick-act"
+              aria-pressed={pinned}
+              aria-label={`Pin stick ${number}`}
+              onClick={() => hand.onPin(stick)}
+            >
+              {pinned ? 'pinned' : 'pin'}
+            </button>
+          )}
         </span>
-        <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+        <span style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
           <span style={{ color: 'var(--mantine-color-dimmed)' }}>
             left over <Typeset text={formatWithUnit(stick.leftover, unit)} />
           </span>
-          {hand && (
-            <>
+          {hand &&
+            (cut === undefined ? (
               <button
                 type="button"
                 className="stick-act"
-                aria-pressed={pinned}
-                disabled={isCut}
-                aria-label={`Pin stick ${number}`}
-                onClick={() => hand.onPin(stick)}
-              >
-                {pinned ? 'pinned' : 'pin'}
-              </button>
-              <button
-                type="button"
-                className="stick-act"
-                aria-pressed={isCut}
-                disabled={isCut}
                 aria-label={`Stick ${number} is cut`}
-                onClick={() => hand.onCut(stick)}
+                onClick={() => hand.onCut(stick, number)}
               >
-                {isCut ? 'cut ✓' : 'cut'}
+                cut…
               </button>
-            </>
-          )}
+            ) : (
+              <>
+                <b>cut ✓</b>
+                <button
+                  type="button"
+                  className="stick-act"
+                  aria-label={`Stick ${number} is not cut`}
+                  onClick={() => hand.onNotCut(cut)}
+                >
+                  not cut
+                </button>
+              </>
+            ))}
         </span>
       </div>
-      <svg
+      <PartsSvg
         width={stick.length * scale + 2}
         height={BAND + 16}
-        role="img"
-        aria-label={`Stick ${number}, ${formatWithUnit(stick.length, unit)}, ${diagram.pieces.length} pieces`}
+        label={`Stick ${number}, ${formatWithUnit(stick.length, unit)}, ${diagram.pieces.length} pieces`}
+        style={{ overflow: 'visible' }}
       >
         <rect
           x={1}
@@ -199,86 +246,23 @@ function Stick({ number, diagram, scale, unit, selectedPiece, onPiece, hand }: S
             one={one}
             scale={scale}
             unit={unit}
-            picked={one.piece.id === selectedPiece}
+            picked={one.piece.id === picked}
             onPick={() => onPiece(one.piece)}
-            onDrag={
-              hand && !isCut
-                ? (event) => dragToStick(event, (id) => hand.onMove(one.piece.id, id))
-                : undefined
-            }
+            {...(hand && cut === undefined
+              ? {
+                  onDrop: (at: Dragged) => {
+                    const to = stickAt(at);
+                    if (to !== undefined && to !== stick.id) hand.onMove(one.piece.id, to);
+                  },
+                  onNeighbour: (way: -1 | 1) => {
+                    const to = way < 0 ? above : below;
+                    if (to !== undefined) hand.onMove(one.piece.id, to);
+                  },
+                }
+              : {})}
           />
         ))}
-      </svg>
+      </PartsSvg>
     </div>
   );
-}
-
-function StickBlank({
-  one,
-  scale,
-  unit,
-  picked,
-  onPick,
-  onDrag,
-}: {
-  one: StickPiece;
-  scale: number;
-  unit: Unit;
-  picked: boolean;
-  onPick: () => void;
-  onDrag: ((event: PointerEvent<SVGGElement>) => void) | undefined;
-}) {
-  const x = (at: number): number => 1 + at * scale;
-  const mid = (x(one.nearFrom) + x(one.nearTo)) / 2;
-  const wide = x(one.nearTo) - x(one.nearFrom);
-  const angle = (value: number): string => (value === 0 ? 'sq' : formatAngle(Math.abs(value)));
-  return (
-    <g
-      className="click"
-      onClick={onPick}
-      data-piece={one.piece.label}
-      style={onDrag ? { touchAction: 'none' } : undefined}
-      onPointerDown={onDrag}
-    >
-      <title>{`${one.piece.label}: ${angle(one.piece.left.angle)} to ${angle(one.piece.right.angle)}`}</title>
-      <path
-        d={`M${x(one.nearFrom)} 1L${x(one.nearTo)} 1L${x(one.farTo)} ${BAND + 1}L${x(one.farFrom)} ${BAND + 1}Z`}
-        fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood)'}
-        stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
-        strokeWidth={picked ? 2.2 : 1.2}
-      />
-      {wide > 34 && (
-        <text x={mid} y={BAND / 2 + 6} textAnchor="middle" fontSize={14}>
-          <tspan fontWeight={700}>{one.piece.label}</tspan>
-          {wide > 104 && (
-            <>
-              {'  '}
-              <SvgFigure value={one.piece.near} unit={unit} />
-            </>
-          )}
-        </text>
-      )}
-      {wide > 90 && (
-        <>
-          <text
-            x={x(one.nearFrom) + 3}
-            y={BAND + 14}
-            fontSize={11.5}
-            style={{ fill: 'var(--mantine-color-dimmed)' }}
-          >
-            {angle(one.piece.left.angle)}
-          </text>
-          <text
-            x={x(one.nearTo) - 3}
-            y={BAND + 14}
-            fontSize={11.5}
-            textAnchor="end"
-            style={{ fill: 'var(--mantine-color-dimmed)' }}
-          >
-            {angle(one.piece.right.angle)}
-          </text>
-        </>
-      )}
-    </g>
-  );
-}
+});

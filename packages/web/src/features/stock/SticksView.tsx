@@ -1,27 +1,39 @@
-import { Button, Group, NativeSelect, Text, Title } from '@mantine/core';
+import { Button, Group, Modal, NativeSelect, Stack, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
+import { useMemo, useState } from 'react';
 import {
+  coinOfJob,
   completeHouseRules,
+  formatWithUnit,
   leavings,
   movePiece,
-  pinKey,
+  outdatedCuts,
+  pinOf,
+  recordOf,
   roomOf,
-  stickKey,
-  togglePin,
   type JobFile,
+  type JobPin,
   type JobRecord,
+  type KeptCut,
   type Piece,
+  type PieceKey,
   type PlanFile,
   type PlannedStick,
+  type StickPin,
+  type StickRef,
 } from '@long-miter/core';
-import { errorOf, useCutSticksQuery, useStickCutMutation } from '../../api/api.ts';
-import { useAppSelector } from '../../app/store.ts';
+import { useCutSticksQuery } from '../../api/api.ts';
+import { useAppSelector } from '../../session/store.ts';
+import { useCommands } from '../../session/use-commands.ts';
+import { newId } from '../../session/tab-tag.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
+import { Typeset } from '../../shared/Figure.tsx';
+import { useSteady } from '../../shared/use-steady.ts';
+import { undoNotice } from '../../shared/undo-notice.tsx';
 import { StockEditor } from './StockEditor.tsx';
-import { Sticks } from './Sticks.tsx';
+import { Sticks, type StickHand } from './Sticks.tsx';
 import { BuyList, ThumbLine, Verdict, Working } from './Summary.tsx';
-import { useChoices } from './use-choices.ts';
-import type { LivePlan } from './use-plan.ts';
+import type { LivePlan } from '../../session/use-plan.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -31,51 +43,80 @@ interface Props {
 }
 
 const nothing = (): void => undefined;
+const NO_CUTS: readonly KeptCut[] = [];
+
+/** What of the pins is new, and which are gone, between two states. */
+function pinChanges(
+  before: readonly JobPin[],
+  after: readonly StickPin[],
+): { add: Omit<JobPin, 'id'>[]; drop: string[] } {
+  const stay = new Set<StickPin>(after);
+  return {
+    drop: before.filter((pin) => !stay.has(pin)).map((pin) => pin.id),
+    add: after
+      .filter((pin) => !before.includes(pin as JobPin))
+      .map(({ profile, source, stock, pieces }) => ({ profile, source, stock, pieces })),
+  };
+}
 
 /** The sticks to scale, with what they cost and why it cannot be less; pieces move, sticks are pinned and ticked off. */
 export function SticksView({ job, file, live, onPiece }: Props) {
-  const { issues } = useAppSelector((state) => state.plan);
+  const issues = useAppSelector((state) => state.plan.issues);
   const selectedPiece = useAppSelector((state) => state.ui.piece);
   const { plan, latest, working, cancel } = live;
   const shown = plan ?? latest;
-  const { pins, change, fault } = useChoices(job);
-  const { data: cut = [] } = useCutSticksQuery(job.id);
-  const [stickCut] = useStickCutMutation();
-  // What has been cut cannot be planned anew.
-  const stillCut = pins.filter((pin) => cut.includes(pinKey(pin)));
+  const { pins } = job.settings;
+  const { changePins, stickCut, stickNotCut } = useCommands(job.id);
+  const { data: cuts = NO_CUTS } = useCutSticksQuery(job.id);
+  const [asked, setAsked] = useState<{ readonly stick: PlannedStick; readonly number: number }>();
+  const coin = useMemo(() => coinOfJob(file), [file]);
   const { minReusable } = completeHouseRules(job.settings.houseRules, job.unit);
-  const move = (pieceId: string, stickId: string): void => {
+  const say = (message: string): void => void notifications.show({ color: 'red', message });
+  const togglePin = (stick: PlannedStick): void => {
+    if (!plan) return;
+    const pin = pinOf(plan, stick);
+    const keys = new Set(pin.pieces.map((piece) => piece.id));
+    const held = pins.filter(
+      (one) => one.pieces.length === keys.size && one.pieces.every((piece) => keys.has(piece.id)),
+    );
+    changePins(
+      held.length > 0 ? [] : [pin],
+      held.map((one) => one.id),
+    );
+  };
+  const move = (pieceId: PieceKey, stickId: StickRef): void => {
     if (!plan) return;
     const target = plan.sticks.find((stick) => stick.id === stickId);
-    if (target && cut.includes(stickKey(target)))
-      return void notifications.show({ color: 'red', message: 'That stick has been cut already' });
+    if (target?.cut !== undefined) return say('That stick has been cut already');
     const moved = movePiece(file, plan, pins, pieceId, stickId);
-    if (!moved.ok) notifications.show({ color: 'red', message: moved.issues[0].text });
-    else void change({ pins: moved.value as [] });
+    if (!moved.ok) return say(moved.issues[0].text);
+    const { add, drop } = pinChanges(pins, moved.value);
+    changePins(add, drop);
+  };
+  const notCut = async (id: string): Promise<void> => {
+    const sent = await stickNotCut(id);
+    if (!sent.ok) say(sent.error.detail);
   };
   const tickOff = async (stick: PlannedStick): Promise<void> => {
     if (!plan) return;
-    const key = stickKey(stick);
-    const left = leavings(plan, minReusable).find((one) => one.key === key);
-    const done = await stickCut({
-      job: job.id,
-      key,
-      profile: stick.profile,
-      ...(left ? { leaving: { length: left.length, left: left.left, right: left.right } } : {}),
-      ...(stick.source === 'rack' ? { fromRack: stick.length } : {}),
-    });
-    if ('error' in done && done.error)
-      return void notifications.show({ color: 'red', message: errorOf(done.error).detail });
-    const offcut = done.data?.offcut;
-    notifications.show({
-      message: offcut
-        ? `${offcut.label} is on the rack: write that on it`
+    const left = leavings(plan, minReusable).find((one) => one.stick === stick.id);
+    const record = recordOf(plan, stick, newId());
+    const sent = await stickCut(record, left && { length: left.length, left: left.left, right: left.right });
+    if (!sent.ok) return say(sent.error.detail);
+    undoNotice(
+      sent.offcut
+        ? `Noted as cut. ${sent.offcut.label} is on the rack: write that on it`
         : 'Noted as cut; nothing is left of it',
-    });
-    // What has been cut stays as it is, whatever is planned anew.
-    if (!pins.some((pin) => pin.pieces.some((piece) => piece.id === stick.cuts[0]!.piece)))
-      void change({ pins: togglePin(plan, pins, stick) as [] });
+      () => notCut(record.id),
+    );
   };
+  const acts = useSteadyHand({
+    onPin: togglePin,
+    onMove: move,
+    onCut: (stick, number) => setAsked({ stick, number }),
+    onNotCut: (id) => void notCut(id),
+  });
+  const hand = useMemo(() => (plan ? { pins, ...acts } : undefined), [plan, pins, acts]);
   return (
     <main className="work" style={{ gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}>
       <section
@@ -92,6 +133,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
             back edge on top, to scale; drag a piece to another stick
           </Text>
         </Group>
+        {shown && <CutForOlder job={job} plan={shown} cuts={cuts} onNotCut={(id) => void notCut(id)} />}
         {shown ? (
           <Sticks
             plan={shown}
@@ -99,17 +141,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
             unit={job.unit}
             selectedPiece={selectedPiece}
             onPiece={onPiece}
-            {...(plan
-              ? {
-                  hand: {
-                    pins,
-                    cut: new Set(cut),
-                    onPin: (stick) => void change({ pins: togglePin(plan, pins, stick) as [] }),
-                    onMove: move,
-                    onCut: (stick) => void tickOff(stick),
-                  },
-                }
-              : {})}
+            {...(hand ? { hand } : {})}
           />
         ) : (
           <Text c="dimmed">The sticks appear here with the first cut plan.</Text>
@@ -121,22 +153,37 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         tabIndex={0}
         style={{ padding: '8px 12px' }}
       >
-        {working && <Working job={job} onCancel={cancel} />}
+        {working && <Working job={job} coin={coin} onCancel={cancel} />}
         {plan && !working && <Verdict plan={plan} job={job} />}
         {shown && <ThumbLine job={file} plan={shown} />}
-        {[...issues.map((issue) => issue.text), ...(fault ? [fault] : [])].map((text) => (
-          <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
-            {text}
-          </Text>
-        ))}
+        {[...issues.map((issue) => issue.text), ...new Set(shown?.refused.map((one) => one.text))].map(
+          (text) => (
+            <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
+              {text}
+            </Text>
+          ),
+        )}
         {pins.length > 0 && (
           <Button
             size="compact-md"
             variant="default"
             mt={6}
-            onClick={() => void change({ pins: stillCut as [] })}
+            onClick={() => {
+              changePins(
+                [],
+                pins.map((pin) => pin.id),
+              );
+              undoNotice(
+                pins.length === 1 ? 'One pin is released' : `${pins.length} pins are released`,
+                () =>
+                  void changePins(
+                    pins.map(({ id: _id, ...pin }) => pin),
+                    [],
+                  ),
+              );
+            }}
           >
-            Release all pins but of sticks that are cut
+            Release all pins
           </Button>
         )}
         {plan && <PickedPiece job={job} plan={plan} pieceId={selectedPiece} onMove={move} />}
@@ -146,7 +193,121 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         </Title>
         <StockEditor job={job} />
       </section>
+      {asked && (
+        <AskCut
+          {...asked}
+          job={job}
+          leaves={
+            shown
+              ? leavings(shown, minReusable).find((one) => one.stick === asked.stick.id)?.length
+              : undefined
+          }
+          onClose={() => setAsked(undefined)}
+          onCut={() => void tickOff(asked.stick)}
+        />
+      )}
     </main>
+  );
+}
+
+type Acts = Omit<StickHand, 'pins'>;
+
+/** What one does to sticks, as the same functions at every drawing. */
+function useSteadyHand(acts: Acts): Acts {
+  const onPin = useSteady(acts.onPin);
+  const onMove = useSteady(acts.onMove);
+  const onCut = useSteady(acts.onCut);
+  const onNotCut = useSteady(acts.onNotCut);
+  return useMemo(() => ({ onPin, onMove, onCut, onNotCut }), [onPin, onMove, onCut, onNotCut]);
+}
+
+/** Before a stick counts as cut: what that means is said, and it is asked once. */
+function AskCut({
+  stick,
+  number,
+  job,
+  leaves,
+  onClose,
+  onCut,
+}: {
+  stick: PlannedStick;
+  number: number;
+  job: JobRecord;
+  leaves: number | undefined;
+  onClose: () => void;
+  onCut: () => void;
+}) {
+  return (
+    <Modal
+      opened
+      onClose={onClose}
+      title={<Text fw={650}>Is stick {number} cut?</Text>}
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      <Stack gap={10}>
+        <Text>
+          {stick.cuts.length === 1 ? 'Its piece counts' : `Its ${stick.cuts.length} pieces count`} as cut and{' '}
+          {stick.cuts.length === 1 ? 'is' : 'are'} not planned again.{' '}
+          {leaves === undefined
+            ? 'Nothing worth keeping is left of it.'
+            : `What is left of it, ${formatWithUnit(leaves, job.unit)}, goes on the rack.`}
+          {stick.label === undefined ? '' : ` ${stick.label} is used up.`}
+        </Text>
+        <Group>
+          <Button
+            onClick={() => {
+              onClose();
+              onCut();
+            }}
+          >
+            Yes, it is cut
+          </Button>
+          <Button variant="default" onClick={onClose}>
+            Not yet
+          </Button>
+        </Group>
+      </Stack>
+    </Modal>
+  );
+}
+
+/** Pieces that were cut for a measure that is another now: what they were cut to, and what they should be. */
+function CutForOlder({
+  job,
+  plan,
+  cuts,
+  onNotCut,
+}: {
+  job: JobRecord;
+  plan: PlanFile;
+  cuts: readonly KeptCut[];
+  onNotCut: (id: string) => void;
+}) {
+  const list = useMemo(() => outdatedCuts(plan, cuts), [plan, cuts]);
+  if (list.length === 0) return null;
+  return (
+    <div className="older-cuts" role="region" aria-label="Cut for an older measure">
+      <Text fw={650}>Cut for an older measure</Text>
+      {list.map(({ record, cut, now }) => (
+        <Group key={`${record.id} ${cut.id}`} gap={8} justify="space-between">
+          <Text size="sm">
+            <b>{cut.label}</b> was cut to <Typeset text={formatWithUnit(cut.near, job.unit)} />
+            {now ? (
+              <>
+                , it is <Typeset text={formatWithUnit(now.near, job.unit)} /> now ({now.label}) and is planned
+                anew
+              </>
+            ) : (
+              '; there is no such piece any more'
+            )}
+            {(record as KeptCut).left === undefined ? '' : `. ${(record as KeptCut).left} stays on the rack`}.
+          </Text>
+          <Button size="compact-sm" variant="default" onClick={() => onNotCut(record.id)}>
+            That stick is not cut
+          </Button>
+        </Group>
+      ))}
+    </div>
   );
 }
 
@@ -160,7 +321,7 @@ function PickedPiece({
   job: JobRecord;
   plan: PlanFile;
   pieceId: string | undefined;
-  onMove: (piece: string, stick: string) => void;
+  onMove: (piece: PieceKey, stick: StickRef) => void;
 }) {
   const piece = plan.pieces.find((one) => one.id === pieceId);
   const record = job.rooms.find((one) => one.id === piece?.room);
@@ -184,15 +345,17 @@ function PickedPiece({
           onWall={nothing}
         />
       </div>
-      {on && (
+      {on && on.cut === undefined && (
         <NativeSelect
           size="sm"
           label={`Stick of ${piece.label}`}
           value={on.id}
           data={plan.sticks.flatMap((stick, index) =>
-            stick.profile === piece.profile ? [{ value: stick.id, label: `stick ${index + 1}` }] : [],
+            stick.profile === piece.profile && stick.cut === undefined
+              ? [{ value: stick.id, label: `stick ${index + 1}` }]
+              : [],
           )}
-          onChange={(event) => onMove(piece.id, event.currentTarget.value)}
+          onChange={(event) => onMove(piece.id, event.currentTarget.value as StickRef)}
         />
       )}
     </div>

@@ -1,25 +1,41 @@
-import { ActionIcon, Button, Group, NumberInput, Select, Table, Text, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Group, Select, Table, TextInput, Text } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import {
-  formatLength,
+  freeId,
   parseLength,
+  parseMoney,
+  type Coin,
   type JobRecord,
-  type JobSettings,
-  type StockItem,
+  type StockLine,
+  type Unit,
 } from '@long-miter/core';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { useSettings } from '../setup/use-settings.ts';
+import { useCommands, type Commands } from '../../session/use-commands.ts';
+import { TAB_TAG } from '../../session/tab-tag.ts';
+import { CountField, MoneyField, SizeField } from '../../shared/SettledField.tsx';
+import { undoNotice } from '../../shared/undo-notice.tsx';
 
-/** Stock lengths with prices and counts, straight in the table. */
+/** By profile as the job lists them, then by length. */
+const inOrder = (job: JobRecord): readonly StockLine[] => {
+  const at = new Map(job.settings.profiles.map((profile, index) => [profile.id, index]));
+  return [...job.settings.stock].sort(
+    (a, b) => (at.get(a.profile) ?? 0) - (at.get(b.profile) ?? 0) || a.length - b.length,
+  );
+};
+
+/** Stock lengths with prices and counts, straight in the table. A figure takes effect when its field is left. */
 export function StockEditor({ job }: { job: JobRecord }) {
-  const { save, fault } = useSettings(job);
-  const { settings, unit } = job;
-  const setStock = (stock: JobSettings['stock']): void => void save({ ...settings, stock });
-  const change = (index: number, next: StockItem): void =>
-    setStock(settings.stock.map((item, i) => (i === index ? next : item)));
+  const commands = useCommands(job.id);
+  const [fault, setFault] = useState<string>();
+  const { settings, unit, coin } = job;
   const many = new Set(settings.stock.map((item) => item.profile)).size > 1;
   const names = new Map(settings.profiles.map((profile) => [profile.id, profile.name]));
+  const remove = (line: StockLine): void => {
+    const wrong = commands.dropItem('stock', line.id);
+    setFault(wrong);
+    if (wrong === undefined)
+      undoNotice('A stock length is taken out', () => void commands.putItem('stock', line));
+  };
   return (
     <div>
       <Table verticalSpacing={2} withRowBorders={false}>
@@ -33,63 +49,17 @@ export function StockEditor({ job }: { job: JobRecord }) {
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
-          {settings.stock.map((item, index) => (
-            <Table.Tr key={index}>
-              {many && <Table.Td>{names.get(item.profile)}</Table.Td>}
-              <Table.Td>
-                <CommitField
-                  size="sm"
-                  aria-label={`Length of stock ${index + 1}`}
-                  text={formatLength(item.length, unit)}
-                  onCommit={(text) => {
-                    const read = parseLength(text, unit);
-                    if (!read.ok) return read.issues[0].text;
-                    change(index, { ...item, length: read.value.value });
-                    return undefined;
-                  }}
-                />
-              </Table.Td>
-              <Table.Td>
-                <NumberInput
-                  size="sm"
-                  aria-label={`Price of stock ${index + 1}`}
-                  hideControls
-                  decimalScale={2}
-                  fixedDecimalScale
-                  min={0}
-                  value={item.price}
-                  onBlur={(event) =>
-                    change(index, { ...item, price: Math.max(0, Number(event.currentTarget.value) || 0) })
-                  }
-                />
-              </Table.Td>
-              <Table.Td>
-                <TextInput
-                  size="sm"
-                  aria-label={`How many of stock ${index + 1}`}
-                  placeholder="any number"
-                  defaultValue={item.count ?? ''}
-                  onBlur={(event) => {
-                    const text = event.currentTarget.value.trim();
-                    const { count: _count, ...rest } = item;
-                    if (text === '') change(index, rest);
-                    else if (/^\d{1,6}$/.test(text)) change(index, { ...rest, count: Number(text) });
-                    else event.currentTarget.value = item.count === undefined ? '' : String(item.count);
-                  }}
-                />
-              </Table.Td>
-              <Table.Td>
-                <ActionIcon
-                  size={34}
-                  variant="subtle"
-                  color="gray"
-                  aria-label={`Remove stock ${index + 1}`}
-                  onClick={() => setStock(settings.stock.filter((_, i) => i !== index))}
-                >
-                  <IconTrash size={17} />
-                </ActionIcon>
-              </Table.Td>
-            </Table.Tr>
+          {inOrder(job).map((line, index) => (
+            <Row
+              key={line.id}
+              line={line}
+              number={index + 1}
+              unit={unit}
+              coin={coin}
+              name={many ? (names.get(line.profile) ?? line.profile) : undefined}
+              setItem={commands.setItem}
+              onRemove={remove}
+            />
           ))}
         </Table.Tbody>
       </Table>
@@ -98,33 +68,97 @@ export function StockEditor({ job }: { job: JobRecord }) {
           {fault}
         </Text>
       )}
-      <AddStock
-        job={job}
-        onAdd={(item) =>
-          setStock(
-            [...settings.stock, item].sort(
-              (a, b) => a.profile.localeCompare(b.profile) || a.length - b.length,
-            ),
-          )
-        }
-      />
+      <AddStock job={job} putItem={commands.putItem} />
     </div>
   );
 }
 
-function AddStock({ job, onAdd }: { job: JobRecord; onAdd: (item: StockItem) => void }) {
-  const [profile, setProfile] = useState<string | null>(job.settings.profiles[0]?.id ?? null);
+const Row = memo(function Row({
+  line,
+  number,
+  unit,
+  coin,
+  name,
+  setItem,
+  onRemove,
+}: {
+  line: StockLine;
+  number: number;
+  unit: Unit;
+  coin: Coin;
+  name: string | undefined;
+  setItem: Commands['setItem'];
+  onRemove: (line: StockLine) => void;
+}) {
+  return (
+    <Table.Tr>
+      {name !== undefined && <Table.Td>{name}</Table.Td>}
+      <Table.Td>
+        <SizeField
+          size="sm"
+          aria-label={`Length of stock ${number}`}
+          value={line.length}
+          unit={unit}
+          onTake={(length) => setItem('stock', line.id, { length })}
+        />
+      </Table.Td>
+      <Table.Td>
+        <MoneyField
+          size="sm"
+          aria-label={`Price of stock ${number}`}
+          value={line.price}
+          coin={coin}
+          onTake={(price) => setItem('stock', line.id, { price })}
+        />
+      </Table.Td>
+      <Table.Td>
+        <CountField
+          size="sm"
+          aria-label={`How many of stock ${number}`}
+          value={line.count}
+          onTake={(count) => setItem('stock', line.id, { count: count ?? null })}
+        />
+      </Table.Td>
+      <Table.Td>
+        <ActionIcon
+          size={34}
+          variant="subtle"
+          color="gray"
+          aria-label={`Remove stock ${number}`}
+          onClick={() => onRemove(line)}
+        >
+          <IconTrash size={17} />
+        </ActionIcon>
+      </Table.Td>
+    </Table.Tr>
+  );
+});
+
+function AddStock({ job, putItem }: { job: JobRecord; putItem: Commands['putItem'] }) {
+  const { settings, unit, coin } = job;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const profile = settings.profiles.some((one) => one.id === chosen)
+    ? chosen
+    : (settings.profiles[0]?.id ?? null);
   const [length, setLength] = useState('');
-  const [price, setPrice] = useState<number | string>('');
+  const [price, setPrice] = useState('');
   const [fault, setFault] = useState<{ length?: string; price?: string }>({});
   const add = (): void => {
-    const read = parseLength(length, job.unit);
-    const found: typeof fault = {};
-    if (!read.ok) found.length = read.issues[0].text;
-    if (price === '' || Number(price) < 0) found.price = 'write a price';
-    setFault(found);
-    if (!read.ok || found.price || profile === null) return;
-    onAdd({ profile, length: read.value.value, price: Number(price) });
+    const size = parseLength(length, unit);
+    const money = parseMoney(price, coin);
+    if (!size.ok || !money.ok || profile === null)
+      return setFault({
+        ...(size.ok ? {} : { length: size.issues[0].text }),
+        ...(money.ok ? {} : { price: money.issues[0].text }),
+      });
+    const id = freeId(
+      's',
+      settings.stock.map((item) => item.id),
+      TAB_TAG,
+    );
+    const wrong = putItem('stock', { id, profile, length: size.value.value, price: money.value });
+    if (wrong !== undefined) return setFault({ length: wrong });
+    setFault({});
     setLength('');
     setPrice('');
   };
@@ -133,9 +167,9 @@ function AddStock({ job, onAdd }: { job: JobRecord; onAdd: (item: StockItem) => 
       <Select
         size="sm"
         aria-label="Profile of the new stock"
-        data={job.settings.profiles.map((one) => ({ value: one.id, label: one.name }))}
+        data={settings.profiles.map((one) => ({ value: one.id, label: one.name }))}
         value={profile}
-        onChange={setProfile}
+        onChange={setChosen}
         allowDeselect={false}
       />
       <TextInput
@@ -147,15 +181,14 @@ function AddStock({ job, onAdd }: { job: JobRecord; onAdd: (item: StockItem) => 
         onChange={(event) => setLength(event.currentTarget.value)}
         onKeyDown={(event) => event.key === 'Enter' && add()}
       />
-      <NumberInput
+      <TextInput
         size="sm"
+        inputMode="decimal"
         aria-label="Price of the new stock"
-        placeholder="price"
-        hideControls
-        decimalScale={2}
+        placeholder={coin.currency === undefined ? 'price' : `price, ${coin.currency}`}
         value={price}
         error={fault.price}
-        onChange={setPrice}
+        onChange={(event) => setPrice(event.currentTarget.value)}
         onKeyDown={(event) => event.key === 'Enter' && add()}
       />
       <Button size="sm" variant="default" style={{ flexShrink: 0 }} onClick={add}>

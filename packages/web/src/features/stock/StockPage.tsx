@@ -1,11 +1,10 @@
 import { SegmentedControl } from '@mantine/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { JobFile, JobRecord, Piece } from '@long-miter/core';
 import { BuyingView } from './BuyingView.tsx';
 import { ChartsView } from './ChartsView.tsx';
-import { RackView } from '../rack/RackView.tsx';
 import { SticksView } from './SticksView.tsx';
-import type { LivePlan } from './use-plan.ts';
+import type { LivePlan } from '../../session/use-plan.ts';
 import { WhatIfView } from './WhatIfView.tsx';
 
 interface Props {
@@ -13,6 +12,8 @@ interface Props {
   readonly file: JobFile;
   readonly live: LivePlan;
   readonly onPiece: (piece: Piece) => void;
+  /** What the rack holds for this job. */
+  readonly rack: ReactNode;
 }
 
 const VIEWS = [
@@ -25,7 +26,7 @@ const VIEWS = [
 type View = (typeof VIEWS)[number]['value'];
 
 /** Stock: which sticks to buy, how each is divided, what else it could be, what it comes to. */
-export function StockPage({ job, file, live, onPiece }: Props) {
+export function StockPage({ job, file, live, onPiece, rack }: Props) {
   const [view, setView] = useState<View>('sticks');
   const shown = live.plan ?? live.latest;
   return (
@@ -41,7 +42,7 @@ export function StockPage({ job, file, live, onPiece }: Props) {
       {view === 'what-if' && <WhatIfView job={job} file={file} plan={live.plan} onPiece={onPiece} />}
       {view === 'figures' && <ChartsView job={job} file={file} plan={shown} />}
       {view === 'buying' && <BuyingView job={job} file={file} plan={shown} />}
-      {view === 'rack' && <RackView job={job} />}
+      {view === 'rack' && rack}
     </div>
   );
 }

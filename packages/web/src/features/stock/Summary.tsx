@@ -4,13 +4,14 @@ import {
   formatWithUnit,
   planFigures,
   ruleOfThumb,
+  type Coin,
   type JobFile,
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../session/store.ts';
 
 /** What to buy, what it costs, what is wasted, and why it cannot be less. */
 export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
@@ -35,24 +36,30 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
               <Typeset text={formatWithUnit(line.length, job.unit)} />
             </Table.Td>
             <Table.Td ta="right">{line.count}</Table.Td>
-            <Table.Td ta="right">{formatMoney(line.price)}</Table.Td>
-            <Table.Td ta="right">{formatMoney(line.price * line.count)}</Table.Td>
+            <Table.Td ta="right">{formatMoney(line.price, plan.coin)}</Table.Td>
+            <Table.Td ta="right">{formatMoney(line.price * line.count, plan.coin)}</Table.Td>
           </Table.Tr>
         ))}
         {rack.length > 0 && (
           <Table.Tr>
             <Table.Td>From the rack</Table.Td>
             <Table.Td colSpan={2}>
-              <Typeset text={rack.map((stick) => formatWithUnit(stick.length, job.unit)).join(', ')} />
+              <Typeset
+                text={rack
+                  .map((stick) =>
+                    [stick.label, formatWithUnit(stick.length, job.unit)].filter(Boolean).join(': '),
+                  )
+                  .join(', ')}
+              />
             </Table.Td>
             <Table.Td />
-            <Table.Td ta="right">0.00</Table.Td>
+            <Table.Td ta="right">{formatMoney(0, plan.coin)}</Table.Td>
           </Table.Tr>
         )}
         {plan.cost.splices > 0 && (
           <Table.Tr>
             <Table.Td colSpan={4}>Splices, at the house rate</Table.Td>
-            <Table.Td ta="right">{formatMoney(plan.cost.splices)}</Table.Td>
+            <Table.Td ta="right">{formatMoney(plan.cost.splices, plan.coin)}</Table.Td>
           </Table.Tr>
         )}
         <Table.Tr>
@@ -60,7 +67,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
             <b>Total</b>
           </Table.Td>
           <Table.Td ta="right">
-            <b>{formatMoney(plan.cost.total)}</b>
+            <b>{formatMoney(plan.cost.total, plan.coin)}</b>
           </Table.Td>
         </Table.Tr>
       </Table.Tbody>
@@ -69,7 +76,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
 }
 
 export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
-  const pinned = job.settings.choices?.pins?.length ?? 0;
+  const pinned = job.settings.pins.length;
   const around =
     pinned === 0 ? '' : `, with ${pinned === 1 ? 'the pinned stick' : `the ${pinned} pinned sticks`}`;
   const summary = planFigures(plan);
@@ -78,8 +85,8 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
     <div role="status">
       <Text fw={650}>
         {summary.proven
-          ? `Proven: no plan of this stock costs less than ${formatMoney(plan.cost.total)}${around}.`
-          : `No plan can cost less than ${formatMoney(summary.lowerBound)}; this one is at most ${formatMoney(gap)} above the best${around}.`}
+          ? `Proven: no plan of this stock costs less than ${formatMoney(plan.cost.total, plan.coin)}${around}.`
+          : `No plan can cost less than ${formatMoney(summary.lowerBound, plan.coin)}; this one is at most ${formatMoney(gap, plan.coin)} above the best${around}.`}
       </Text>
       <Text size="sm" c="dimmed">
         {summary.sticks} sticks, {summary.bought} of them bought · waste {(summary.waste * 100).toFixed(1)} %
@@ -117,7 +124,7 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
         <Table.Tr>
           <Table.Td fw={650}>this plan, bought</Table.Td>
           <Table.Td ta="right">{own.bought}</Table.Td>
-          <Table.Td ta="right">{formatMoney(own.stock)}</Table.Td>
+          <Table.Td ta="right">{formatMoney(own.stock, plan.coin)}</Table.Td>
           <Table.Td ta="right">{(own.waste * 100).toFixed(1)} %</Table.Td>
         </Table.Tr>
         {THUMBS.map((percent) => {
@@ -126,7 +133,7 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
             <Table.Tr key={percent}>
               <Table.Td>all lengths and {percent} %</Table.Td>
               <Table.Td ta="right">{thumb.sticks}</Table.Td>
-              <Table.Td ta="right">{formatMoney(thumb.cost)}</Table.Td>
+              <Table.Td ta="right">{formatMoney(thumb.cost, plan.coin)}</Table.Td>
               <Table.Td ta="right">{(thumb.waste * 100).toFixed(1)} %</Table.Td>
             </Table.Tr>
           );
@@ -137,7 +144,7 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
 }
 
 /** The search while it goes on: best and bound of each profile, and a way to stop it. */
-export function Working({ job, onCancel }: { job: JobRecord; onCancel: () => void }) {
+export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; onCancel: () => void }) {
   const progress = useAppSelector((state) => state.plan.progress);
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   return (
@@ -151,8 +158,8 @@ export function Working({ job, onCancel }: { job: JobRecord; onCancel: () => voi
             return (
               <div key={profile}>
                 <Text size="sm" c="dimmed">
-                  {names.get(profile)}: best {formatMoney(last.cost / 100)}, cannot be below{' '}
-                  {formatMoney(last.lowerBound / 100)}
+                  {names.get(profile)}: best {formatMoney(last.cost, coin)}, cannot be below{' '}
+                  {formatMoney(last.lowerBound, coin)}
                 </Text>
                 <ProgressLines steps={steps} />
               </div>

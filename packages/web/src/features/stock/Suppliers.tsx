@@ -1,5 +1,4 @@
-import { Button, Group, NativeSelect, NumberInput, Stack, Table, Text, Title } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
+import { Button, Group, Modal, NativeSelect, Stack, Table, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import {
   formatMoney,
@@ -8,6 +7,7 @@ import {
   kindOf,
   orderAt,
   stockOfQuote,
+  toMinor,
   type JobRecord,
   type OrderLine,
   type Quote,
@@ -26,7 +26,10 @@ import {
   useSuppliersQuery,
 } from '../../api/api.ts';
 import { Typeset } from '../../shared/Figure.tsx';
-import { useSettings } from '../setup/use-settings.ts';
+import { NumberField } from '../../shared/SettledField.tsx';
+import { undoNotice } from '../../shared/undo-notice.tsx';
+import { newId } from '../../session/tab-tag.ts';
+import { useCommands } from '../../session/use-commands.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -66,21 +69,28 @@ function SupplierCard({
 }: Props & { supplier: Supplier; quote: Quote | undefined }) {
   const [ask, { isLoading: asking }] = useAskQuoteMutation();
   const [place, { isLoading: sending }] = usePlaceOrderMutation();
-  const { save, fault } = useSettings(job);
+  const { replaceStock } = useCommands(job.id);
   const [problem, setProblem] = useState<string>();
+  const [asked, setAsked] = useState(false);
   const fetchPrices = async (): Promise<void> => {
     const answer = await ask({ job: job.id, supplier: supplier.id });
     setProblem('error' in answer && answer.error ? errorOf(answer.error).detail : undefined);
   };
-  const takePrices = async (): Promise<void> => {
+  const takePrices = (): void => {
     if (!quote) return;
-    const stock = stockOfQuote({ ...job.settings, unit: job.unit }, quote.lines);
-    if (await save({ ...job.settings, stock }))
-      notifications.show({ message: `Prices and counts of ${supplier.name} are in force; the plan follows` });
+    const before = job.settings.stock;
+    const wrong = replaceStock(stockOfQuote({ ...job, ...job.settings }, quote.lines, newId));
+    setProblem(wrong);
+    if (wrong === undefined)
+      undoNotice(
+        `Prices and counts of ${supplier.name} are in force; the plan follows`,
+        () => void replaceStock(before),
+      );
   };
   const order = async (): Promise<void> => {
     const answer = await place({
       job: job.id,
+      id: newId(),
       supplier: supplier.id,
       lines: lines.map((line) => ({
         profile: line.profile,
@@ -102,7 +112,7 @@ function SupplierCard({
   const shown = quote?.lines.filter((line) =>
     used.some((profile) => isSameTrim(line.trim, profile, job.unit)),
   );
-  const there = quote && orderAt({ ...job.settings, unit: job.unit }, lines, quote.lines);
+  const there = quote && orderAt({ ...job, ...job.settings }, lines, quote.lines);
   const cannot = (there?.short ?? []).map(({ profile, length, available }) => {
     const name = job.settings.profiles.find((one) => one.id === profile)?.name ?? profile;
     return `${name} ${formatWithUnit(length, job.unit)}: has ${available}`;
@@ -115,24 +125,33 @@ function SupplierCard({
           <Button size="compact-md" variant="default" loading={asking} onClick={() => void fetchPrices()}>
             Fetch prices
           </Button>
-          <Button size="compact-md" variant="default" disabled={!quote} onClick={() => void takePrices()}>
+          <Button size="compact-md" variant="default" disabled={!quote} onClick={takePrices}>
             Plan with them
           </Button>
           <Button
             size="compact-md"
             disabled={lines.length === 0}
             loading={sending}
-            onClick={() => void order()}
+            onClick={() => setAsked(true)}
           >
-            Send the order
+            Order here
           </Button>
         </Group>
       </Group>
-      {(problem ?? fault) && (
+      {problem && (
         <Text role="alert" size="sm" fw={600} style={{ color: 'var(--lm-bad)' }}>
-          {problem ?? fault}
+          {problem}
         </Text>
       )}
+      <AskOrder
+        opened={asked}
+        job={job}
+        supplier={supplier}
+        lines={lines}
+        quoted={there}
+        onClose={() => setAsked(false)}
+        onSend={() => void order()}
+      />
       {quote && (
         <Text size="sm" c="dimmed">
           Prices of {new Date(quote.fetchedAt).toLocaleString()}
@@ -141,7 +160,7 @@ function SupplierCard({
       {there && (
         <Text size="sm">
           {there.short.length === 0
-            ? `This order there: ${formatMoney(there.total)}.`
+            ? `This order there: ${formatMoney(there.total, job.coin)}.`
             : `Cannot serve all of this order: ${cannot.join('; ')}.`}
         </Text>
       )}
@@ -154,7 +173,7 @@ function SupplierCard({
                 <Table.Td>
                   <Typeset text={formatWithUnit(line.length, line.trim.unit)} />
                 </Table.Td>
-                <Table.Td ta="right">{formatMoney(line.price)}</Table.Td>
+                <Table.Td ta="right">{formatMoney(toMinor(line.price, job.coin), job.coin)}</Table.Td>
                 <Table.Td ta="right">{line.available} there</Table.Td>
               </Table.Tr>
             ))}
@@ -162,6 +181,80 @@ function SupplierCard({
         </Table>
       )}
     </div>
+  );
+}
+
+/** Before an order goes out: to whom, what, and what it comes to. */
+function AskOrder({
+  opened,
+  job,
+  supplier,
+  lines,
+  quoted,
+  onClose,
+  onSend,
+}: {
+  opened: boolean;
+  job: JobRecord;
+  supplier: Supplier;
+  lines: readonly OrderLine[];
+  quoted: ReturnType<typeof orderAt> | undefined;
+  onClose: () => void;
+  onSend: () => void;
+}) {
+  const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
+  const sum = lines.reduce((all, line) => all + line.sum, 0);
+  return (
+    <Modal
+      opened={opened}
+      onClose={onClose}
+      size="lg"
+      title={<Text fw={650}>Order from {supplier.name}</Text>}
+      closeButtonProps={{ 'aria-label': 'Close the order' }}
+    >
+      <Table verticalSpacing={2} aria-label="What is ordered">
+        <Table.Tbody>
+          {lines.map((line) => (
+            <Table.Tr key={`${line.profile} ${line.length}`}>
+              <Table.Td fw={650}>{line.count} ×</Table.Td>
+              <Table.Td>{names.get(line.profile)}</Table.Td>
+              <Table.Td>
+                <Typeset text={formatWithUnit(line.length, job.unit)} />
+              </Table.Td>
+              <Table.Td ta="right">{formatMoney(line.sum, job.coin)}</Table.Td>
+            </Table.Tr>
+          ))}
+          <Table.Tr>
+            <Table.Td colSpan={3} fw={700}>
+              At the prices of this job
+            </Table.Td>
+            <Table.Td ta="right" fw={700}>
+              {formatMoney(sum, job.coin)}
+            </Table.Td>
+          </Table.Tr>
+        </Table.Tbody>
+      </Table>
+      <Text size="sm" mt={6}>
+        {quoted === undefined
+          ? 'No price list of theirs was fetched: the sum is what this job reckons with.'
+          : quoted.short.length > 0
+            ? 'They cannot serve all of it by their last price list.'
+            : `By their last price list it comes to ${formatMoney(quoted.total, job.coin)}.`}
+      </Text>
+      <Group mt={10}>
+        <Button
+          onClick={() => {
+            onClose();
+            onSend();
+          }}
+        >
+          Send the order
+        </Button>
+        <Button variant="default" onClick={onClose}>
+          Not now
+        </Button>
+      </Group>
+    </Modal>
   );
 }
 
@@ -181,13 +274,15 @@ function Orders({ job }: { job: JobRecord }) {
             {new Date(order.at).toLocaleString()}:{' '}
             {order.state === 'confirmed' ? (
               <b>
-                confirmed as {order.answer}, {formatMoney(order.total)}
+                confirmed as {order.answer}, {formatMoney(order.total, job.coin)}
               </b>
+            ) : order.state === 'sending' ? (
+              <b style={{ color: 'var(--lm-assumed)' }}>sent, not answered yet</b>
             ) : (
               <b style={{ color: 'var(--lm-bad)' }}>not sent: {order.answer}</b>
             )}
           </Text>
-          {order.state === 'failed' && (
+          {order.state !== 'confirmed' && (
             <Button
               size="compact-sm"
               variant="default"
@@ -233,17 +328,14 @@ function StandInSwitches() {
             void set({ delay, failure: event.currentTarget.value as StandInBehaviour['failure'] })
           }
         />
-        <NumberInput
-          key={delay}
+        <NumberField
           w={150}
           label="after (ms)"
-          min={0}
-          max={30_000}
-          step={500}
-          defaultValue={delay}
-          onBlur={(event) => {
-            const next = Math.min(30_000, Math.max(0, parseInt(event.currentTarget.value, 10) || 0));
-            if (next !== delay) void set({ delay: next, failure });
+          limits={{ min: 0, max: 30_000, whole: true }}
+          value={delay}
+          onTake={(next) => {
+            void set({ delay: next, failure });
+            return undefined;
           }}
         />
       </Group>

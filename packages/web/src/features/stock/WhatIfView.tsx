@@ -1,11 +1,15 @@
 import { Button, Group, Loader, NativeSelect, NumberInput, Stack, Table, Text, Title } from '@mantine/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   formatMoney,
   formatWithUnit,
+  coinOfJob,
   kerfOf,
   planFigures,
+  sawOf,
   variationWords,
+  type Coin,
+  type CutRecord,
   type JobFile,
   type JobRecord,
   type Piece,
@@ -13,11 +17,11 @@ import {
   type PlanFile,
   type Variation,
 } from '@long-miter/core';
-import { useAppSelector } from '../../app/store.ts';
+import { useCutSticksQuery } from '../../api/api.ts';
+import { useAppSelector } from '../../session/store.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { Sticks } from './Sticks.tsx';
-import { useChoices } from './use-choices.ts';
 import { useVariation } from './use-variation.ts';
 
 interface Props {
@@ -27,10 +31,14 @@ interface Props {
   readonly onPiece: (piece: Piece) => void;
 }
 
+const NONE: readonly CutRecord[] = [];
+
 /** What if one thing were otherwise: the plan beside the one in force, in figures and stick by stick. */
 export function WhatIfView({ job, file, plan, onPiece }: Props) {
-  const { pins } = useChoices(job);
-  const { found, ask, stop } = useVariation(file, pins);
+  const { pins } = job.settings;
+  const { data: records = NONE } = useCutSticksQuery(job.id);
+  const { found, ask, stop } = useVariation(file, pins, records);
+  const coin = useMemo(() => coinOfJob(file), [file]);
   const refused = useAppSelector((state) => state.plan.issues);
   return (
     <main className="work" style={{ gridTemplateColumns: 'minmax(0, 300px) minmax(0, 1fr) minmax(0, 1fr)' }}>
@@ -54,7 +62,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         </Title>
         {plan ? (
           <>
-            <Figures of={planFigures(plan)} job={job} />
+            <Figures of={planFigures(plan)} job={job} coin={coin} />
             <Sticks
               plan={plan}
               profiles={job.settings.profiles}
@@ -99,8 +107,8 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
               Object.entries(found.progress).map(([profile, steps]) => (
                 <div key={profile}>
                   <Text size="sm" c="dimmed">
-                    best so far {formatMoney(steps.at(-1)!.cost / 100)}, cannot be below{' '}
-                    {formatMoney(steps.at(-1)!.lowerBound / 100)}
+                    best so far {formatMoney(steps.at(-1)!.cost, coin)}, cannot be below{' '}
+                    {formatMoney(steps.at(-1)!.lowerBound, coin)}
                   </Text>
                   <ProgressLines steps={steps} />
                 </div>
@@ -115,6 +123,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
                 <Figures
                   of={planFigures(found.plan)}
                   job={job}
+                  coin={coin}
                   {...(plan ? { against: planFigures(plan) } : {})}
                 />
                 <Sticks
@@ -140,7 +149,7 @@ function Questions({ file, onAsk }: { file: JobFile; onAsk: (variation: Variatio
   const [length, setLength] = useState(String(lengths[0] ?? ''));
   const [item, setItem] = useState('0');
   const [count, setCount] = useState(8);
-  const [kerf, setKerf] = useState(kerfOf(file.saw, file.unit) * 1.5);
+  const [kerf, setKerf] = useState(kerfOf(sawOf(file), file.unit) * 1.5);
   const ask = (label: string, variation: Variation) => (
     <Button variant="default" onClick={() => onAsk(variation)}>
       {label}
@@ -202,15 +211,26 @@ function Questions({ file, onAsk }: { file: JobFile; onAsk: (variation: Variatio
 }
 
 /** The figures of a plan; against another one, with what is better and worse. */
-function Figures({ of, job, against }: { of: PlanFigures; job: JobRecord; against?: PlanFigures }) {
+function Figures({
+  of,
+  job,
+  coin,
+  against,
+}: {
+  of: PlanFigures;
+  job: JobRecord;
+  coin: Coin;
+  against?: PlanFigures;
+}) {
   const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
   const plain = (value: number): string => String(value);
   const size = (value: number): string => formatWithUnit(value, job.unit);
+  const money = (value: number): string => formatMoney(value, coin);
   const rows: readonly [string, keyof PlanFigures, (value: number) => string][] = [
-    ['cost', 'cost', formatMoney],
+    ['cost', 'cost', money],
     ['sticks bought', 'bought', plain],
     ['from the rack', 'fromRack', plain],
-    ['splices, in money', 'splices', formatMoney],
+    ['splices, in money', 'splices', money],
     ['waste', 'waste', percent],
     ['largest offcut', 'largestOffcut', size],
     ['saw settings changed', 'sawChanges', plain],
@@ -242,7 +262,7 @@ function Figures({ of, job, against }: { of: PlanFigures; job: JobRecord; agains
         <Table.Tr>
           <Table.Td>no plan below</Table.Td>
           <Table.Td ta="right">
-            {formatMoney(of.lowerBound)}
+            {money(of.lowerBound)}
             {of.proven ? ', proven' : ''}
           </Table.Td>
           {against && <Table.Td />}

@@ -1,13 +1,14 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
   vary,
+  type CutRecord,
   type Issue,
   type JobFile,
   type PlanFile,
   type StickPin,
   type Variation,
 } from '@long-miter/core';
-import type { ProgressStep } from './plan-slice.ts';
+import type { ProgressStep } from '../../session/plan-slice.ts';
 import type { PlanMessage, PlanRequest } from '../../workers/plan-messages.ts';
 
 /** Most seconds a profile for a plan that is only asked about. */
@@ -26,6 +27,7 @@ export interface VariedPlan {
 export function useVariation(
   job: JobFile,
   pins: readonly StickPin[],
+  records: readonly CutRecord[],
 ): {
   readonly found: VariedPlan | undefined;
   readonly ask: (variation: Variation) => void;
@@ -71,11 +73,11 @@ export function useVariation(
       const request: PlanRequest = {
         job: varied.job,
         seconds: SECONDS,
-        options: { ...varied.options, pins: variation.kind === 'only-length' ? [] : pins },
+        options: { ...varied.options, pins: variation.kind === 'only-length' ? [] : pins, records },
       };
       own.postMessage(request);
     },
-    [job, pins, end],
+    [job, pins, records, end],
   );
   const stop = useCallback(() => {
     end();

@@ -1,5 +1,6 @@
 import { Button, Center, Group, Loader, NativeSelect, Table, Text } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
+import { memo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import {
   formatAngle,
@@ -13,7 +14,8 @@ import {
 } from '@long-miter/core';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
-import { useJob } from '../job/use-job.ts';
+import { useGrowing } from '../../shared/use-growing.ts';
+import { useJob } from '../../session/use-job.ts';
 
 /** Rows of a blank sheet: what fits a page. */
 const BLANK_ROWS = 16;
@@ -23,15 +25,16 @@ export function WalkSheetsPage() {
   const { jobId = '' } = useParams();
   const [params, setParams] = useSearchParams();
   const { job, missing } = useJob(jobId);
+  const which = params.get('room') ?? '';
+  const rooms = job?.rooms.filter((room) => which === '' || room.id === which) ?? [];
+  const ready = useGrowing(rooms.length, `${jobId} ${which}`);
   if (!job)
     return (
       <Center h="100%">
         {missing ? <Text>This job cannot be opened.</Text> : <Loader aria-label="Opening" />}
       </Center>
     );
-  const which = params.get('room') ?? '';
   const blank = which === 'blank';
-  const rooms = job.rooms.filter((room) => which === '' || room.id === which);
   return (
     <div className="sheets">
       <Group className="no-print" gap={10} p="10px 16px">
@@ -52,11 +55,16 @@ export function WalkSheetsPage() {
         <Button leftSection={<IconPrinter size={17} />} onClick={() => window.print()}>
           Print
         </Button>
+        {ready < rooms.length && (
+          <Text size="sm" c="dimmed" role="status">
+            {ready} of {rooms.length} sheets are drawn
+          </Text>
+        )}
       </Group>
       {blank ? (
         <BlankSheet job={job} />
       ) : (
-        rooms.map((room) => <RoomSheetPaper key={room.id} job={job} room={room} />)
+        rooms.slice(0, ready).map((room) => <RoomSheetPaper key={room.id} job={job} room={room} />)
       )}
       {!blank && rooms.length === 0 && (
         <Text p="lg" c="dimmed">
@@ -139,7 +147,7 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
   ]);
 }
 
-function RoomSheetPaper({ job, room }: { job: JobRecord; room: RoomRecord }) {
+const RoomSheetPaper = memo(function RoomSheetPaper({ job, room }: { job: JobRecord; room: RoomRecord }) {
   const whole = roomOf(room);
   return (
     <section className="sheet-page" aria-label={`Walk sheet of ${room.name}`}>
@@ -170,7 +178,7 @@ function RoomSheetPaper({ job, room }: { job: JobRecord; room: RoomRecord }) {
       )}
     </section>
   );
-}
+});
 
 function BlankSheet({ job }: { job: JobRecord }) {
   return (

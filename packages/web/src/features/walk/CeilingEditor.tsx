@@ -10,7 +10,7 @@ import {
   type Wall,
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
-import type { EditSurvey } from './use-sheet.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 
 interface Props {
   readonly unit: Unit;

@@ -14,7 +14,7 @@ import {
   type ToMeasure,
   type Unit,
 } from '@long-miter/core';
-import type { EditSheet } from './use-sheet.ts';
+import type { EditSheet } from '../../session/use-sheet.ts';
 
 interface Props {
   readonly room: Room;

@@ -14,7 +14,7 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Readings } from './Readings.tsx';
-import type { EditSheet, EditSurvey } from './use-sheet.ts';
+import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 
 interface Props {
   readonly corner: Corner;

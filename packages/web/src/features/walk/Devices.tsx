@@ -9,20 +9,38 @@ type DeviceEvent =
   | { readonly kind: 'unreadable'; readonly text: string }
   | { readonly kind: 'devices'; readonly connected: number };
 
-/** Listens to measuring devices while it is switched on: each reading goes into the field at hand, and on to the next. */
+interface Pairing {
+  readonly code: string;
+  readonly key: string;
+}
+
+const pair = async (): Promise<Pairing | undefined> => {
+  const answer = await fetch('/api/devices/pairings', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: '{}',
+  }).catch(() => undefined);
+  return answer?.ok ? ((await answer.json()) as Pairing) : undefined;
+};
+
+/**
+ * Listens to the measuring devices that are paired with this page while it is switched on: each reading goes into the field
+ * at hand, and on to the next. The code shown pairs a device; its readings come to this page and to no other.
+ */
 export function Devices({ unit }: { unit: Unit }) {
   const [on, setOn] = useState(false);
+  const [code, setCode] = useState<string>();
+  const [connected, setConnected] = useState(0);
   const [said, setSaid] = useState<{ readonly text: string; readonly bad?: boolean }>();
   useEffect(() => {
     if (!on) return;
-    const events = new EventSource('/api/devices/events');
-    events.onopen = () => setSaid({ text: 'listening: each reading goes to the field you stand in' });
-    events.onerror = () => setSaid({ text: 'the line to the devices is down; it is tried again', bad: true });
-    events.onmessage = ({ data }: MessageEvent<string>) => {
-      const event = JSON.parse(data) as DeviceEvent;
+    let events: EventSource | undefined;
+    let ended = false;
+    let again: ReturnType<typeof setTimeout> | undefined;
+    const take = (event: DeviceEvent): void => {
+      if (event.kind === 'devices') return setConnected(event.connected);
       if (event.kind === 'unreadable')
-        setSaid({ text: `a line could not be read: ${event.text}`, bad: true });
-      if (event.kind !== 'reading') return;
+        return setSaid({ text: `a line could not be read: ${event.text}`, bad: true });
       const { reading } = event;
       const text = textOfReading(reading, unit);
       const where = putReading({ text, what: reading.what });
@@ -32,7 +50,33 @@ export function Devices({ unit }: { unit: Unit }) {
           : { text: `${reading.device}: ${text}${reading.what === 'angle' ? '°' : ''} → ${where}` },
       );
     };
-    return () => events.close();
+    const begin = async (): Promise<void> => {
+      const made = await pair();
+      if (ended) return;
+      if (!made) {
+        setSaid({ text: 'no code for devices just now; it is tried again', bad: true });
+        again = setTimeout(() => void begin(), 4000);
+        return;
+      }
+      setCode(made.code);
+      setSaid(undefined);
+      events = new EventSource(`/api/devices/${made.key}/events`);
+      events.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as DeviceEvent);
+      events.onerror = () => {
+        // A server that was started anew knows no codes: a new one is asked for.
+        if (events?.readyState !== EventSource.CLOSED) return;
+        setSaid({ text: 'the line to the devices is down; a new code is asked for', bad: true });
+        again = setTimeout(() => void begin(), 2000);
+      };
+    };
+    void begin();
+    return () => {
+      ended = true;
+      clearTimeout(again);
+      events?.close();
+      setCode(undefined);
+      setConnected(0);
+    };
   }, [on, unit]);
   return (
     <Group gap={8} p="2px 4px" wrap="wrap">
@@ -42,13 +86,19 @@ export function Devices({ unit }: { unit: Unit }) {
         checked={on}
         onChange={(event) => setOn(event.currentTarget.checked)}
       />
+      {on && code !== undefined && (
+        <Text size="sm" role="note">
+          {connected === 0 ? 'Give your device this code: ' : `${connected} paired by `}
+          <b data-testid="pairing-code">{code}</b>
+        </Text>
+      )}
       {on && said && (
         <Text size="sm" role="status" style={{ color: said.bad ? 'var(--lm-bad)' : undefined }}>
           {said.text}
         </Text>
       )}
-      {on && (
-        <Link to="/stand-in" target="_blank" style={{ color: 'inherit', fontSize: '0.9rem' }}>
+      {on && code !== undefined && (
+        <Link to={`/stand-in?code=${code}`} target="_blank" style={{ color: 'inherit', fontSize: '0.9rem' }}>
           stand-in devices
         </Link>
       )}

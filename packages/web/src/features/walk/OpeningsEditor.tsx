@@ -19,10 +19,10 @@ import {
   type Unit,
   type Wall,
 } from '@long-miter/core';
-import type { EditSheet, EditSurvey } from './use-sheet.ts';
+import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 import { OpeningMore } from './OpeningMore.tsx';
-import { TAB_TAG } from './tab-tag.ts';
-import { LengthField } from './LengthField.tsx';
+import { TAB_TAG } from '../../session/tab-tag.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
 
 const KINDS = [
   { value: 'door', label: 'door' },

@@ -23,7 +23,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { kindOf, readReading, textOf } from './readings.ts';
-import type { EditSheet } from './use-sheet.ts';
+import type { EditSheet } from '../../session/use-sheet.ts';
 
 interface Props {
   readonly at: string;

@@ -1,5 +1,4 @@
 import { Button, Menu } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
 import {
   IconCopy,
   IconDots,
@@ -10,46 +9,33 @@ import {
 } from '@tabler/icons-react';
 import { Link, useNavigate } from 'react-router';
 import { copyTrims, mirrorSurvey, type JobRecord } from '@long-miter/core';
-import {
-  errorOf,
-  useCreateRoomMutation,
-  useDeleteRoomMutation,
-  useRestoreRoomMutation,
-} from '../../api/api.ts';
-import { useAppDispatch } from '../../app/store.ts';
+import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { forgotten } from './draft-slice.ts';
-import type { EditSurvey } from './use-sheet.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 
 /** Rooms to copy trim from that are listed at once. */
 const LISTED = 12;
 
 /** What can be done with a room as a whole. */
 export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string; edit: EditSurvey }) {
-  const [create] = useCreateRoomMutation();
-  const [remove] = useDeleteRoomMutation();
-  const [restore] = useRestoreRoomMutation();
-  const dispatch = useAppDispatch();
+  const { addRoom, dropRoom, restoreRoom } = useCommands(job.id);
   const navigate = useNavigate();
   const room = job.rooms.find((one) => one.id === roomId);
   const name = room?.name ?? 'the room';
-  const removeRoom = async (): Promise<void> => {
-    const gone = await remove({ job: job.id, id: roomId });
-    if ('error' in gone)
-      return void notifications.show({ color: 'red', message: `${name} could not be deleted; try again` });
-    const other = job.rooms.find((one) => one.id !== roomId);
-    void navigate(`/jobs/${job.id}/walk${other ? `/${other.id}` : ''}`);
-    dispatch(forgotten(roomId));
-    undoNotice(`${name} is deleted`, async () => {
-      await restore({ job: job.id, id: roomId });
-      void navigate(`/jobs/${job.id}/walk/${roomId}`);
+  const walk = (id: string | undefined): void =>
+    void navigate(`/jobs/${job.id}/walk${id === undefined ? '' : `/${encodeURIComponent(id)}`}`);
+  const removeRoom = (): void => {
+    if (!room) return;
+    walk(job.rooms.find((one) => one.id !== roomId)?.id);
+    dropRoom(roomId);
+    undoNotice(`${name} is deleted`, () => {
+      restoreRoom(room);
+      walk(roomId);
     });
   };
-  const copy = async (mirrored: boolean): Promise<void> => {
+  const copy = (mirrored: boolean): void => {
     if (!room) return;
-    const made = await create({
-      job: job.id,
-      name: `${name}, ${mirrored ? 'mirrored' : 'copy'}`.slice(0, 200),
+    const made = addRoom(`${name}, ${mirrored ? 'mirrored' : 'copy'}`.slice(0, 200), {
       survey: mirrored ? mirrorSurvey(room.survey) : room.survey,
       // In a mirror positions are others; lengths and angles read the same.
       typed: mirrored
@@ -58,8 +44,7 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
           )
         : room.typed,
     });
-    if ('data' in made && made.data) return void navigate(`/jobs/${job.id}/walk/${made.data.id}`);
-    notifications.show({ color: 'red', message: errorOf(made.error).detail });
+    walk(made.id);
   };
   const others = job.rooms.filter((one) => one.id !== roomId && one.survey.trims.length > 0).slice(0, LISTED);
   return (
@@ -70,10 +55,10 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
         </Button>
       </Menu.Target>
       <Menu.Dropdown>
-        <Menu.Item leftSection={<IconCopy size={16} />} onClick={() => void copy(false)}>
+        <Menu.Item leftSection={<IconCopy size={16} />} onClick={() => copy(false)}>
           Make a copy
         </Menu.Item>
-        <Menu.Item leftSection={<IconFlipVertical size={16} />} onClick={() => void copy(true)}>
+        <Menu.Item leftSection={<IconFlipVertical size={16} />} onClick={() => copy(true)}>
           Make a mirrored copy
         </Menu.Item>
         {others.map((other) => (
@@ -89,7 +74,7 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
         <Menu.Item
           leftSection={<IconPrinter size={16} />}
           component={Link}
-          to={`/jobs/${job.id}/sheets?room=${roomId}`}
+          to={`/jobs/${job.id}/sheets?room=${encodeURIComponent(roomId)}`}
         >
           Walk sheet to print
         </Menu.Item>
@@ -101,7 +86,7 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
           Blank walk sheet
         </Menu.Item>
         <Menu.Divider />
-        <Menu.Item leftSection={<IconTrash size={16} />} onClick={() => void removeRoom()}>
+        <Menu.Item leftSection={<IconTrash size={16} />} onClick={removeRoom}>
           Delete this room
         </Menu.Item>
       </Menu.Dropdown>

@@ -2,8 +2,8 @@ import { Button, Group } from '@mantine/core';
 import { memo } from 'react';
 import { formatLength, parsePosition, setStuds, type Unit, type Wall } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
-import { LengthField } from './LengthField.tsx';
-import type { EditSurvey } from './use-sheet.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 
 /** Studs of a wall by the first one and their spacing, or one by one. */
 export const StudsEditor = memo(function StudsEditor({

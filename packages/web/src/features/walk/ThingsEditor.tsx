@@ -13,9 +13,9 @@ import {
   type Wall,
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
-import { TAB_TAG } from './tab-tag.ts';
-import { LengthField } from './LengthField.tsx';
-import type { EditSurvey } from './use-sheet.ts';
+import { TAB_TAG } from '../../session/tab-tag.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import type { EditSurvey } from '../../session/use-sheet.ts';
 
 type Point = NonNullable<Wall['points']>[number];
 type Furniture = NonNullable<Wall['furniture']>[number];

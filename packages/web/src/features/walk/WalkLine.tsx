@@ -18,8 +18,8 @@ import {
   type WalkEntry,
 } from '@long-miter/core';
 import { onReading } from '../../shared/readings-in.ts';
-import { TAB_TAG } from './tab-tag.ts';
-import type { EditSheet } from './use-sheet.ts';
+import { TAB_TAG } from '../../session/tab-tag.ts';
+import type { EditSheet } from '../../session/use-sheet.ts';
 
 interface Props {
   readonly survey: Survey;

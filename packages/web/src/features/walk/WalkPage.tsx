@@ -9,15 +9,15 @@ import {
   type JobRecord,
   type Room,
 } from '@long-miter/core';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { wallPicked } from '../../app/ui-slice.ts';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { wallPicked } from '../../session/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { ClosureLine } from './ClosureLine.tsx';
 import { Devices } from './Devices.tsx';
 import { RoomMenu } from './RoomMenu.tsx';
 import { FigurePad } from './FigurePad.tsx';
 import { useMoveOpening } from './use-move-opening.ts';
-import { useSheet } from './use-sheet.ts';
+import { useSheet } from '../../session/use-sheet.ts';
 import { WalkLine } from './WalkLine.tsx';
 import { WallRow } from './WallRow.tsx';
 

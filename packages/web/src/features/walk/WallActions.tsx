@@ -13,8 +13,8 @@ import {
   type Survey,
   type Unit,
 } from '@long-miter/core';
-import { TAB_TAG } from './tab-tag.ts';
-import type { EditSheet, EditSurvey } from './use-sheet.ts';
+import { TAB_TAG } from '../../session/tab-tag.ts';
+import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 
 interface Props {
   readonly survey: Survey;

@@ -7,7 +7,7 @@ import { OpeningsEditor } from './OpeningsEditor.tsx';
 import { Readings } from './Readings.tsx';
 import { StudsEditor } from './StudsEditor.tsx';
 import { ThingsEditor } from './ThingsEditor.tsx';
-import type { EditSheet, EditSurvey } from './use-sheet.ts';
+import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 import { WallActions } from './WallActions.tsx';
 
 interface Props {

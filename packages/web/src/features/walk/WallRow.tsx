@@ -12,8 +12,8 @@ import {
   type Wall,
 } from '@long-miter/core';
 import { CornerField } from './CornerField.tsx';
-import { LengthField } from './LengthField.tsx';
-import type { EditSheet, EditSurvey } from './use-sheet.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 import { WallDetails } from './WallDetails.tsx';
 
 interface Props {

@@ -1,0 +1,42 @@
+import { checkJobFile, type JobEvent } from '@long-miter/core';
+import { DeviceListener } from '../../src/features/devices/listener.ts';
+import { SupplierStandIn } from '../../src/features/suppliers/stand-in.ts';
+import { Hub } from '../../src/http/hub.ts';
+import { routeTable } from '../../src/routes.ts';
+import { fuzz } from './fuzz.ts';
+
+/** Sends requests that nobody expects to a running server, then looks whether every job goes out and comes in again. */
+const [address = '', count = '10000', seed = '1'] = process.argv.slice(2);
+const table = routeTable(new Hub<JobEvent>(), new DeviceListener(), new SupplierStandIn());
+const seen = await fuzz(table, Number(count), Number(seed), async (method, path, body) => {
+  const answer = await fetch(`${address}/api${path}`, {
+    method: method.toUpperCase(),
+    headers: { 'content-type': 'application/json' },
+    ...(body === undefined ? {} : { body }),
+  });
+  await answer.arrayBuffer();
+  return { status: answer.status, type: (answer.headers.get('content-type') ?? '').split(';')[0]! };
+});
+const faults = [...seen.failures];
+const jobs = (await (await fetch(`${address}/api/jobs`)).json()) as { id: string; name: string }[];
+for (const { id, name } of jobs) {
+  const out = await fetch(`${address}/api/jobs/${id}/file`);
+  const file = await out.text();
+  const checked = checkJobFile(JSON.parse(file));
+  if (!out.ok || !checked.ok) {
+    faults.push(`${name} (${id}) does not go out whole: ${file.slice(0, 200)}`);
+    continue;
+  }
+  const again = await fetch(`${address}/api/jobs/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: file,
+  });
+  const made = (await again.json()) as { id: string };
+  if (!again.ok) faults.push(`${name} (${id}) does not come in again: ${JSON.stringify(made).slice(0, 300)}`);
+  else if ((await (await fetch(`${address}/api/jobs/${made.id}/file`)).text()) !== file)
+    faults.push(`${name} (${id}) goes out another than it came in`);
+}
+for (const fault of faults.slice(0, 20)) console.log(fault);
+console.log(`${seen.answered} requests, ${jobs.length} jobs out and in again, ${faults.length} faults`);
+process.exit(faults.length > 0 ? 1 : 0);

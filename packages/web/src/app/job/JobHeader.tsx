@@ -1,0 +1,136 @@
+import { ActionIcon, Button, Text } from '@mantine/core';
+import { IconDownload, IconPlus, IconSettings } from '@tabler/icons-react';
+import { memo } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Unit } from '@long-miter/core';
+import { SchemeButton } from '../../shared/SchemeButton.tsx';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { wallPicked } from '../../session/ui-slice.ts';
+import { useCommands } from '../../session/use-commands.ts';
+import { SaveMark } from './SaveMark.tsx';
+import { HOME, STAGES, type Stage } from './stages.ts';
+
+interface Props {
+  readonly jobId: string;
+  readonly name: string;
+  readonly unit: Unit;
+  readonly stage: Stage;
+  readonly roomId: string | undefined;
+  readonly rooms: readonly { readonly id: string; readonly name: string }[];
+  /** How many corners are measured, in words. */
+  readonly measured: string;
+  readonly onSetup: () => void;
+  readonly onHelp: () => void;
+}
+
+/** To the Bench and back: what is selected goes along, so that a figure can be sent to it. */
+function BenchLink({ jobId, roomId }: { jobId: string; roomId: string | undefined }) {
+  const wall = useAppSelector((state) => state.ui.wall);
+  const query = new URLSearchParams({
+    job: jobId,
+    ...(roomId ? { room: roomId } : {}),
+    ...(wall !== undefined && wall >= 0 ? { wall: String(wall) } : {}),
+  });
+  return (
+    <Link className="stage bench-link" to={`/bench?${query.toString()}`}>
+      Bench
+    </Link>
+  );
+}
+
+/** The job, its stages and its rooms on two slim lines. Drawn anew only when one of them changes, not while one types. */
+export const JobHeader = memo(function JobHeader(props: Props) {
+  const { jobId, name, unit, stage, roomId, rooms, measured, onSetup, onHelp } = props;
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const commands = useCommands(jobId);
+  const to = (next: string, target = roomId): string =>
+    `/jobs/${jobId}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
+  const addRoom = (): void => {
+    const made = commands.addRoom(`Room ${rooms.length + 1}`);
+    dispatch(wallPicked(undefined));
+    void navigate(to('walk', made.id));
+  };
+  return (
+    <header>
+      <div className="bar">
+        <Link to="/" aria-label="All jobs" title="All jobs" className="back">
+          ‹
+        </Link>
+        <Link
+          to={`/jobs/${jobId}/rooms`}
+          className="job-name"
+          title="All rooms of this job"
+          aria-current={stage === HOME ? 'page' : undefined}
+        >
+          {name}
+        </Link>
+        <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
+          {STAGES.map(({ key, label }) => (
+            <Link key={key} className="stage" to={to(key)} aria-current={key === stage ? 'page' : undefined}>
+              {label}
+            </Link>
+          ))}
+        </nav>
+        <BenchLink jobId={jobId} roomId={roomId} />
+        <span style={{ flex: 1 }} />
+        <SaveMark jobId={jobId} />
+        <Text size="sm" c="dimmed" className="hide-narrow">
+          {unit === 'in' ? 'inches' : 'millimetres'}
+        </Text>
+        <ActionIcon
+          size={38}
+          variant="default"
+          component="a"
+          href={`/api/jobs/${jobId}/file`}
+          aria-label="Save the job file"
+          title="Save the job file"
+        >
+          <IconDownload size={19} />
+        </ActionIcon>
+        <ActionIcon
+          size={38}
+          variant="default"
+          aria-label="Set-up"
+          title="Profiles, saw, house rules"
+          onClick={onSetup}
+        >
+          <IconSettings size={19} />
+        </ActionIcon>
+        <SchemeButton />
+        <ActionIcon
+          size={38}
+          variant="default"
+          className="hide-narrow"
+          aria-label="Keys"
+          title="Keys (?)"
+          onClick={onHelp}
+        >
+          ?
+        </ActionIcon>
+      </div>
+      <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
+        <nav aria-label="Rooms" className="room-tabs">
+          {rooms.map((one) => (
+            <Link
+              key={one.id}
+              className="room-tab"
+              to={to(stage === HOME ? 'walk' : stage, one.id)}
+              aria-current={one.id === roomId && stage !== HOME ? 'page' : undefined}
+              onClick={() => dispatch(wallPicked(undefined))}
+            >
+              {one.name || 'unnamed'}
+            </Link>
+          ))}
+        </nav>
+        <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} onClick={addRoom}>
+          Add room
+        </Button>
+        <span style={{ flex: 1 }} />
+        <Text size="sm" c="dimmed" className="hide-narrow">
+          {measured}
+        </Text>
+      </div>
+    </header>
+  );
+});

@@ -1,0 +1,258 @@
+import { Center, Loader, Text } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { useEffect, useMemo } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import {
+  moveSplice,
+  spliceWorth,
+  type JobRecord,
+  type KeptCut,
+  type Piece,
+  type RoomRecord,
+} from '@long-miter/core';
+import { useCutSticksQuery } from '../../api/api.ts';
+import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { piecePicked, wallPicked } from '../../session/ui-slice.ts';
+import { Ribbon } from '../../drawing/Ribbon.tsx';
+import { JointsPage } from '../../features/joints/JointsPage.tsx';
+import { RackView } from '../../features/rack/RackView.tsx';
+import { RoomsPage } from '../../features/rooms/RoomsPage.tsx';
+import { RulesDrawer } from '../../features/rules/RulesDrawer.tsx';
+import { PrintedList } from '../../features/saw/PrintedList.tsx';
+import { SawPage } from '../../features/saw/SawPage.tsx';
+import { SetupDrawer } from '../../features/setup/SetupDrawer.tsx';
+import { StockPage } from '../../features/stock/StockPage.tsx';
+import { usePlan } from '../../session/use-plan.ts';
+import { WalkPage } from '../../features/walk/WalkPage.tsx';
+import { useMoveOpening } from '../../features/walk/use-move-opening.ts';
+import { useSheet, type EditSurvey } from '../../session/use-sheet.ts';
+import { FieldScope } from '../../shared/half-written.ts';
+import { usePrinting } from '../../shared/use-printing.ts';
+import { useSteady } from '../../shared/use-steady.ts';
+import { JobHeader } from './JobHeader.tsx';
+import { ShortcutHelp } from './ShortcutHelp.tsx';
+import { Disputes } from './Disputes.tsx';
+import { HOME, STAGES, type Stage } from './stages.ts';
+import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from '../../session/use-job.ts';
+
+/** A job in one of its stages: the frame around all of them. */
+export function JobPage() {
+  const { jobId = '', stage, roomId } = useParams();
+  const { job, missing } = useJob(jobId);
+  if (missing && !job)
+    return (
+      <Center h="100%">
+        <Text>
+          This job cannot be opened: it may have been deleted, or the server cannot be reached.{' '}
+          <Link to="/">All jobs</Link>
+        </Text>
+      </Center>
+    );
+  if (!job)
+    return (
+      <Center h="100%">
+        <Loader aria-label="Opening the job" />
+      </Center>
+    );
+  if (stage !== HOME && !STAGES.some((one) => one.key === stage))
+    return <Navigate to={`/jobs/${jobId}/walk`} replace />;
+  const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
+  return <JobFrame job={job} stage={stage as Stage} roomId={current?.id} />;
+}
+
+function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId: string | undefined }) {
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  useJobEvents(job.id);
+  const printing = usePrinting();
+  const [setup, setupOpen] = useDisclosure(false);
+  const [help, helpOpen] = useDisclosure(false);
+  const ui = useAppSelector((state) => state.ui);
+  const file = useJobFile(job);
+  const room = useRoom(job, roomId ?? '');
+  const quick = useQuickRoom(job, room);
+  const { data: cuts = NO_CUTS } = useCutSticksQuery(job.id);
+  const live = usePlanUnlessWalking(stage, file, job.settings.pins, cuts);
+  const planned = live.plan?.pieces;
+  const own = useMemo(() => planned?.filter((piece) => piece.room === roomId), [planned, roomId]);
+  const all = own ?? quick?.pieces ?? [];
+  const oneTrim = room?.trims.some((trim) => trim.id === ui.trim) ? ui.trim : undefined;
+  const pieces = oneTrim === undefined ? all : all.filter((piece) => piece.trim === oneTrim);
+  // Several trims on one strip would lie on each other: without a choice the ribbon and the plan show the first.
+  const first = oneTrim ?? room?.trims.find((trim) => trim.on === 'walls')?.id;
+  const around = room?.trims.find((trim) => trim.id === oneTrim)?.on === 'openings';
+  const drawn = all.filter((piece) => piece.trim === first || (piece.role !== 'wall' && !around));
+  const to = (next: string, target = roomId): string =>
+    `/jobs/${job.id}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
+  const pick = useSteady((piece: Piece): void => {
+    const walls = job.rooms.find((one) => one.id === piece.room)?.survey.walls ?? [];
+    dispatch(piecePicked({ piece: piece.id, wall: walls.findIndex((wall) => wall.id === piece.wall) }));
+    if (piece.room !== roomId) void navigate(to(stage, piece.room), { replace: true });
+  });
+  const { edit } = useSheet(job, roomId ?? '');
+  const moveOpening = useMoveOpening(edit, job.unit);
+  // A splice dragged along the ribbon is pinned where it is let go: on a stud where the wall has studs.
+  const dragSplice = (trim: string, wall: string, from: number | undefined, to: number): void =>
+    void edit((survey) => moveSplice(survey, trim, wall, from, to));
+  const profiles = useMemo(
+    () => new Map(job.settings.profiles.map((profile) => [profile.id, profile])),
+    [job.settings.profiles],
+  );
+  const names = job.rooms.map((one) => `${one.id} ${one.name}`).join('\n');
+  // The list stays the same object until a room comes, goes or is renamed.
+  const rooms = useMemo(() => job.rooms.map(({ id, name }) => ({ id, name })), [names]); // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const typing = ['INPUT', 'TEXTAREA', 'SELECT'].includes((event.target as HTMLElement).tagName);
+      if (event.key === '?' && !typing) helpOpen.open();
+      const stageKey = event.altKey ? STAGES[Number(event.key) - 1] : undefined;
+      if (stageKey) {
+        event.preventDefault();
+        void navigate(to(stageKey.key));
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  return (
+    <FieldScope.Provider value={`${job.id}/${roomId ?? ''}`}>
+      <div className="frame no-print">
+        <div>
+          <JobHeader
+            jobId={job.id}
+            name={job.name}
+            unit={job.unit}
+            stage={stage}
+            roomId={roomId}
+            rooms={rooms}
+            measured={measuredText(job)}
+            onSetup={setupOpen.open}
+            onHelp={helpOpen.open}
+          />
+          {roomId && <Disputes jobId={job.id} roomId={roomId} unit={job.unit} />}
+        </div>
+        <StageBody
+          job={job}
+          stage={stage}
+          roomId={roomId}
+          room={room}
+          quick={quick}
+          pieces={pieces}
+          file={file}
+          live={live}
+          onPiece={pick}
+          edit={edit}
+        />
+        <footer className="foot" hidden={stage === HOME}>
+          {room ? (
+            <Ribbon
+              room={room}
+              unit={job.unit}
+              layer={stage === 'walk' ? 'measures' : 'pieces'}
+              {...(stage === 'walk' ? { onMove: moveOpening } : {})}
+              {...(stage === 'joints'
+                ? {
+                    onSplice: dragSplice,
+                    ...(quick ? { spliceWorth: (piece, at) => spliceWorth(piece, room, quick, at) } : {}),
+                  }
+                : {})}
+              pieces={drawn}
+              profiles={profiles}
+              selectedWall={ui.wall}
+              selectedPiece={ui.piece}
+              onWall={(index) => dispatch(wallPicked(index))}
+              onPiece={pick}
+            />
+          ) : (
+            <Text size="sm" c="dimmed" ta="center" py={8}>
+              The ribbon unrolls the room here, wall by wall.
+            </Text>
+          )}
+        </footer>
+        <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
+        <ShortcutHelp opened={help} onClose={helpOpen.close} />
+      </div>
+      {printing && stage === 'saw' && live.plan && <PrintedList file={file} plan={live.plan} />}
+    </FieldScope.Provider>
+  );
+}
+
+/** Planning is worth its work only where a cut plan is looked at. */
+const EMPTY_ROOMS: never[] = [];
+const NO_CUTS: readonly KeptCut[] = [];
+function usePlanUnlessWalking(
+  stage: Stage,
+  ...[file, pins, records]: Parameters<typeof usePlan>
+): ReturnType<typeof usePlan> {
+  const walking = stage === 'walk' || stage === HOME;
+  return usePlan(walking ? { ...file, rooms: EMPTY_ROOMS } : file, pins, records);
+}
+
+function measuredText(job: JobRecord): string {
+  const corners = job.rooms.flatMap((room) => room.survey.walls.flatMap((wall) => wall.corner ?? []));
+  const measured = corners.filter((corner) => corner.reading.as !== 'assumed').length;
+  return corners.length === 0 ? '' : `${measured} of ${corners.length} angles measured`;
+}
+
+interface BodyProps {
+  readonly job: JobRecord;
+  readonly stage: Stage;
+  readonly roomId: string | undefined;
+  readonly room: ReturnType<typeof useRoom>;
+  readonly quick: ReturnType<typeof useQuickRoom>;
+  readonly pieces: readonly Piece[];
+  readonly file: ReturnType<typeof useJobFile>;
+  readonly live: ReturnType<typeof usePlan>;
+  readonly onPiece: (piece: Piece) => void;
+  readonly edit: EditSurvey;
+}
+
+const Hint = ({ children }: { children: string }) => (
+  <Center>
+    <Text c="dimmed" p="xl" ta="center">
+      {children}
+    </Text>
+  </Center>
+);
+
+function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiece, edit }: BodyProps) {
+  if (stage === HOME) return <RoomsPage job={job} />;
+  if (stage === 'walk')
+    return roomId ? (
+      <WalkPage key={roomId} job={job} roomId={roomId} room={room} />
+    ) : (
+      <Hint>This job has no room yet. Add one above and start at its entry.</Hint>
+    );
+  if (stage === 'joints')
+    return roomId && room && quick ? (
+      <JointsPage
+        job={job}
+        roomId={roomId}
+        room={room}
+        quick={quick}
+        pieces={pieces}
+        live={live}
+        watchOuts={live.plan?.watchOuts ?? live.latest?.watchOuts ?? quick.watchOuts}
+        rules={(drawer) => (
+          <RulesDrawer
+            job={job}
+            file={file}
+            room={{ id: roomId, name: room.name, survey: recordOf(job, roomId).survey }}
+            edit={edit}
+            {...drawer}
+          />
+        )}
+      />
+    ) : (
+      <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>
+    );
+  if (file.rooms.length === 0) return <Hint>There is nothing to cut yet. Walk a room first.</Hint>;
+  const stock = (
+    <StockPage job={job} file={file} live={live} onPiece={onPiece} rack={<RackView job={job} />} />
+  );
+  if (stage === 'stock') return stock;
+  if (live.plan) return <SawPage job={job} file={file} plan={live.plan} onPiece={onPiece} />;
+  return live.working || live.latest ? <Hint>The cut plan is being worked out.</Hint> : stock;
+}
+
+const recordOf = (job: JobRecord, roomId: string): RoomRecord => job.rooms.find((one) => one.id === roomId)!;

@@ -1,0 +1,66 @@
+import { browserStore } from './browser-store.ts';
+import { draftKey } from './draft-key.ts';
+import { sheetOf, type Draft, type History } from './draft-slice.ts';
+
+/** What the browser keeps of a room: edits that are not acknowledged yet, and this person's undo steps. */
+
+const draftAt = (key: string): string => `draft ${key}`;
+const historyAt = (key: string): string => `history ${key}`;
+/** Steps of undo that outlive a reload. */
+const STEPS = 40;
+
+/** Unsent edits are kept in the browser, so that closing the page loses nothing. */
+export async function keepDraft(key: string, draft: Draft | undefined): Promise<void> {
+  const store = await browserStore();
+  if (!draft || draft.save === 'saved') return store.forget(draftAt(key)).catch(() => undefined);
+  const kept: Draft = { ...draft, past: [], future: [] };
+  try {
+    await store.keep(draftAt(key), kept);
+  } catch {
+    // Full: undo steps of other rooms make way for what is not sent yet.
+    for (const other of await store.keys()) if (other.startsWith('history ')) await store.forget(other);
+    await store.keep(draftAt(key), kept).catch(() => undefined);
+  }
+}
+
+/** Unsent edits of a room from before a reload. What has not their form is none. */
+export async function keptDraft(key: string): Promise<Draft | undefined> {
+  const draft = (await (await browserStore()).find(draftAt(key))) as Draft | undefined;
+  return draft?.base && draft.notes && draft.survey ? draft : undefined;
+}
+
+export async function keepHistory(key: string, draft: Draft): Promise<void> {
+  const history: History = {
+    present: sheetOf(draft),
+    past: draft.past.slice(-STEPS),
+    future: draft.future.slice(0, STEPS),
+  };
+  await (await browserStore()).keep(historyAt(key), history).catch(() => undefined);
+}
+
+export async function keptHistory(key: string): Promise<History | undefined> {
+  const history = (await (await browserStore()).find(historyAt(key))) as History | undefined;
+  return history?.present?.notes && Array.isArray(history.past) && Array.isArray(history.future)
+    ? history
+    : undefined;
+}
+
+const OLD_DRAFT = 'long-miter-draft-';
+const OLD_HISTORY = 'long-miter-history-';
+
+/** Edits that an earlier version of the page kept in local storage, brought here; said once. */
+export async function bringOldDrafts(): Promise<void> {
+  try {
+    const store = await browserStore();
+    for (const name of Object.keys(localStorage)) {
+      if (name.startsWith(OLD_HISTORY)) localStorage.removeItem(name);
+      if (!name.startsWith(OLD_DRAFT)) continue;
+      const draft = JSON.parse(localStorage.getItem(name)!) as Draft;
+      if (draft.base && draft.jobId)
+        await store.keep(draftAt(draftKey(draft.jobId, name.slice(OLD_DRAFT.length))), draft);
+      localStorage.removeItem(name);
+    }
+  } catch {
+    // Switched off or unreadable: there is nothing to bring.
+  }
+}

@@ -1,0 +1,34 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** What is known of the changes on their way, for whoever shows it. */
+export interface OutboxState {
+  /** Changes of each job that are not acknowledged, rooms left out: their drafts say it themselves. */
+  readonly waiting: Readonly<Record<string, number>>;
+  readonly offline: boolean;
+  /** What the server would not take, newest last. */
+  readonly refused: readonly { readonly job: string; readonly label: string; readonly text: string }[];
+}
+
+const initialState: OutboxState = { waiting: {}, offline: false, refused: [] };
+const MOST_REFUSED = 20;
+
+export const outboxSlice = createSlice({
+  name: 'outbox',
+  initialState,
+  reducers: {
+    waitingCounted(state, { payload }: PayloadAction<Readonly<Record<string, number>>>) {
+      state.waiting = payload;
+    },
+    lineChanged(state, { payload }: PayloadAction<{ offline: boolean }>) {
+      state.offline = payload.offline;
+    },
+    changeRefused(state, { payload }: PayloadAction<{ job: string; label: string; text: string }>) {
+      state.refused = [...state.refused, payload].slice(-MOST_REFUSED);
+    },
+    refusalsRead(state, { payload: job }: PayloadAction<string>) {
+      state.refused = state.refused.filter((one) => one.job !== job);
+    },
+  },
+});
+
+export const { waitingCounted, lineChanged, changeRefused, refusalsRead } = outboxSlice.actions;

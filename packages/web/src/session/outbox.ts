@@ -1,0 +1,201 @@
+import type { ThunkDispatch, UnknownAction } from '@reduxjs/toolkit';
+import { api, errorOf, type ApiError } from '../api/api.ts';
+import { browserStore, KEPT_VERSION, type OutboxEntry } from './browser-store.ts';
+import { changeRefused, lineChanged, waitingCounted } from './outbox-slice.ts';
+import { newId, tabId } from './tab-tag.ts';
+
+/**
+ * The one way by which changes reach the server. Each is kept in the browser before it counts as made, sent in the order it
+ * was made, repeated until it is acknowledged, and applied once: the server knows a repeat by its id.
+ */
+
+/** How long to wait before trying again while the server cannot be reached. */
+const RETRY = 2500;
+/** How often a change is sent that the server itself fails on. */
+const MOST_FAILS = 5;
+/** How often a page says that it is there, and after how long a silent one has left its changes to others. */
+const BEAT = 4000;
+const GONE = 15_000;
+
+export type Call = Extract<OutboxEntry['what'], { kind: 'call' }>;
+type Dispatch = ThunkDispatch<unknown, unknown, UnknownAction>;
+
+/** What became of a change: the server's answer, or why it was refused. */
+export type Sent =
+  { readonly ok: true; readonly answer: unknown } | { readonly ok: false; readonly error: ApiError };
+
+interface Hooks {
+  readonly dispatch: Dispatch;
+  /** Saves the newest state of a room; answers whether the line was there, and whether there is more to save. */
+  readonly saveRoom: (
+    entry: OutboxEntry & { what: { kind: 'room' } },
+  ) => Promise<'done' | 'offline' | 'again'>;
+  /** A change was acknowledged or refused: what was shown for it is put right. */
+  readonly settled: (entry: OutboxEntry, sent: Sent) => void;
+}
+
+const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+class Outbox {
+  private hooks: Hooks | undefined;
+  private queue: OutboxEntry[] = [];
+  private sending = false;
+  private readonly waitedFor = new Map<string, (sent: Sent) => void>();
+  private readonly failed = new Map<string, number>();
+  private wake: (() => void) | undefined;
+  /** Writing to the browser's store goes one after another, so that the order is that of the changes. */
+  private writing: Promise<unknown> = Promise.resolve();
+
+  /** Begins to send: what this page and pages that are gone have left. */
+  start(hooks: Hooks): void {
+    this.hooks = hooks;
+    const look = (): void => void this.adopt().catch(() => undefined);
+    look();
+    setInterval(look, BEAT);
+    window.addEventListener('online', () => this.wake?.());
+  }
+
+  /** Takes over what a page has left that is no longer there. In turn with what is put, else one change would be there twice. */
+  private adopt(): Promise<void> {
+    const turn = this.writing.then(async () => {
+      const store = await browserStore();
+      await store.beat(tabId(), Date.now());
+      const alive = await store.tabsSince(Date.now() - GONE);
+      const left = (await store.entries()).filter(
+        (one) =>
+          (one.tab === tabId() || !alive.has(one.tab)) && !this.queue.some((held) => held.id === one.id),
+      );
+      if (left.length === 0) return;
+      await store.adopt(left, tabId());
+      this.queue = [...this.queue, ...left].sort((a, b) => a.seq - b.seq);
+    });
+    this.writing = turn.catch(() => undefined);
+    return turn.then(() => {
+      this.count();
+      void this.run();
+    });
+  }
+
+  private count(): void {
+    const waiting: Record<string, number> = {};
+    for (const { job, what } of this.queue) if (what.kind === 'call') waiting[job] = (waiting[job] ?? 0) + 1;
+    this.hooks?.dispatch(waitingCounted(waiting));
+  }
+
+  /** How many calls of a job are on their way. */
+  waiting = (job: string): number =>
+    this.queue.filter((one) => one.job === job && one.what.kind === 'call').length;
+
+  private async put(entry: Omit<OutboxEntry, 'seq'>): Promise<void> {
+    const turn = this.writing.then(async () => {
+      const store = await browserStore();
+      const made = await store.add(entry).catch(() => undefined);
+      // A store that is full keeps nothing; the change is sent all the same while the page is open.
+      this.queue.push(made ?? { ...entry, seq: Number.MAX_SAFE_INTEGER - 1e6 + this.queue.length });
+    });
+    this.writing = turn.catch(() => undefined);
+    await turn;
+    this.count();
+    void this.run();
+  }
+
+  /** Sends a request in its turn. Resolves when the server has taken or refused it. */
+  async call(job: string, label: string, what: Omit<Call, 'kind'>): Promise<Sent> {
+    const id = newId();
+    const sent = new Promise<Sent>((resolve) => this.waitedFor.set(id, resolve));
+    await this.put({ id, v: KEPT_VERSION, tab: tabId(), job, label, what: { kind: 'call', ...what } });
+    return sent;
+  }
+
+  /** A room has been edited: its newest state is saved after everything that was changed before this edit. */
+  async room(job: string, room: string): Promise<void> {
+    const isIt = (one: OutboxEntry): boolean =>
+      one.job === job && one.what.kind === 'room' && one.what.room === room;
+    const last = this.queue.at(-1);
+    if (last && isIt(last) && !(this.sending && this.queue.length === 1)) return void this.run();
+    const older = this.queue.filter((one, index) => isIt(one) && !(this.sending && index === 0));
+    for (const one of older) await this.drop(one);
+    await this.put({
+      id: newId(),
+      v: KEPT_VERSION,
+      tab: tabId(),
+      job,
+      label: 'a room',
+      what: { kind: 'room', room },
+    });
+  }
+
+  private async drop(entry: OutboxEntry): Promise<void> {
+    this.queue = this.queue.filter((one) => one.seq !== entry.seq);
+    const store = await browserStore();
+    await store.remove(entry.seq).catch(() => undefined);
+  }
+
+  /** Sends what waits, first things first, until nothing does. */
+  private async run(): Promise<void> {
+    const { hooks } = this;
+    if (this.sending || !hooks) return;
+    this.sending = true;
+    try {
+      for (let entry = this.queue[0]; entry; entry = this.queue[0]) {
+        const { what } = entry;
+        if (what.kind === 'room') {
+          const came = await hooks.saveRoom({ ...entry, what });
+          if (came === 'offline') {
+            await this.rest(hooks);
+            continue;
+          }
+          hooks.dispatch(lineChanged({ offline: false }));
+          await this.drop(entry);
+          if (came === 'again') await this.put({ ...entry, id: newId(), what });
+          continue;
+        }
+        const sent = await this.send(hooks.dispatch, entry, what);
+        // A change that the server fails on again and again must not hold back all that come after it.
+        const fails = (this.failed.get(entry.id) ?? 0) + 1;
+        if (sent === 'offline' || (!sent.ok && sent.error.code === 'internal' && fails < MOST_FAILS)) {
+          if (sent !== 'offline') this.failed.set(entry.id, fails);
+          await this.rest(hooks);
+          continue;
+        }
+        hooks.dispatch(lineChanged({ offline: false }));
+        await this.drop(entry);
+        this.count();
+        if (!sent.ok)
+          hooks.dispatch(
+            changeRefused({
+              job: entry.job,
+              label: entry.label,
+              text: sent.error.issues[0]?.text ?? sent.error.detail,
+            }),
+          );
+        hooks.settled(entry, sent);
+        this.waitedFor.get(entry.id)?.(sent);
+        this.waitedFor.delete(entry.id);
+      }
+    } finally {
+      this.sending = false;
+      this.count();
+    }
+  }
+
+  private async send(
+    dispatch: Dispatch,
+    entry: OutboxEntry,
+    { method, path, body }: Call,
+  ): Promise<Sent | 'offline'> {
+    const answer = await dispatch(api.endpoints.command.initiate({ id: entry.id, method, path, body }));
+    if (!('error' in answer) || answer.error === undefined) return { ok: true, answer: answer.data };
+    const error = errorOf(answer.error);
+    return error.code === 'offline' || error.code === 'unavailable' ? 'offline' : { ok: false, error };
+  }
+
+  private async rest({ dispatch }: Hooks): Promise<void> {
+    dispatch(lineChanged({ offline: true }));
+    await Promise.race([pause(RETRY), new Promise<void>((resolve) => (this.wake = resolve))]);
+    this.wake = undefined;
+  }
+}
+
+export const outbox = new Outbox();
+export { Outbox };

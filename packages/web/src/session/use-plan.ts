@@ -1,0 +1,90 @@
+import { useCallback, useEffect, useMemo, useRef } from 'react';
+import type { CutRecord, JobFile, PlanFile, StickPin } from '@long-miter/core';
+import { useAppDispatch, useAppSelector } from './store.ts';
+import type { PlanMessage, PlanRequest } from '../workers/plan-messages.ts';
+import {
+  planCancelled,
+  planDropped,
+  planned,
+  planProgressed,
+  planRefused,
+  planStarted,
+} from './plan-slice.ts';
+
+/** Most seconds of optimising for each profile while one looks on. */
+const SECONDS = 20;
+/** Pause in typing before planning starts again. */
+const PAUSE = 350;
+
+export interface LivePlan {
+  /** The plan of exactly this job, when there is one. */
+  readonly plan: PlanFile | undefined;
+  /** The newest plan of this or an earlier state of the job. */
+  readonly latest: PlanFile | undefined;
+  readonly working: boolean;
+  readonly cancel: () => void;
+}
+
+/** Keeps the cut plan of a job up to date in a worker, as long as the calling screen is shown. */
+export function usePlan(file: JobFile, pins: readonly StickPin[], records: readonly CutRecord[]): LivePlan {
+  const dispatch = useAppDispatch();
+  // What is shown of the search while it goes on is read by whoever shows it, not here.
+  const plan = useAppSelector((all) => all.plan.plan);
+  const planKey = useAppSelector((all) => all.plan.key);
+  const final = useAppSelector((all) => all.plan.final);
+  const workingOn = useAppSelector((all) => all.plan.working);
+  const settled = useMemo(() => JSON.stringify([pins, records]), [pins, records]);
+  const key = useMemo(() => JSON.stringify(file) + settled, [file, settled]);
+  const worker = useRef<Worker | undefined>(undefined);
+  const done = planKey === key;
+  const finished = done && final;
+  const end = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = undefined;
+  }, []);
+  const cancel = useCallback(() => {
+    end();
+    dispatch(planCancelled());
+  }, [dispatch, end]);
+  useEffect(() => {
+    if (finished || file.rooms.length === 0) return;
+    const timer = setTimeout(() => {
+      const own = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' });
+      worker.current = own;
+      const began = performance.now();
+      dispatch(planStarted(key));
+      own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
+        if (data.kind === 'progress')
+          return void dispatch(planProgressed({ ...data, at: performance.now() - began }));
+        if (data.kind === 'refused' || data.final) end();
+        dispatch(
+          data.kind === 'plan'
+            ? planned({ key, plan: data.plan, final: data.final })
+            : planRefused({ key, issues: data.issues }),
+        );
+      };
+      own.onerror = () =>
+        dispatch(
+          planRefused({
+            key,
+            issues: [
+              { at: '', text: 'the optimiser stopped unexpectedly; change something or load the page again' },
+            ],
+          }),
+        );
+      const request: PlanRequest = {
+        job: file,
+        seconds: SECONDS,
+        options: { pins, records },
+      };
+      own.postMessage(request);
+    }, PAUSE);
+    return () => {
+      clearTimeout(timer);
+      if (!worker.current) return;
+      end();
+      dispatch(planDropped());
+    };
+  }, [finished, key]); // eslint-disable-line react-hooks/exhaustive-deps
+  return { plan: done ? plan : undefined, latest: plan, working: workingOn === key, cancel };
+}

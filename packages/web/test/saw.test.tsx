@@ -1,0 +1,94 @@
+/** @jest-environment jest-fixed-jsdom */
+import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { cutSteps, jobFileOf, planJob, type JobRecord, type PlanFile } from '@long-miter/core';
+import { SawPage } from '../src/features/saw/SawPage.tsx';
+import { makeStore, type Store } from '../src/session/store.ts';
+import { piecePicked } from '../src/session/ui-slice.ts';
+import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { jobOf, rectangle } from './support/sheet.tsx';
+
+beforeAll(() => {
+  stubBrowser();
+  framesComeLater();
+});
+afterEach(cleanup);
+
+const planOf = (job: JobRecord): PlanFile => {
+  const planned = planJob(jobFileOf(job), {
+    solver: undefined,
+    seconds: 1,
+    clock: () => performance.now() / 1000,
+  });
+  if (!planned.ok) throw new Error(planned.issues[0].text);
+  return planned.value;
+};
+const job = jobOf([rectangle('in', [60, 50, 60, 50])]);
+
+describe('at the saw', () => {
+  const saw = (of: JobRecord, store: Store) => (
+    <SawPage
+      job={of}
+      file={jobFileOf(of)}
+      plan={planOf(of)}
+      onPiece={(piece) => void store.dispatch(piecePicked({ piece: piece.id, wall: 0 }))}
+    />
+  );
+  /** What the card says is being cut, and what the list marks. */
+  const now = () => ({
+    card: screen
+      .getByRole('region', { name: 'This cut' })
+      .textContent.match(/^\d+-\d+ · (?:left|right)/)?.[0],
+    marked: within(screen.getByRole('region', { name: 'Cut list' }))
+      .getAllByRole('button')
+      .filter((one) => one.hasAttribute('data-selected'))
+      .map((one) => one.querySelector('b')!.textContent),
+  });
+  const open = () => {
+    const store = makeStore();
+    // Picked on another screen: at the saw it is not that piece's turn.
+    const last = cutSteps(jobFileOf(job), planOf(job)).at(-1)!;
+    store.dispatch(piecePicked({ piece: last.piece.id, wall: 2 }));
+    const view = show(saw(job, store), store);
+    return { store, view };
+  };
+  test('the piece that is marked is the one being cut, from the first cut to the last', () => {
+    open();
+    const steps = cutSteps(jobFileOf(job), planOf(job));
+    for (const [index, { piece, end }] of steps.entries()) {
+      expect(now()).toEqual({ card: `${piece.label} · ${end}`, marked: [piece.label] });
+      if (index < steps.length - 1) fireEvent.click(screen.getByRole('button', { name: 'Next cut' }));
+    }
+  });
+  test('a piece picked on the ribbon is the next to be cut', () => {
+    const { store } = open();
+    const other = cutSteps(jobFileOf(job), planOf(job))[4]!.piece;
+    act(() => void store.dispatch(piecePicked({ piece: other.id, wall: 1 })));
+    expect(now()).toEqual({ card: `${other.label} · left`, marked: [other.label] });
+  });
+  test('somebody else’s change of another wall leaves the cut on the screen as it is', () => {
+    const { store, view } = open();
+    for (let n = 0; n < 3; n++) fireEvent.click(screen.getByRole('button', { name: 'Next cut' }));
+    const before = now();
+    const changed = jobOf([rectangle('in', [60, 50, 61, 50])]);
+    view.again(saw(changed, store));
+    expect(now()).toEqual(before);
+  });
+  test('a cut that is no longer there is said to be gone', () => {
+    const { store, view } = open();
+    for (let n = 0; n < 3; n++) fireEvent.click(screen.getByRole('button', { name: 'Next cut' }));
+    // The room is walked anew as a longer one with other walls.
+    const { survey } = job.rooms[0]!;
+    const other: JobRecord = {
+      ...job,
+      rooms: [
+        {
+          ...job.rooms[0]!,
+          survey: { ...survey, walls: survey.walls.map((wall, k) => ({ ...wall, id: `x${k}` })) },
+        },
+      ],
+    };
+    view.again(saw(other, store));
+    expect(screen.getByRole('status').textContent).toContain('no longer in the plan');
+  });
+});

@@ -1,0 +1,203 @@
+/** @jest-environment jest-fixed-jsdom */
+import { afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { coinOf, setLength, type JobRecord } from '@long-miter/core';
+import { api } from '../src/api/api.ts';
+import { useHalfWritten, halfWritten, FieldScope } from '../src/shared/half-written.ts';
+import { MoneyField, NumberField } from '../src/shared/SettledField.tsx';
+import { draftKey } from '../src/session/draft-key.ts';
+import { edited, loaded } from '../src/session/draft-slice.ts';
+import { browserStore } from '../src/session/browser-store.ts';
+import { outbox } from '../src/session/outbox.ts';
+import { useCommands, type Commands } from '../src/session/use-commands.ts';
+import type { Store } from '../src/session/store.ts';
+import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { playServer, problem } from './support/server.ts';
+import { openJob } from './support/session.ts';
+import { jobOf, rectangle } from './support/sheet.tsx';
+
+beforeAll(() => {
+  stubBrowser();
+  framesComeLater();
+});
+beforeEach(() => halfWritten.clear());
+afterEach(async () => {
+  cleanup();
+  // What one test has sent must not arrive in the next.
+  await waitFor(() => expect(outbox.waiting(job.id)).toBe(0), { timeout: 5000 });
+});
+const server = playServer();
+const job: JobRecord = jobOf([rectangle()]);
+const path = `/api/jobs/${job.id}`;
+
+/** The commands of the job, as a screen has them. */
+function commandsOf(store: Store): Commands {
+  let commands: Commands | undefined;
+  const Screen = () => {
+    commands = useCommands(job.id);
+    return null;
+  };
+  show(<Screen />, store);
+  return commands!;
+}
+const seen = (store: Store): JobRecord =>
+  api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
+
+describe('a change of the job', () => {
+  test('shows at once, is sent in its turn, and each only what it changes', async () => {
+    const store = await openJob(job);
+    const { setChoices, setItem } = commandsOf(store);
+    // Typed quickly one after another: three changes, no rivals of each other.
+    for (const every of [2, 24, 240]) expect(setChoices({ nailSpacing: every })).toBeUndefined();
+    const [line] = job.settings.stock;
+    expect(setItem('stock', line!.id, { count: 7 })).toBeUndefined();
+    expect(seen(store).settings.choices.nailSpacing).toBe(240);
+    await waitFor(() => expect(server.asked).toHaveLength(4));
+    expect(server.asked.map((one) => one.body)).toMatchObject([
+      { set: { nailSpacing: 2 } },
+      { set: { nailSpacing: 24 } },
+      { set: { nailSpacing: 240 } },
+      { set: { count: 7 } },
+    ]);
+  });
+  test('that can be no job is refused on the spot, with its reason, and not sent', async () => {
+    const store = await openJob(job);
+    const { dropItem, setItem } = commandsOf(store);
+    // Its room plans with this profile.
+    expect(dropItem('profiles', 'base')).toMatch(/base/i);
+    expect(setItem('stock', job.settings.stock[0]!.id, { price: -1 })).toBeDefined();
+    expect(seen(store).settings).toEqual(job.settings);
+    await outbox.call(job.id, 'the end', { method: 'PATCH', path: `/jobs/${job.id}`, body: {} });
+    expect(server.asked.map((one) => one.what)).toEqual([`PATCH ${path}`]);
+  });
+  test('waits in the browser while the server cannot be reached, keeps its id, and goes out once', async () => {
+    const store = await openJob(job);
+    const ids: string[] = [];
+    const fetchOf = globalThis.fetch;
+    let line = false;
+    globalThis.fetch = ((input: Request) => {
+      if (input.method !== 'GET') ids.push(input.headers.get('x-command') ?? '');
+      return line ? fetchOf(input) : Promise.reject(new TypeError('no line'));
+    }) as typeof fetch;
+    const { changePins } = commandsOf(store);
+    changePins([], ['gone']);
+    await waitFor(async () => {
+      expect(ids).toHaveLength(1);
+      expect(await (await browserStore()).entries()).toHaveLength(1);
+    });
+    line = true;
+    window.dispatchEvent(new Event('online'));
+    await waitFor(() => expect(server.asked).toHaveLength(1));
+    await waitFor(async () => expect(await (await browserStore()).entries()).toHaveLength(0));
+    expect(new Set(ids).size).toBe(1);
+    expect(ids[0]).not.toBe('');
+  });
+  test('that the server refuses is said, and what others have takes its place', async () => {
+    const store = await openJob(job);
+    server.answers = {
+      [`PATCH ${path}/choices`]: () => problem(422, 'coats: at most 9'),
+      [`GET ${path}`]: () => job,
+    };
+    const { setChoices } = commandsOf(store);
+    setChoices({ coats: 3 });
+    await waitFor(() =>
+      expect(store.getState().outbox.refused.map((one) => one.text)).toContain('coats: at most 9'),
+    );
+    server.answers = {};
+  });
+});
+
+describe('a room that is edited', () => {
+  test('is saved in its newest state after what was changed before it', async () => {
+    const store = await openJob(job);
+    const [room] = job.rooms;
+    store.dispatch(loaded({ jobId: job.id, rooms: [room!] }));
+    const key = draftKey(job.id, room!.id);
+    server.answers = { [`PUT ${path}/rooms/r1`]: () => ({ ...room!, version: 2 }) };
+    const { setChoices } = commandsOf(store);
+    setChoices({ coats: 2 });
+    for (const length of [12, 120, 121])
+      store.dispatch(
+        edited({ id: key, sheet: { survey: setLength(room!.survey, 0, length) }, field: 'length' }),
+      );
+    await waitFor(() => expect(server.asked).toHaveLength(2), { timeout: 4000 });
+    expect(server.asked[0]!.what).toBe(`PATCH ${path}/choices`);
+    expect(JSON.stringify(server.asked[1]!.body)).toContain('121');
+    server.answers = {};
+  });
+});
+
+describe('a field', () => {
+  const coin = coinOf('EUR');
+  const price = (took: number[]) => (
+    <FieldScope.Provider value="j/r">
+      <MoneyField aria-label="price" value={1250} coin={coin} onTake={(minor) => void took.push(minor)} />
+    </FieldScope.Provider>
+  );
+  const Head = () => <output>{useHalfWritten('j')}</output>;
+  test.each([
+    ['7,50', 750],
+    ['7.50', 750],
+    ['0', 0],
+    ['12', 1200],
+  ])('of money reads %s', async (text, minor) => {
+    const took: number[] = [];
+    show(price(took));
+    const field = screen.getByLabelText('price');
+    await userEvent.clear(field);
+    await userEvent.type(field, text);
+    fireEvent.blur(field);
+    expect(took).toEqual([minor]);
+  });
+  test.each(['abc', '', '-3', '7,50,1', '1e3'])(
+    'of money keeps %p with a reason and takes nothing',
+    async (text) => {
+      const took: number[] = [];
+      show(price(took));
+      const field = screen.getByLabelText<HTMLInputElement>('price');
+      await userEvent.clear(field);
+      if (text !== '') await userEvent.type(field, text);
+      fireEvent.blur(field);
+      expect(took).toEqual([]);
+      expect(field.value).toBe(text);
+      expect(field.getAttribute('aria-invalid')).toBe('true');
+    },
+  );
+  test('that is only walked through changes nothing', async () => {
+    const took: number[] = [];
+    show(
+      <NumberField
+        aria-label="kerf"
+        value={1 / 3}
+        limits={{ min: 0, max: 9 }}
+        onTake={(v) => void took.push(v)}
+      />,
+    );
+    await userEvent.tab();
+    await userEvent.tab();
+    expect(took).toEqual([]);
+  });
+  test('that is half-written is said so at the head, and is there again on another visit', async () => {
+    const view = show(
+      <>
+        <Head />
+        {price([])}
+      </>,
+    );
+    await userEvent.clear(screen.getByLabelText('price'));
+    await userEvent.type(screen.getByLabelText('price'), '7,');
+    expect(screen.getByRole('status').textContent).toBe('price');
+    view.again(<Head />);
+    expect(screen.getByRole('status').textContent).toBe('price');
+    view.again(
+      <>
+        <Head />
+        {price([])}
+      </>,
+    );
+    expect(screen.getByLabelText<HTMLInputElement>('price').value).toBe('7,');
+    fireEvent.keyDown(screen.getByLabelText('price'), { key: 'Escape' });
+    expect(screen.getByRole('status').textContent).toBe('');
+  });
+});

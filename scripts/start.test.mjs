@@ -1,0 +1,120 @@
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startApplication } from './lib/app.mjs';
+import { prove } from './lib/kills.mjs';
+import { withLock } from './lib/lock.mjs';
+
+/** The starting command in somebody's hands: killed, closed, mistyped. */
+
+const MINUTES = 60_000;
+let app;
+afterEach(() => app?.stop());
+
+const gone = (pid) => {
+  try {
+    process.kill(pid, 0);
+    return false;
+  } catch {
+    return true;
+  }
+};
+
+describe('npm start', () => {
+  test(
+    'starts a server, and a database, that ended by itself again; the end of the terminal stops both',
+    async () => {
+      app = await startApplication();
+      expect(await app.waitFor(() => app.address !== undefined, 240)).toBe(true);
+      process.kill(app.server(), 'SIGKILL');
+      expect(await app.waitFor(() => app.starts === 2)).toBe(true);
+      expect(await app.healthy()).toBe(true);
+      process.kill(app.database(), 'SIGKILL');
+      expect(await app.waitFor(async () => !(await app.healthy()))).toBe(true);
+      expect(await app.waitFor(app.healthy)).toBe(true);
+      const [server, database] = [app.server(), app.database()];
+      app.starter.kill('SIGHUP');
+      expect(await app.waitFor(() => app.ended)).toBe(true);
+      expect([app.code, gone(server), gone(database)]).toEqual([0, true, true]);
+    },
+    5 * MINUTES,
+  );
+  test(
+    'a stalled database is said to be stalled, and serves again when it goes on',
+    async () => {
+      app = await startApplication();
+      expect(await app.waitFor(() => app.address !== undefined, 240)).toBe(true);
+      const database = app.database();
+      process.kill(database, 'SIGSTOP');
+      try {
+        const health = await fetch(`${app.address}/api/health`, { signal: AbortSignal.timeout(15_000) });
+        expect(health.status).toBe(503);
+        const jobs = await fetch(`${app.address}/api/jobs`, { signal: AbortSignal.timeout(20_000) });
+        expect(jobs.status).toBe(503);
+      } finally {
+        process.kill(database, 'SIGCONT');
+      }
+      expect(await app.waitFor(app.healthy)).toBe(true);
+      expect(app.starts).toBe(1);
+    },
+    5 * MINUTES,
+  );
+  test(
+    'a port that is none is said in one line, and the database is not left running',
+    async () => {
+      app = await startApplication({ LONGMITER_PORT: 'abc' });
+      expect(await app.waitFor(() => app.ended, 240)).toBe(true);
+      expect(app.output).toContain('LONGMITER_PORT is "abc": it must be a port');
+      expect(app.output).not.toMatch(/^\s+at /m);
+      expect(app.code).toBe(1);
+      expect(spawnSync('pgrep', ['-f', app.data], { encoding: 'utf8' }).stdout).toBe('');
+    },
+    5 * MINUTES,
+  );
+  test(
+    'stopped while it is still starting, it leaves nothing running',
+    async () => {
+      app = await startApplication();
+      await app.waitFor(() => app.database() !== undefined, 240);
+      app.starter.kill('SIGINT');
+      expect(await app.waitFor(() => app.ended)).toBe(true);
+      expect(spawnSync('pgrep', ['-f', app.data], { encoding: 'utf8' }).stdout).toBe('');
+    },
+    5 * MINUTES,
+  );
+  test(
+    'three kills under load: nothing acknowledged is lost, doubled or half done',
+    async () => {
+      const { failures, acknowledged } = await prove(3);
+      expect(failures).toEqual([]);
+      expect(acknowledged).toBeGreaterThan(50);
+    },
+    5 * MINUTES,
+  );
+});
+
+describe('a lock', () => {
+  test('is held by one, and taken over from one that is gone', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'lm-lock-'));
+    const path = join(folder, 'x.lock');
+    try {
+      expect(withLock(path, 'testing', () => 'done')).toBe('done');
+      // A process that has ended long ago.
+      const { pid } = spawnSync(process.execPath, ['-e', '']);
+      mkdirSync(path);
+      writeFileSync(join(path, 'pid'), String(pid));
+      expect(withLock(path, 'testing', () => 'again')).toBe('again');
+      const order = [];
+      const other = spawnSync('sh', [
+        '-c',
+        `${process.execPath} -e "import('${join(import.meta.dirname, 'lib/lock.mjs')}').then(({ withLock }) => withLock('${path}', 'x', () => console.log('in')))"`,
+      ]);
+      order.push(String(other.stdout).trim());
+      expect(order).toEqual(['in']);
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
+});
