@@ -45,6 +45,12 @@ export default ts.config(
         AbortController: 'readonly',
         AbortSignal: 'readonly',
         Buffer: 'readonly',
+        // What runs in the page that a script looks at.
+        window: 'readonly',
+        document: 'readonly',
+        requestAnimationFrame: 'readonly',
+        PerformanceObserver: 'readonly',
+        MessageChannel: 'readonly',
         URL: 'readonly',
         module: 'writable',
         fetch: 'readonly',

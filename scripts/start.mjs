@@ -16,10 +16,9 @@ const data = process.env.LONGMITER_DATA ?? join(root, '.data');
 
 /** The server says by this code that starting it again cannot help: a wrong setting, a taken port. */
 const HOPELESS = 78;
-/** Pauses before another start, in milliseconds; who has run for a while starts again with the first. */
+/** Pauses before another start, in milliseconds; they grow while it does not become ready. */
 const FIRST_PAUSE = 500;
 const LONGEST_PAUSE = 30_000;
-const RAN_WELL = 60_000;
 /** So many ends before it was ever ready: something is wrong that a person must see. */
 const MOST_FAILS = 5;
 
@@ -59,7 +58,6 @@ async function keepRunning(name, start) {
   let fails = 0;
   let next = FIRST_PAUSE;
   while (!stopping) {
-    const began = Date.now();
     const { ready, code } = await start();
     if (stopping) return;
     if (code === HOPELESS) return void stop(1);
@@ -70,9 +68,9 @@ async function keepRunning(name, start) {
       );
       return void stop(1);
     }
-    next = Date.now() - began > RAN_WELL ? FIRST_PAUSE : Math.min(next * 2, LONGEST_PAUSE);
     say(`The ${name} ended unexpectedly. Nothing acknowledged is lost; it is started again.`);
-    await pause(next / 2);
+    await pause(next);
+    next = ready ? FIRST_PAUSE : Math.min(next * 2, LONGEST_PAUSE);
   }
 }
 

@@ -11,7 +11,7 @@ import { withLock } from './lib/lock.mjs';
 
 const MINUTES = 60_000;
 let app;
-afterEach(() => app?.stop());
+afterEach(() => app?.stop(), MINUTES);
 
 const gone = (pid) => {
   try {

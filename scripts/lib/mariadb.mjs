@@ -151,14 +151,22 @@ export async function startMariaDb(folder, { stopped = () => false } = {}) {
   const port = await freePort();
   const password = passwordOf(folder);
   let running;
+  /** Until it answers or has ended. */
+  const settled = async (one) => {
+    for (let i = 0; i < 600 && !one.ended && !(await answers(socket)); i++) await sleep(50);
+  };
   const stop = async () => {
     if (!running) return;
+    // MariaDB hangs for good when it is told to stop while it is still starting.
+    await settled(running);
     if (!running.ended) running.child.kill('SIGTERM');
+    const late = setTimeout(() => running.child.kill('SIGKILL'), 60_000);
     await running.exited;
+    clearTimeout(late);
   };
   const start = async () => {
     running = launch(folder, user, socket, port);
-    for (let i = 0; i < 600 && !running.ended && !stopped() && !(await answers(socket)); i++) await sleep(50);
+    await settled(running);
     if (stopped()) {
       await stop();
       throw new Error('Stopped before the database was ready.');

@@ -41,7 +41,7 @@ try {
     const stream = await fetch(`${api}/jobs/${job.id}/events`, { signal: leave.signal });
     if (!reads) return;
     try {
-      for await (const part of stream.body) told += String(Buffer.from(part)).split('\ndata:').length - 1;
+      for await (const part of stream.body) told += String(Buffer.from(part)).split('data:').length - 1;
     } catch {
       // Left at the end.
     }

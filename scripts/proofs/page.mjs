@@ -105,7 +105,8 @@ try {
     .getByText(/^Proven|at most|was tried/)
     .first()
     .waitFor({ timeout: 120_000 });
-  await sleep(1500);
+  // The search for something better goes on for a while; what is measured is the page, not the other core.
+  await sleep(25_000);
   const screens = {
     Walk: `document.querySelector('[aria-label="Walk sheet"]')`,
     Joints: `document.querySelector('[aria-label="Pieces"] .piece-row')`,
@@ -180,7 +181,7 @@ try {
     survey: { closed: true, walls: zigzag, trims },
   });
   const other = await browser.newPage();
-  await other.goto(`${app.address}/jobs/${big.id}/saw`);
+  await other.goto(`${app.address}/jobs/${round.id}/saw`);
   await page.goto(`${app.address}/jobs/${round.id}/walk/r1`);
   const field = page.getByLabel('Length of wall 15', { exact: true });
   await field.focus();

@@ -8,7 +8,8 @@ import { useHalfWritten, halfWritten, FieldScope } from '../src/shared/half-writ
 import { MoneyField, NumberField } from '../src/shared/SettledField.tsx';
 import { draftKey } from '../src/session/draft-key.ts';
 import { edited, loaded } from '../src/session/draft-slice.ts';
-import { browserStore } from '../src/session/browser-store.ts';
+import { browserStore, memoryStore, upgradeKept } from '../src/session/browser-store.ts';
+import { bringOldDrafts, keptDraft } from '../src/session/kept.ts';
 import { outbox } from '../src/session/outbox.ts';
 import { useCommands, type Commands } from '../src/session/use-commands.ts';
 import type { Store } from '../src/session/store.ts';
@@ -125,6 +126,62 @@ describe('a room that is edited', () => {
     expect(server.asked[0]!.what).toBe(`PATCH ${path}/choices`);
     expect(JSON.stringify(server.asked[1]!.body)).toContain('121');
     server.answers = {};
+  });
+});
+
+describe('what a browser has kept', () => {
+  test('of an earlier version is brought along; what is damaged does not stop the rest', async () => {
+    const { survey, name, typed, notes } = job.rooms[0]!;
+    const sheet = { name, survey, typed, notes };
+    // As the first version wrote it: by the room alone, with the whole state under way and no id for it.
+    const old = {
+      ...sheet,
+      name: 'Typed offline',
+      jobId: 'old-job',
+      version: 3,
+      base: sheet,
+      save: 'saving',
+      sent: sheet,
+      edits: 2,
+      past: [],
+      future: [],
+    };
+    localStorage.setItem('long-miter-draft-broken', '{"base":');
+    localStorage.setItem('long-miter-draft-r9', JSON.stringify(old));
+    localStorage.setItem('long-miter-history-r9', '{}');
+    localStorage.setItem('something else', 'stays');
+    await bringOldDrafts();
+    expect(await keptDraft(draftKey('old-job', 'r9'))).toMatchObject({
+      name: 'Typed offline',
+      roomId: 'r9',
+      save: 'waiting',
+      version: 3,
+    });
+    expect(Object.keys(localStorage)).toEqual(['something else']);
+  });
+  test('by a form that nobody knows is left alone', () => {
+    expect(upgradeKept({ v: 1, value: { base: {}, survey: {} } })).toEqual({ base: {}, survey: {} });
+    expect(upgradeKept({ v: 1, value: 'text' })).toBeUndefined();
+    expect(upgradeKept({ v: 99, value: { base: {} } })).toBeUndefined();
+  });
+  test('is kept for the page where the browser keeps nothing', async () => {
+    const store = memoryStore();
+    const entry = {
+      id: 'c',
+      v: 2 as const,
+      tab: 't',
+      job: 'j',
+      label: 'x',
+      what: { kind: 'room' as const, room: 'r' },
+    };
+    const made = await store.add(entry);
+    expect(await store.entries()).toEqual([made]);
+    await store.adopt([made], 'u');
+    expect((await store.entries())[0]!.tab).toBe('u');
+    await store.remove(made.seq);
+    expect(await store.entries()).toEqual([]);
+    await store.beat('t', 5);
+    expect([...(await store.tabsSince(5)), ...(await store.tabsSince(6))]).toEqual(['t']);
   });
 });
 

@@ -143,7 +143,8 @@ export function checkSurvey(
   const shaped = checkShape(surveySchema, value);
   if (!shaped.ok) return shaped;
   const room = roomOf({ id: 'room', name: 'Room', survey: shaped.value });
-  if (!room) return shaped;
+  // A room without walls has trims already: it must be able to go out and come in like any other.
+  const at = room ? '/rooms/0' : '/unwalked/0';
   const issues = checkJob({
     format: 'longmiter-job',
     version: 2,
@@ -152,10 +153,11 @@ export function checkSurvey(
     houseRules: settings.houseRules,
     profiles: [...settings.profiles],
     stock: [],
-    rooms: [room],
+    rooms: room ? [room] : [],
+    ...(room ? {} : { unwalked: [{ id: 'room', name: 'Room', ...shaped.value, closed: false }] }),
   });
   const own = issues
-    .filter((issue) => issue.at.startsWith('/rooms/0'))
-    .map((issue): Issue => ({ ...issue, at: issue.at.slice('/rooms/0'.length) }));
+    .filter((issue) => issue.at.startsWith(at))
+    .map((issue): Issue => ({ ...issue, at: issue.at.slice(at.length) }));
   return failIfAny(own, shaped.value);
 }

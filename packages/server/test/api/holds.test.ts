@@ -125,6 +125,21 @@ describe('jobs that can always be taken away and brought in again', () => {
     expect(again.issues[0]!.text).toContain('no profile "base"');
     expect(checkJobFile(JSON.parse(await fileOf(job)))).toMatchObject({ ok: true });
   });
+  test('a room that nobody has walked yet holds its profile, too', async () => {
+    const job = await newJob();
+    const survey = { closed: true, walls: [], trims: [{ id: 't', profile: 'base', on: 'walls' }] };
+    const room = (
+      await request(app).post(`/api/jobs/${job.id}/rooms`).send({ name: 'R', survey }).expect(201)
+    ).body as RoomRecord;
+    for (const line of job.settings.stock) await request(app).delete(`/api/jobs/${job.id}/stock/${line.id}`);
+    await request(app).delete(`/api/jobs/${job.id}/profiles/base`).expect(422);
+    const gold = { ...survey, trims: [{ id: 't', profile: 'gold', on: 'walls' }] };
+    await request(app)
+      .put(`/api/jobs/${job.id}/rooms/${room.id}`)
+      .send({ version: 1, name: 'R', survey: gold, typed: {}, notes: {} })
+      .expect(422);
+    expect(checkJobFile(JSON.parse(await fileOf(job)))).toMatchObject({ ok: true });
+  });
   test('thirty rooms saved while their profile is being removed: the file is good whatever came first', async () => {
     for (let round = 0; round < 5; round++) {
       const job = await newJob();

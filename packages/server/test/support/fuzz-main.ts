@@ -24,7 +24,9 @@ for (const { id, name } of jobs) {
   const file = await out.text();
   const checked = checkJobFile(JSON.parse(file));
   if (!out.ok || !checked.ok) {
-    faults.push(`${name} (${id}) does not go out whole: ${file.slice(0, 200)}`);
+    faults.push(
+      `${name} (${id}) does not go out whole: ${out.status} ${checked.ok ? '' : JSON.stringify(checked.issues.slice(0, 3))}`,
+    );
     continue;
   }
   const again = await fetch(`${address}/api/jobs/import`, {

@@ -50,17 +50,27 @@ const OLD_HISTORY = 'long-miter-history-';
 
 /** Edits that an earlier version of the page kept in local storage, brought here; said once. */
 export async function bringOldDrafts(): Promise<void> {
-  try {
-    const store = await browserStore();
-    for (const name of Object.keys(localStorage)) {
-      if (name.startsWith(OLD_HISTORY)) localStorage.removeItem(name);
-      if (!name.startsWith(OLD_DRAFT)) continue;
-      const draft = JSON.parse(localStorage.getItem(name)!) as Draft;
-      if (draft.base && draft.jobId)
-        await store.keep(draftAt(draftKey(draft.jobId, name.slice(OLD_DRAFT.length))), draft);
-      localStorage.removeItem(name);
+  const store = await browserStore();
+  for (const name of Object.keys(localStorage)) {
+    if (name.startsWith(OLD_HISTORY)) localStorage.removeItem(name);
+    if (!name.startsWith(OLD_DRAFT)) continue;
+    const draft = readDraft(localStorage.getItem(name));
+    if (draft) {
+      const roomId = name.slice(OLD_DRAFT.length);
+      // What was on its way then had no id by which the server could know it: it goes out anew.
+      const kept = { ...draft, roomId, save: 'waiting', sent: undefined };
+      await store.keep(draftAt(draftKey(draft.jobId, roomId)), kept);
     }
+    localStorage.removeItem(name);
+  }
+}
+
+/** A draft as text; undefined for what is none. One that is damaged must not keep the others from being brought. */
+function readDraft(text: string | null): Draft | undefined {
+  try {
+    const draft = JSON.parse(text ?? 'null') as Draft | null;
+    return draft?.base && draft.jobId ? draft : undefined;
   } catch {
-    // Switched off or unreadable: there is nothing to bring.
+    return undefined;
   }
 }

@@ -7,8 +7,8 @@ import {
   checkShape,
   choicesSchema,
   emptySurvey,
+  exportJobFile,
   houseRulesSchema,
-  jobFileOf,
   LISTS,
   type CutRecord,
   type Fields,
@@ -82,7 +82,7 @@ export function useCommands(jobId: string): Commands {
       });
     /** Why a job with these settings could not be; rooms count where profiles change. */
     const fault = (settings: JobSettings, withRooms = false): string | undefined =>
-      checkJob(jobFileOf({ ...now(), settings, rooms: withRooms ? now().rooms : [] }))[0]?.text;
+      checkJob(exportJobFile({ ...now(), settings, rooms: withRooms ? now().rooms : [] }))[0]?.text;
 
     const setItem: Commands['setItem'] = (list, id, set) => {
       const { settings } = now();

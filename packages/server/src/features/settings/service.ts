@@ -5,7 +5,7 @@ import {
   checkShape,
   choicesSchema,
   houseRulesSchema,
-  jobFileOf,
+  exportJobFile,
   LISTS,
   type addProfileSchema,
   type Change,
@@ -47,7 +47,7 @@ async function check(
   withRooms: boolean,
 ): Promise<void> {
   const rooms = withRooms ? await repository.listRooms(db, head.id) : [];
-  const issues = checkJob(jobFileOf({ ...head, settings, rooms }));
+  const issues = checkJob(exportJobFile({ ...head, settings, rooms }));
   if (issues.length > 0) throw invalid(asSent(issues));
 }
 

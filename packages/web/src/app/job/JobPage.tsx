@@ -1,6 +1,6 @@
 import { Center, Loader, Text } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { useEffect, useMemo } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import {
   moveSplice,
@@ -75,13 +75,21 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const live = usePlanUnlessWalking(stage, file, job.settings.pins, cuts);
   const planned = live.plan?.pieces;
   const own = useMemo(() => planned?.filter((piece) => piece.room === roomId), [planned, roomId]);
-  const all = own ?? quick?.pieces ?? [];
+  const all = own ?? quick?.pieces ?? NO_PIECES;
   const oneTrim = room?.trims.some((trim) => trim.id === ui.trim) ? ui.trim : undefined;
   const pieces = oneTrim === undefined ? all : all.filter((piece) => piece.trim === oneTrim);
   // Several trims on one strip would lie on each other: without a choice the ribbon and the plan show the first.
   const first = oneTrim ?? room?.trims.find((trim) => trim.on === 'walls')?.id;
   const around = room?.trims.find((trim) => trim.id === oneTrim)?.on === 'openings';
-  const drawn = all.filter((piece) => piece.trim === first || (piece.role !== 'wall' && !around));
+  const now = useMemo(
+    () => ({
+      room,
+      drawn: all.filter((piece) => piece.trim === first || (piece.role !== 'wall' && !around)),
+    }),
+    [room, all, first, around],
+  );
+  // What is typed is in its field at once; the ribbon follows as soon as there is time.
+  const view = useDeferredValue(now);
   const to = (next: string, target = roomId): string =>
     `/jobs/${job.id}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
   const pick = useSteady((piece: Piece): void => {
@@ -92,8 +100,13 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const { edit } = useSheet(job, roomId ?? '');
   const moveOpening = useMoveOpening(edit, job.unit);
   // A splice dragged along the ribbon is pinned where it is let go: on a stud where the wall has studs.
-  const dragSplice = (trim: string, wall: string, from: number | undefined, to: number): void =>
-    void edit((survey) => moveSplice(survey, trim, wall, from, to));
+  const dragSplice = useSteady((trim: string, wall: string, from: number | undefined, to: number): void => {
+    edit((survey) => moveSplice(survey, trim, wall, from, to));
+  });
+  const worth = useSteady((piece: Piece, at: number) =>
+    room && quick ? spliceWorth(piece, room, quick, at) : undefined,
+  );
+  const pickWall = useSteady((index: number): void => void dispatch(wallPicked(index)));
   const profiles = useMemo(
     () => new Map(job.settings.profiles.map((profile) => [profile.id, profile])),
     [job.settings.profiles],
@@ -144,23 +157,18 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
           edit={edit}
         />
         <footer className="foot" hidden={stage === HOME}>
-          {room ? (
-            <Ribbon
-              room={room}
+          {view.room ? (
+            <Strip
+              room={view.room}
               unit={job.unit}
               layer={stage === 'walk' ? 'measures' : 'pieces'}
               {...(stage === 'walk' ? { onMove: moveOpening } : {})}
-              {...(stage === 'joints'
-                ? {
-                    onSplice: dragSplice,
-                    ...(quick ? { spliceWorth: (piece, at) => spliceWorth(piece, room, quick, at) } : {}),
-                  }
-                : {})}
-              pieces={drawn}
+              {...(stage === 'joints' ? { onSplice: dragSplice, spliceWorth: worth } : {})}
+              pieces={view.drawn}
               profiles={profiles}
               selectedWall={ui.wall}
               selectedPiece={ui.piece}
-              onWall={(index) => dispatch(wallPicked(index))}
+              onWall={pickWall}
               onPiece={pick}
             />
           ) : (
@@ -179,6 +187,8 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
 
 /** Planning is worth its work only where a cut plan is looked at. */
 const EMPTY_ROOMS: never[] = [];
+const NO_PIECES: readonly Piece[] = [];
+const Strip = memo(Ribbon);
 const NO_CUTS: readonly KeptCut[] = [];
 function usePlanUnlessWalking(
   stage: Stage,

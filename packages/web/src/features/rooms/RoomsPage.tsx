@@ -15,6 +15,7 @@ import {
 } from '@long-miter/core';
 import { errorOf, useChangeHeadMutation } from '../../api/api.ts';
 import { useCommands } from '../../session/use-commands.ts';
+import { useGrowing } from '../../shared/use-growing.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { usePieceCounts } from './use-piece-counts.ts';
@@ -66,6 +67,7 @@ export function RoomsPage({ job }: { job: JobRecord }) {
       room.name.toLowerCase().includes(search.trim().toLowerCase()) &&
       (!open || assumed + check > 0 || walls === 0),
   );
+  const drawn = useGrowing(shown.length, `${search} ${open}`, 40);
   const sum = (of: (state: RoomState) => number): number => states.reduce((all, one) => all + of(one), 0);
   const archive = async (): Promise<void> => {
     const put = (archived: boolean) =>
@@ -151,7 +153,7 @@ export function RoomsPage({ job }: { job: JobRecord }) {
             </tr>
           </thead>
           <tbody>
-            {shown.map((state) => (
+            {shown.slice(0, drawn).map((state) => (
               <RoomRow key={state.room.id} state={state} jobId={job.id} pieces={counts.get(state.room.id)} />
             ))}
           </tbody>

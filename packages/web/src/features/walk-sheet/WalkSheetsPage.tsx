@@ -1,4 +1,4 @@
-import { Button, Center, Group, Loader, NativeSelect, Table, Text } from '@mantine/core';
+import { Button, Center, Group, Loader, NativeSelect, Text } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import { memo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -86,26 +86,26 @@ const HEADS = [
 
 function SheetTable({ rows }: { rows: readonly (readonly string[])[] }) {
   return (
-    <Table className="sheet-table" withTableBorder withColumnBorders>
-      <Table.Thead>
-        <Table.Tr>
+    <table className="sheet-table">
+      <thead>
+        <tr>
           {HEADS.map((head) => (
-            <Table.Th key={head}>{head}</Table.Th>
+            <th key={head}>{head}</th>
           ))}
-        </Table.Tr>
-      </Table.Thead>
-      <Table.Tbody>
+        </tr>
+      </thead>
+      <tbody>
         {rows.map((row, index) => (
-          <Table.Tr key={index}>
+          <tr key={index}>
             {row.map((cell, column) => (
-              <Table.Td key={column}>
+              <td key={column}>
                 <Typeset text={cell} />
-              </Table.Td>
+              </td>
             ))}
-          </Table.Tr>
+          </tr>
         ))}
-      </Table.Tbody>
-    </Table>
+      </tbody>
+    </table>
   );
 }
 

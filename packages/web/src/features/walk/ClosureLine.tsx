@@ -1,6 +1,7 @@
 import { Button, Text } from '@mantine/core';
 import { useMemo } from 'react';
 import {
+  anglesAddUp,
   closeRoom,
   cornerAt,
   formatWithUnit,
@@ -31,6 +32,8 @@ function wordsOf(suspect: Suspect, room: Room, unit: Unit): string {
   if (suspect.wall === undefined)
     return `the corner after wall ${index + 1} is probably ${Math.abs(change).toFixed(1)}° too ${change > 0 ? 'small' : 'large'}`;
   const { length } = room.walls[index]!;
+  if (suspect.swapped !== undefined)
+    return `wall ${index + 1} probably has two digits the wrong way round: ${formatWithUnit(length, unit)} → ${formatWithUnit(suspect.swapped, unit)}`;
   return `wall ${index + 1} is probably ${formatWithUnit(Math.abs(change), unit)} too ${change > 0 ? 'short' : 'long'}: ${formatWithUnit(length, unit)} → ${formatWithUnit(length + change, unit)}`;
 }
 
@@ -56,7 +59,9 @@ export function ClosureLine({ room, sheet, unit, editSheet, onSelect }: Props) {
           ? 'Open chain: it has nothing to close.'
           : closure.gap < hair
             ? `The figures close within ${formatWithUnit(hair, unit)}.`
-            : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${Math.round(closure.perimeter / closure.gap)}), angles by ${closure.angleGap.toFixed(2)}°.`}
+            : !anglesAddUp(closure)
+              ? `Angles first: together they are ${Math.abs(closure.angleGap).toFixed(2)}° too ${closure.angleGap > 0 ? 'large' : 'small'}. The lengths can be judged when the angles add up.`
+              : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${Math.round(closure.perimeter / closure.gap)}), angles by ${closure.angleGap.toFixed(2)}°.`}
         {suspects.length > 0 && (
           <b style={{ color: 'var(--lm-bad)' }}>
             {' '}

@@ -1,6 +1,6 @@
 import { Button, Group, NativeSelect, Switch, TextInput, Title, Text } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
-import { useCallback, useEffect, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useState } from 'react';
 import {
   completeHouseRules,
   cornerAt,
@@ -24,10 +24,15 @@ import { WallRow } from './WallRow.tsx';
 /** Marks a tape is held at where its end cannot be hooked. */
 const MARKS = { in: [0, 1, 2, 10], mm: [0, 10, 100] } as const;
 
+const NONE: readonly never[] = [];
+const Plan = memo(PlanDrawing);
+
 /** Walk: record one room. The plan draws itself while typing. */
 export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string; room: Room | undefined }) {
   const { draft, edit, editSheet, rename, undo, redo } = useSheet(job, roomId);
   const [offset, setOffset] = useState(0);
+  // What is typed is in its field at once; the drawing follows as soon as there is time.
+  const shown = useDeferredValue(room);
   const [fitted, setFitted] = useState(false);
   const { unit } = job;
   const moveOpening = useMoveOpening(edit, unit);
@@ -52,12 +57,12 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
     <main className="work">
       <section className="panel plan" aria-label="Plan">
         <div style={{ flex: 1, minHeight: 240 }}>
-          {room ? (
-            <PlanDrawing
-              room={room}
+          {shown ? (
+            <Plan
+              room={shown}
               unit={unit}
               fitted={fitted}
-              pieces={[]}
+              pieces={NONE}
               selectedWall={selected}
               selectedPiece={undefined}
               onWall={select}
