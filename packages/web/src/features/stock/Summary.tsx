@@ -18,7 +18,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   const rack = plan.sticks.filter((stick) => stick.source === 'rack');
   return (
-    <Table withRowBorders verticalSpacing={3}>
+    <Table withRowBorders verticalSpacing={3} className="sums">
       <Table.Thead>
         <Table.Tr>
           <Table.Th>Buy</Table.Th>
