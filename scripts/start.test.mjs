@@ -1,11 +1,13 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { startApplication } from './lib/app.mjs';
+import { contentOf, keepNewest } from './lib/content.mjs';
 import { prove } from './lib/kills.mjs';
 import { withLock } from './lib/lock.mjs';
+import { root } from './lib/paths.mjs';
 
 /** The starting command in somebody's hands: killed, closed, mistyped. */
 
@@ -93,6 +95,47 @@ describe('npm start', () => {
     },
     5 * MINUTES,
   );
+});
+
+describe('a build', () => {
+  test('is named by what its sources say, not by when they were written', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'lm-content-'));
+    const path = relative(root, folder);
+    const write = (name, text) => writeFileSync(join(folder, name), text);
+    try {
+      write('a.ts', 'one');
+      write('b.ts', 'two');
+      const name = contentOf(path);
+      const old = new Date('2001-01-01');
+      utimesSync(join(folder, 'a.ts'), old, old);
+      expect(contentOf(path)).toBe(name);
+      write('a.ts', 'One');
+      expect(contentOf(path)).not.toBe(name);
+      write('a.ts', 'one');
+      expect(contentOf(path)).toBe(name);
+      // The same words in another file are another build.
+      rmSync(join(folder, 'b.ts'));
+      write('c.ts', 'two');
+      expect(contentOf(path)).not.toBe(name);
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
+  test('of old is cleared away, but for the newest few', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'lm-content-'));
+    try {
+      for (let n = 1; n <= 5; n++) {
+        const file = join(folder, `page-${n}`);
+        writeFileSync(file, '');
+        utimesSync(file, new Date(n * 1e9), new Date(n * 1e9));
+      }
+      writeFileSync(join(folder, 'other'), '');
+      keepNewest(folder, (name) => name.startsWith('page-'), 2);
+      expect(readdirSync(folder).sort()).toEqual(['other', 'page-4', 'page-5']);
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
 });
 
 describe('a lock', () => {

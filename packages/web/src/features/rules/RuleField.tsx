@@ -1,4 +1,4 @@
-import { Group, NativeSelect, Switch } from '@mantine/core';
+import { Group, NativeSelect, Stack, Switch } from '@mantine/core';
 import {
   formatLength,
   fromMinor,
@@ -103,7 +103,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       );
     case 'splices':
       return (
-        <Group gap={6} wrap="nowrap">
+        <Stack gap={6}>
           {choice(
             complete.splices,
             [
@@ -119,7 +119,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
             value={toMinor(complete.splicePrice, coin)}
             onTake={(price) => taken({ splicePrice: fromMinor(price, coin) })}
           />
-        </Group>
+        </Stack>
       );
     case 'bullnose':
       return (

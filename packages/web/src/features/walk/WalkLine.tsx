@@ -1,5 +1,5 @@
 import { Group, Popover, Table, Text, TextInput, UnstyledButton } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { useContext, useEffect, useRef, useState } from 'react';
 import {
   addInterruption,
   addOpening,
@@ -17,6 +17,7 @@ import {
   type Unit,
   type WalkEntry,
 } from '@long-miter/core';
+import { FieldScope, halfWritten } from '../../shared/half-written.ts';
 import { onReading } from '../../shared/readings-in.ts';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSheet } from '../../session/use-sheet.ts';
@@ -102,10 +103,19 @@ function keep(
   }
 }
 
+/** What the line is called at the head while something stands in it. */
+const NAME = 'the walk line';
+
 /** The field one types in while walking: a length is the next wall, a letter in front says what else was found. */
 export function WalkLine(props: Props) {
   const { survey, unit } = props;
-  const [text, setText] = useState('');
+  // What is half-written is there again after a look at another screen.
+  const scope = useContext(FieldScope);
+  const [text, setOwn] = useState(() => halfWritten.find(scope, NAME) ?? '');
+  const setText = (next: string): void => {
+    setOwn(next);
+    halfWritten.keep(scope, NAME, next === '' ? undefined : next);
+  };
   const [fault, setFault] = useState<string>();
   const field = useRef<HTMLInputElement>(null);
   const number = survey.walls.length + 1;
