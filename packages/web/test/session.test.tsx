@@ -157,7 +157,9 @@ describe('what a browser has kept', () => {
       save: 'waiting',
       version: 3,
     });
-    expect(Object.keys(localStorage)).toEqual(['something else']);
+    const left = Object.keys(localStorage);
+    expect(left).toContain('something else');
+    expect(left.filter((name) => /^long-miter-(draft|history)-/.test(name))).toEqual([]);
   });
   test('by a form that nobody knows is left alone', () => {
     expect(upgradeKept({ v: 1, value: { base: {}, survey: {} } })).toEqual({ base: {}, survey: {} });
