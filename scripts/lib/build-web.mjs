@@ -7,13 +7,19 @@ import { cache, root } from './paths.mjs';
 export async function buildWeb() {
   const folder = join(cache, 'web');
   mkdirSync(folder, { recursive: true });
-  const dist = join(folder, contentOf('packages/web', 'packages/core/src', 'package-lock.json'));
+  const dist = join(
+    folder,
+    contentOf('packages/web', 'packages/core/src', 'package-lock.json', 'scripts/lib/build-web.mjs'),
+  );
   if (existsSync(join(dist, 'index.html'))) {
     const now = new Date();
     utimesSync(dist, now, now);
     return dist;
   }
   process.stderr.write('Building the page…\n');
+  // Whoever calls may run under tests: the page is the one that people get all the same.
+  const before = process.env.NODE_ENV;
+  process.env.NODE_ENV = 'production';
   const { build } = await import('vite');
   const aside = `${dist}.${process.pid}.tmp`;
   await build({
@@ -21,6 +27,8 @@ export async function buildWeb() {
     logLevel: 'warn',
     build: { outDir: aside, emptyOutDir: true },
   });
+  if (before === undefined) delete process.env.NODE_ENV;
+  else process.env.NODE_ENV = before;
   // Moved into place as a whole; another command may have been quicker with the same content.
   try {
     renameSync(aside, dist);
