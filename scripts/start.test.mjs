@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import { startApplication } from './lib/app.mjs';
@@ -149,13 +149,27 @@ describe('a lock', () => {
       mkdirSync(path);
       writeFileSync(join(path, 'pid'), String(pid));
       expect(withLock(path, 'testing', () => 'again')).toBe('again');
-      const order = [];
-      const other = spawnSync('sh', [
-        '-c',
-        `${process.execPath} -e "import('${join(import.meta.dirname, 'lib/lock.mjs')}').then(({ withLock }) => withLock('${path}', 'x', () => console.log('in')))"`,
-      ]);
-      order.push(String(other.stdout).trim());
-      expect(order).toEqual(['in']);
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
+  test('keeps another process waiting until it is given back', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'lm-lock-'));
+    const path = join(folder, 'x.lock');
+    const mark = join(folder, 'came in');
+    const lock = join(import.meta.dirname, 'lib/lock.mjs');
+    const program = `import { writeFileSync } from 'node:fs';
+      import { withLock } from ${JSON.stringify(lock)};
+      withLock(${JSON.stringify(path)}, 'testing', () => writeFileSync(${JSON.stringify(mark)}, ''));`;
+    try {
+      const other = withLock(path, 'testing', () => {
+        const child = spawn(process.execPath, ['--input-type=module', '-e', program], { stdio: 'ignore' });
+        Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 1500);
+        expect(existsSync(mark)).toBe(false);
+        return new Promise((resolve) => child.on('exit', resolve));
+      });
+      expect(await other).toBe(0);
+      expect(existsSync(mark)).toBe(true);
     } finally {
       rmSync(folder, { recursive: true, force: true });
     }

@@ -94,6 +94,28 @@ describe('a change of the job', () => {
     expect(new Set(ids).size).toBe(1);
     expect(ids[0]).not.toBe('');
   });
+  test('is sent once and in its turn where the browser can keep nothing', async () => {
+    await openJob(job);
+    const kept = await browserStore();
+    const { add } = kept;
+    Object.assign(kept, { add: () => Promise.reject(new Error('full')) });
+    try {
+      const body = (n: number) => ({ set: { coats: n }, was: {} });
+      const call = (n: number) =>
+        outbox.call(job.id, `change ${n}`, {
+          method: 'PATCH',
+          path: `/jobs/${job.id}/choices`,
+          body: body(n),
+        });
+      // One has gone before the next two come: each is another change all the same.
+      await call(1);
+      await Promise.all([call(2), call(3)]);
+      await Promise.all([call(4), call(5), call(6)]);
+      expect(server.asked.map((one) => one.body)).toEqual([1, 2, 3, 4, 5, 6].map(body));
+    } finally {
+      Object.assign(kept, { add });
+    }
+  });
   test('that the server refuses is said, and what others have takes its place', async () => {
     const store = await openJob(job);
     server.answers = {

@@ -128,6 +128,12 @@ describe('a job file taken out, in and out again', () => {
     const { rooms, ...job } = recordsOf(checked.value, starterSettings('in'));
     return exportJobFile({ ...job, rooms: rooms.map((room) => ({ ...room, version: 1 })) });
   };
+  test.each(['saws', 'stock', 'rack', 'pins'] as const)('is the same to the byte without any %s', (list) => {
+    const { saw: _gone, ...choices } = whole.settings.choices;
+    const bare = { ...whole, settings: { ...whole.settings, choices, [list]: [] } };
+    const first = JSON.stringify(exportJobFile(bare));
+    expect(JSON.stringify(again(JSON.parse(first)))).toBe(first);
+  });
   test('is the same to the byte, with everything that was noted', () => {
     const first = JSON.stringify(exportJobFile(whole));
     expect(JSON.stringify(again(JSON.parse(first)))).toBe(first);

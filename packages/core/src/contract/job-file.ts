@@ -184,7 +184,7 @@ export function recordsOf(file: JobFile, starter: JobSettings): ImportedJob {
     vocabulary: file.vocabulary,
     settings: {
       houseRules: file.houseRules ?? {},
-      saws: file.saws && file.saws.length > 0 ? file.saws : starter.saws,
+      saws: file.saws ?? starter.saws,
       profiles: file.profiles,
       stock: file.stock.map((item, index) => ({
         ...item,

@@ -164,7 +164,6 @@ export const cutStickSchema = z.strictObject({
   leaving: z.strictObject({ length, left: angle, right: angle }).optional(),
   place: text(120).default(''),
 });
-export type CutStickInput = z.input<typeof cutStickSchema>;
 
 /** A cut stick as the server has it: with the label of what it left on the rack, while that is there. */
 export interface KeptCut extends CutRecord {

@@ -14,15 +14,9 @@ export type Role =
   | 'line'
   | 'guide';
 
-/** Makes a shape a part one can pick: what it stands for, by id, and what is said of it. */
-export interface PartOf {
-  readonly ref?: string;
-  readonly name?: string;
-}
-
 export type Shape =
-  | ({ readonly kind: 'area'; readonly role: Role; readonly points: readonly Vec2[] } & PartOf)
-  | ({ readonly kind: 'line'; readonly role: Role; readonly points: readonly Vec2[] } & PartOf)
+  | { readonly kind: 'area'; readonly role: Role; readonly points: readonly Vec2[] }
+  | { readonly kind: 'line'; readonly role: Role; readonly points: readonly Vec2[] }
   | { readonly kind: 'label'; readonly at: Vec2; readonly text: string }
   /** A dimension line from point to point, its figure beside it. */
   | { readonly kind: 'size'; readonly from: Vec2; readonly to: Vec2; readonly text: string };
@@ -35,9 +29,6 @@ export interface Drawing {
 
 export const area = (role: Role, ...points: Vec2[]): Shape => ({ kind: 'area', role, points });
 export const line = (role: Role, ...points: Vec2[]): Shape => ({ kind: 'line', role, points });
-/** The same shape as a part that can be picked. @example asPart(area('wood', a, b, c), 'p1', '1-01, 96 in') */
-export const asPart = <S extends Shape>(shape: S, ref: string, name: string): S => ({ ...shape, ref, name });
-
 export const label = (at: Vec2, text: string): Shape => ({ kind: 'label', at, text });
 export const size = (from: Vec2, to: Vec2, text: string): Shape => ({ kind: 'size', from, to, text });
 

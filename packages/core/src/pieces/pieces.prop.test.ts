@@ -65,11 +65,8 @@ describe('coped inside corners', () => {
           const next = around[(index + 1) % 4]!;
           const joints = [piece.right.joint, next.left.joint].sort();
           expect(joints).toEqual(['cope', 'through']);
-          const [through, coped] = piece.right.joint === 'through' ? [piece, next] : [next, piece];
-          // A circle of four can only be begun somewhere: one piece of it hangs out of turn, as few as can be.
-          if (coped.order < through.order) expect(coped.reason.length).toBeGreaterThan(0);
         });
-        // No piece waits for one that hangs after it, but where the circle is cut.
+        // A circle of four can only be begun somewhere: at one corner at most the coped piece hangs before the other.
         const late = around.filter((piece, index) => {
           const next = around[(index + 1) % 4]!;
           const [through, coped] = piece.right.joint === 'through' ? [piece, next] : [next, piece];

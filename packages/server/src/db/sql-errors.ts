@@ -15,7 +15,6 @@ interface SqlError {
  */
 const PASSING = new Set([1213, 1205, 1020, 1062]);
 export const isPassing = (error: unknown): boolean => PASSING.has((error as SqlError).errno ?? 0);
-export const isDuplicate = (error: unknown): boolean => (error as SqlError).errno === 1062;
 
 const GONE = new Set([
   'ECONNREFUSED',

@@ -36,8 +36,18 @@ for (const { id, name } of jobs) {
   });
   const made = (await again.json()) as { id: string };
   if (!again.ok) faults.push(`${name} (${id}) does not come in again: ${JSON.stringify(made).slice(0, 300)}`);
-  else if ((await (await fetch(`${address}/api/jobs/${made.id}/file`)).text()) !== file)
-    faults.push(`${name} (${id}) goes out another than it came in`);
+  else {
+    const second = await (await fetch(`${address}/api/jobs/${made.id}/file`)).text();
+    const lines = file.split('\n');
+    const at = second.split('\n').findIndex((line, k) => line !== lines[k]);
+    if (second !== file)
+      faults.push(
+        `${name} (${id}) goes out another than it came in, line ${at + 1}: ${lines.slice(at - 3, at + 3).join(' ')} became ${second
+          .split('\n')
+          .slice(at - 3, at + 3)
+          .join(' ')}`,
+      );
+  }
 }
 for (const fault of faults.slice(0, 20)) console.log(fault);
 console.log(`${seen.answered} requests, ${jobs.length} jobs out and in again, ${faults.length} faults`);

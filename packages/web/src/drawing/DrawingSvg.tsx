@@ -3,7 +3,6 @@ import { useId } from 'react';
 import type { Drawing, Role, Shape } from '@long-miter/core';
 import { SvgTypeset } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
-import { Part, PartsSvg } from './Parts.tsx';
 
 interface Point {
   readonly x: number;
@@ -20,8 +19,6 @@ const STYLE: Readonly<Record<Role, React.SVGProps<SVGPolygonElement>>> = {
   line: { fill: 'none', stroke: 'currentColor', strokeWidth: 2 },
   guide: { fill: 'none', stroke: 'var(--mantine-color-dimmed)', strokeWidth: 1.2, strokeDasharray: '4 4' },
 };
-
-const PICKED = { fill: 'var(--lm-picked-fill)', stroke: 'var(--lm-picked)', strokeWidth: 2.4 };
 
 const pointsOf = (shape: Shape): readonly Point[] =>
   shape.kind === 'label' ? [shape.at] : shape.kind === 'size' ? [shape.from, shape.to] : shape.points;
@@ -79,16 +76,8 @@ function SizeLine({ from, to, text }: { from: Point; to: Point; text: string }) 
   );
 }
 
-interface Props {
-  readonly drawing: Drawing;
-  readonly height: number;
-  /** The part that is picked, and what picking one does; a drawing without is only looked at. */
-  readonly picked?: string | undefined;
-  readonly onPick?: (ref: string) => void;
-}
-
 /** One drawing, to scale, filling the width it is given. What is open is shaded and hatched. */
-export function DrawingSvg({ drawing, height, picked, onPick }: Props) {
+export function DrawingSvg({ drawing, height }: { drawing: Drawing; height: number }) {
   const { ref, width } = useWidth();
   const hatch = useId();
   const at = fitInto(drawing, Math.max(width, 120), height);
@@ -100,7 +89,7 @@ export function DrawingSvg({ drawing, height, picked, onPick }: Props) {
   return (
     <figure ref={ref} style={{ margin: 0 }}>
       {width > 0 && (
-        <PartsSvg width={width} height={height} label={drawing.title} {...(onPick ? {} : { role: 'img' })}>
+        <svg width={width} height={height} role="img" aria-label={drawing.title}>
           <defs>
             <pattern
               id={hatch}
@@ -114,40 +103,17 @@ export function DrawingSvg({ drawing, height, picked, onPick }: Props) {
             </pattern>
           </defs>
           {drawing.shapes.map((shape, index) => {
-            if (shape.kind === 'area' || shape.kind === 'line') {
-              const { ref: part, name, role } = shape;
-              const chosen = part !== undefined && part === picked ? PICKED : {};
-              const drawn =
-                shape.kind === 'area' ? (
-                  <polygon
-                    key={index}
-                    points={path(shape.points)}
-                    {...STYLE[role]}
-                    {...(role === 'gap' ? { fill: `url(#${hatch})` } : {})}
-                    {...chosen}
-                  />
-                ) : (
-                  <polyline
-                    key={index}
-                    points={path(shape.points)}
-                    {...STYLE[role]}
-                    fill="none"
-                    {...chosen}
-                  />
-                );
-              if (part === undefined || !onPick) return drawn;
+            if (shape.kind === 'area')
               return (
-                <Part
-                  key={part}
-                  of={part}
-                  label={name ?? part}
-                  picked={part === picked}
-                  onPick={() => onPick(part)}
-                >
-                  {drawn}
-                </Part>
+                <polygon
+                  key={index}
+                  points={path(shape.points)}
+                  {...STYLE[shape.role]}
+                  {...(shape.role === 'gap' ? { fill: `url(#${hatch})` } : {})}
+                />
               );
-            }
+            if (shape.kind === 'line')
+              return <polyline key={index} points={path(shape.points)} {...STYLE[shape.role]} fill="none" />;
             if (shape.kind === 'size')
               return shape.text === '' ? null : (
                 <SizeLine key={index} from={at(shape.from)} to={at(shape.to)} text={shape.text} />
@@ -167,7 +133,7 @@ export function DrawingSvg({ drawing, height, picked, onPick }: Props) {
               </text>
             );
           })}
-        </PartsSvg>
+        </svg>
       )}
       <Text component="figcaption" size="sm" c="dimmed" ta="center">
         {drawing.title}

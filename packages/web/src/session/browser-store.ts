@@ -147,7 +147,3 @@ export async function openBrowserStore(): Promise<BrowserStore> {
 
 let opened: Promise<BrowserStore> | undefined;
 export const browserStore = (): Promise<BrowserStore> => (opened ??= openBrowserStore());
-/** For tests: what was opened is forgotten. */
-export const closeBrowserStore = (): void => {
-  opened = undefined;
-};

@@ -39,6 +39,8 @@ const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout
 class Outbox {
   private hooks: Hooks | undefined;
   private queue: OutboxEntry[] = [];
+  /** Numbers of changes that the browser would not keep: after all that it does. */
+  private unkept = Number.MAX_SAFE_INTEGER - 1e9;
   private sending = false;
   private readonly waitedFor = new Map<string, (sent: Sent) => void>();
   private readonly failed = new Map<string, number>();
@@ -91,7 +93,7 @@ class Outbox {
       const store = await browserStore();
       const made = await store.add(entry).catch(() => undefined);
       // A store that is full keeps nothing; the change is sent all the same while the page is open.
-      this.queue.push(made ?? { ...entry, seq: Number.MAX_SAFE_INTEGER - 1e6 + this.queue.length });
+      this.queue.push(made ?? { ...entry, seq: this.unkept++ });
     });
     this.writing = turn.catch(() => undefined);
     await turn;

@@ -147,18 +147,6 @@ export const touchJob = (db: Db, id: string): Promise<number> =>
 
 export type PartKind = 'profiles' | 'stock' | 'saws' | 'pins' | 'rack' | 'rules' | 'choices';
 
-export async function getPart<T>(db: Db, job: string, kind: PartKind, id: string): Promise<T | undefined> {
-  const [row] = await db.rows(
-    'SELECT value FROM job_part WHERE job_id = :job AND kind = :kind AND id = :id',
-    {
-      job,
-      kind,
-      id,
-    },
-  );
-  return row && fromJson<T>(row['value']);
-}
-
 /** Keeps a part under its id: new at the end of its list, else in its place. */
 export const keepPart = (db: Db, job: string, kind: PartKind, id: string, value: unknown): Promise<number> =>
   db.change(

@@ -8,9 +8,9 @@ import {
   leavings,
   movePiece,
   outdatedCuts,
-  pinOf,
   recordOf,
   roomOf,
+  togglePin,
   type JobFile,
   type JobPin,
   type JobRecord,
@@ -72,17 +72,13 @@ export function SticksView({ job, file, live, onPiece }: Props) {
   const coin = useMemo(() => coinOfJob(file), [file]);
   const { minReusable } = completeHouseRules(job.settings.houseRules, job.unit);
   const say = (message: string): void => void notifications.show({ color: 'red', message });
-  const togglePin = (stick: PlannedStick): void => {
+  const pinAsIn = (wanted: readonly StickPin[]): void => {
+    const { add, drop } = pinChanges(pins, wanted);
+    changePins(add, drop);
+  };
+  const pinOrRelease = (stick: PlannedStick): void => {
     if (!plan) return;
-    const pin = pinOf(plan, stick);
-    const keys = new Set(pin.pieces.map((piece) => piece.id));
-    const held = pins.filter(
-      (one) => one.pieces.length === keys.size && one.pieces.every((piece) => keys.has(piece.id)),
-    );
-    changePins(
-      held.length > 0 ? [] : [pin],
-      held.map((one) => one.id),
-    );
+    pinAsIn(togglePin(plan, pins, stick));
   };
   const move = (pieceId: PieceKey, stickId: StickRef): void => {
     if (!plan) return;
@@ -90,8 +86,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
     if (target?.cut !== undefined) return say('That stick has been cut already');
     const moved = movePiece(file, plan, pins, pieceId, stickId);
     if (!moved.ok) return say(moved.issues[0].text);
-    const { add, drop } = pinChanges(pins, moved.value);
-    changePins(add, drop);
+    pinAsIn(moved.value);
   };
   const notCut = async (id: string): Promise<void> => {
     const sent = await stickNotCut(id);
@@ -111,7 +106,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
     );
   };
   const acts = useSteadyHand({
-    onPin: togglePin,
+    onPin: pinOrRelease,
     onMove: move,
     onCut: (stick, number) => setAsked({ stick, number }),
     onNotCut: (id) => void notCut(id),
