@@ -15,6 +15,9 @@ const common = { extensionsToTreatAsEsm: ['.ts', '.tsx'], transform, testEnviron
 
 /** One project a package, and one for the commands; the server's starts its own MariaDB on a fresh folder and a free port. */
 export default {
+  // A slow machine is no fault: nothing here is judged by its time.
+  testTimeout: 60_000,
+  maxWorkers: 2,
   projects: [
     {
       ...common,
@@ -34,6 +37,7 @@ export default {
       ...common,
       displayName: 'web',
       roots: ['<rootDir>/packages/web'],
+      setupFilesAfterEnv: ['<rootDir>/packages/web/test/support/patience.ts'],
       testMatch: ['**/*.test.ts', '**/*.test.tsx'],
     },
     {

@@ -88,7 +88,7 @@ function grant(socket, user, password) {
     CREATE DATABASE IF NOT EXISTS longmiter CHARACTER SET utf8mb4;
     CREATE USER IF NOT EXISTS 'app'@'127.0.0.1';
     ALTER USER 'app'@'127.0.0.1' IDENTIFIED BY '${password}';
-    GRANT ALL ON longmiter.* TO 'app'@'127.0.0.1';`;
+    GRANT ALL ON \`longmiter%\`.* TO 'app'@'127.0.0.1';`;
   const done = spawnSync('mariadb', ['--no-defaults', `--socket=${socket}`, `--user=${user}`], {
     input: sql,
     encoding: 'utf8',

@@ -34,7 +34,7 @@ beforeAll(() => {
 afterEach(async () => {
   cleanup();
   notifications.clean();
-  await waitFor(() => expect(outbox.waiting(job.id)).toBe(0), { timeout: 5000 });
+  await waitFor(() => expect(outbox.waiting(job.id)).toBe(0));
 });
 const server = playServer();
 const plain = jobOf([rectangle('in', [60, 60, 60, 60])]);
@@ -138,6 +138,7 @@ describe('the stock', () => {
       [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(byId(seen(store).settings.stock)).toEqual(byId(before));
     await waitFor(() => expect(server.asked.map((one) => one.what.split(' ')[0])).toEqual(['DELETE', 'PUT']));
+    await waitFor(() => expect(outbox.waiting(job.id)).toBe(0));
   });
   test('a price is sent in whole coins, and only it', async () => {
     const store = await openJob(job);

@@ -26,7 +26,7 @@ beforeEach(() => halfWritten.clear());
 afterEach(async () => {
   cleanup();
   // What one test has sent must not arrive in the next.
-  await waitFor(() => expect(outbox.waiting(job.id)).toBe(0), { timeout: 5000 });
+  await waitFor(() => expect(outbox.waiting(job.id)).toBe(0));
 });
 const server = playServer();
 const job: JobRecord = jobOf([rectangle()]);
@@ -144,7 +144,7 @@ describe('a room that is edited', () => {
       store.dispatch(
         edited({ id: key, sheet: { survey: setLength(room!.survey, 0, length) }, field: 'length' }),
       );
-    await waitFor(() => expect(server.asked).toHaveLength(2), { timeout: 4000 });
+    await waitFor(() => expect(server.asked).toHaveLength(2));
     expect(server.asked[0]!.what).toBe(`PATCH ${path}/choices`);
     expect(JSON.stringify(server.asked[1]!.body)).toContain('121');
     server.answers = {};

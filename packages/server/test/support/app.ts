@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Express } from 'express';
+import { createConnection } from 'mysql2/promise';
 import type { JobEvent } from '@long-miter/core';
 import { createApp } from '../../src/app.ts';
 import { readConfig } from '../../src/config.ts';
@@ -9,9 +10,20 @@ import { DeviceListener } from '../../src/features/devices/listener.ts';
 import { contextOf, type Context } from '../../src/http/context.ts';
 import { Hub } from '../../src/http/hub.ts';
 
+/** A database for each of the runner's workers, so that files of tests that run at once do not see each other's jobs. */
+async function ownDatabase() {
+  const config = readConfig(process.env).database;
+  const database = `longmiter_${process.env['JEST_WORKER_ID'] ?? '1'}`;
+  const { host, port, user, password } = config;
+  const connection = await createConnection({ host, port, user, password });
+  await connection.query(`CREATE DATABASE IF NOT EXISTS ${database} CHARACTER SET utf8mb4`);
+  await connection.end();
+  return { ...config, database };
+}
+
 /** The real application on the tests' own MariaDB. */
 export async function testApp(): Promise<{ app: Express; database: Database; context: Context }> {
-  const database = new Database(readConfig(process.env).database);
+  const database = new Database(await ownDatabase());
   await migrate(database.pool, 'packages/server/migrations');
   return {
     app: createApp(database, undefined, new DeviceListener()),

@@ -22,8 +22,8 @@ export const makeStore = () =>
     // A plan of a large job is megabytes of plain data made by core; walking it on every action would cost frames.
     middleware: (defaults) =>
       defaults({
-        immutableCheck: { ignoredPaths: ['plan'] },
-        serializableCheck: { ignoredPaths: ['plan'], ignoredActionPaths: ['payload.plan'] },
+        immutableCheck: { ignoredPaths: ['plan'], warnAfter: 1000 },
+        serializableCheck: { warnAfter: 1000, ignoredPaths: ['plan'], ignoredActionPaths: ['payload.plan'] },
       })
         .prepend(autosave.middleware)
         .concat(api.middleware),
