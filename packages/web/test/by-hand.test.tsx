@@ -148,6 +148,7 @@ describe('the stock', () => {
     await userEvent.type(field, '7,50{Enter}');
     await waitFor(() => expect(sent('PATCH')).toHaveLength(1));
     expect((sent('PATCH')[0]!.body as { set: object }).set).toEqual({ price: 750 });
+    await waitFor(() => expect(outbox.waiting(job.id)).toBe(0));
   });
 });
 

@@ -1,3 +1,4 @@
+import { pointsOf } from '../drawing/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
@@ -82,15 +83,7 @@ describe('the Bench', () => {
           true,
           true,
         ]);
-        const points = answer.drawings
-          .flatMap((drawing) => drawing.shapes)
-          .flatMap((shape) =>
-            shape.kind === 'label'
-              ? [shape.at]
-              : shape.kind === 'size'
-                ? [shape.from, shape.to]
-                : shape.points,
-          );
+        const points = answer.drawings.flatMap((drawing) => pointsOf(drawing.shapes));
         expect(points.length).toBeGreaterThan(3);
         expect(points.every(({ x, y }) => Number.isFinite(x) && Number.isFinite(y))).toBe(true);
         for (const { value } of answer.outcomes)

@@ -10,8 +10,11 @@ export interface RoomPlan {
     readonly index: number;
     readonly from: Vec2;
     readonly to: Vec2;
-    readonly label: Vec2;
+    readonly middle: Vec2;
+    /** As drawn, which is as read unless the room is fitted. */
+    readonly length: number;
     readonly heading: number;
+    readonly inward: Vec2;
   }[];
   readonly openings: readonly {
     readonly id: string;
@@ -24,7 +27,8 @@ export interface RoomPlan {
   readonly corners: readonly {
     readonly index: number;
     readonly at: Vec2;
-    readonly label: Vec2;
+    /** Into the room, half way between its walls; length 1. */
+    readonly inward: Vec2;
     readonly angle: number;
     readonly assumed: boolean;
   }[];
@@ -34,19 +38,18 @@ export interface RoomPlan {
   readonly box: { readonly min: Vec2; readonly max: Vec2 };
 }
 
-/**
- * Draws a room from its readings.
- * @param labelOffset how far inside the room labels stand off the walls
- */
-export function drawRoomPlan(room: Room, labelOffset: number): RoomPlan {
+/** Where everything of a room lies, from its readings. */
+export function drawRoomPlan(room: Room): RoomPlan {
   const path = walkRoom(room);
   const walls = path.walls.map((line, index) => ({
     id: room.walls[index]!.id,
     index,
     from: line.start,
     to: line.end,
-    label: add(pointOnWall(line, room.walls[index]!.length / 2), scale(line.inward, -labelOffset)),
+    middle: pointOnWall(line, room.walls[index]!.length / 2),
+    length: room.walls[index]!.length,
     heading: line.heading,
+    inward: line.inward,
   }));
   const openings = path.walls.flatMap((line, wall) =>
     (room.walls[wall]!.openings ?? []).map((opening) => ({
@@ -65,12 +68,11 @@ export function drawRoomPlan(room: Room, labelOffset: number): RoomPlan {
     const middle = add(line.inward, next.inward);
     // Nearly straight on or folded back: any direction out of the wall will do.
     const size = Math.hypot(middle.x, middle.y) || 1;
-    const inward = scale(middle, (1.45 * labelOffset) / size);
     return [
       {
         index,
         at: line.end,
-        label: add(line.end, inward),
+        inward: scale(middle, 1 / size),
         angle: wallAngle(corner.reading),
         assumed: corner.reading.as === 'assumed',
       },

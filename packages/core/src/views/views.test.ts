@@ -54,7 +54,7 @@ describe('the ribbon', () => {
 
 test('the plan draws walls clockwise and the gap the readings leave', () => {
   const job = simpleJob([{ length: 120 }, { length: 96 }, { length: 130 }, { length: 96 }]);
-  const plan = drawRoomPlan(job.rooms[0]!, 5);
+  const plan = drawRoomPlan(job.rooms[0]!);
   expect(plan.walls[0]!.to).toEqual({ x: 120, y: 0 });
   expect(plan.walls[1]!.to.y).toBeCloseTo(-96, 9);
   expect(Math.hypot(plan.gap!.from.x, plan.gap!.from.y)).toBeCloseTo(10, 9);

@@ -1,351 +1,151 @@
-import { Fragment, useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import {
-  formatAngle,
-  formatWithUnit,
   layOutRibbon,
-  pieceOutline,
-  ribbonX,
+  RIBBON,
+  ribbonDrawing,
+  SAME_PLACE,
+  splicePin,
   studPositions,
-  type Point,
-  type RibbonLayout,
+  type Piece,
+  type Profile,
+  type Room,
+  type SplicePlace,
+  type Unit,
 } from '@long-miter/core';
-import { movedAlong } from './along.ts';
-import { Part, PartsSvg } from './Parts.tsx';
-import { CasingBands, SpliceHandles } from './RibbonParts.tsx';
-import { BAND, HEIGHT, TOP, type Layered, type RibbonProps } from './ribbon-props.ts';
-import { SvgFigure } from '../shared/Figure.tsx';
 import { useWidth } from '../shared/use-width.ts';
+import { movedAlong } from './along.ts';
+import { Painted, type PartUse, type UseOfPart } from './Painted.tsx';
 
-const path = (points: readonly Point[], dy: number): string =>
-  `M${points.map((point) => `${point.x.toFixed(2)} ${(point.y + dy).toFixed(2)}`).join('L')}Z`;
+interface Props {
+  readonly room: Room;
+  readonly unit: Unit;
+  readonly layer: 'measures' | 'pieces';
+  readonly pieces: readonly Piece[];
+  readonly selectedWall: number | undefined;
+  readonly selectedPiece: string | undefined;
+  readonly onWall: (index: number) => void;
+  readonly onPiece: (piece: Piece) => void;
+  /** Lets splices be dragged along their wall; `from` is where one was pinned before. */
+  readonly onSplice?: (trim: string, wall: string, from: number | undefined, to: number) => void;
+  /** What a splice would be worth at a place, shown while it is dragged. */
+  readonly spliceWorth?: (piece: Piece, at: number) => SplicePlace | undefined;
+  /** Profiles by id, for the face width of casing. */
+  readonly profiles: ReadonlyMap<string, Profile>;
+  /** Lets openings be dragged along their wall. */
+  readonly onMove?: (wall: number, opening: string, at: number) => void;
+}
+
+const HINT = 'Shift and an arrow key move it';
+const SIDE = 12;
+
+interface Held {
+  readonly piece: string;
+  readonly at: number;
+}
 
 /** The room's perimeter as one strip, always at the foot of the screen, always full width. */
-export function Ribbon(props: RibbonProps) {
+export function Ribbon(props: Props) {
+  const { room, unit, layer, pieces, profiles, onSplice, spliceWorth } = props;
   const { ref, width } = useWidth();
-  const inner = Math.max(0, width - 24);
-  const layout = useMemo(() => layOutRibbon(props.room, inner, BAND), [props.room, inner]);
+  const inner = Math.max(0, width - 2 * SIDE);
+  const [held, setHeld] = useState<Held>();
+  const layout = useMemo(() => layOutRibbon(room, inner, RIBBON.band), [room, inner]);
+  const heldPiece = held && pieces.find((piece) => piece.id === held.piece);
+  const worth = heldPiece && spliceWorth?.(heldPiece, held.at);
+  const movable = onSplice !== undefined;
+  const drawing = useMemo(
+    () =>
+      ribbonDrawing(room, layout, {
+        unit,
+        layer,
+        pieces,
+        profiles,
+        ...(movable ? { splices: held ? { held: { ...held, worth } } : {} } : {}),
+      }),
+    [room, layout, unit, layer, pieces, profiles, movable, held, worth],
+  );
   return (
     <div ref={ref}>
       {width > 0 && (
-        <PartsSvg
+        <Painted
+          drawing={drawing}
           width={width}
-          height={HEIGHT}
-          label={`Ribbon of ${props.room.name}: ${props.room.walls.length} walls unrolled, left to right`}
-        >
-          <g transform="translate(12 0)">
-            <WallBands {...props} layout={layout} />
-            {props.layer === 'pieces' ? (
-              <>
-                <PieceBands {...props} layout={layout} />
-                <CasingBands {...props} layout={layout} />
-                {props.onSplice && <SpliceHandles {...props} layout={layout} onSplice={props.onSplice} />}
-              </>
-            ) : (
-              <Measures {...props} layout={layout} />
-            )}
-            <CornerMarks layout={layout} />
-          </g>
-        </PartsSvg>
+          height={RIBBON.height}
+          margin={0}
+          use={partsFor(props, layout.scale, setHeld)}
+        />
       )}
     </div>
   );
 }
 
-function WallBands({ room, layout, selectedWall, onWall, onMove, unit }: Layered) {
-  return layout.walls.map((wall) => {
-    const full = room.walls[wall.index]!;
-    return (
-      <Fragment key={wall.id}>
-        <Part
-          of={`wall ${wall.id}`}
-          data-wall={wall.index + 1}
-          label={`wall ${wall.index + 1}, ${formatWithUnit(full.length, unit)}`}
-          picked={selectedWall === wall.index}
-          onPick={() => onWall(wall.index)}
-        >
-          <rect
-            x={wall.x}
-            y={TOP - 6}
-            width={wall.width}
-            height={BAND + 12}
-            fill={selectedWall === wall.index ? 'var(--lm-picked-fill)' : 'var(--lm-void)'}
-          />
-          <line
-            x1={wall.x}
-            x2={wall.x + wall.width}
-            y1={TOP - 6}
-            y2={TOP - 6}
-            stroke={selectedWall === wall.index ? 'var(--lm-picked)' : 'var(--lm-wall)'}
-            strokeWidth={3}
-          />
-          {wall.width > 26 && (
-            <text
-              x={wall.x + wall.width / 2}
-              y={TOP - 14}
-              textAnchor="middle"
-              fontSize={13}
-              fontWeight={selectedWall === wall.index ? 700 : 500}
-            >
-              {wall.width > 84 ? `wall ${wall.index + 1}` : wall.index + 1}
-            </text>
-          )}
-          {(studPositions(full) ?? []).map((at) => (
-            <line
-              key={at}
-              x1={ribbonX(layout, wall.index, at)}
-              x2={ribbonX(layout, wall.index, at)}
-              y1={TOP - 6}
-              y2={TOP - 1}
-              stroke="var(--lm-wall)"
-              strokeOpacity={0.55}
-            />
-          ))}
-          {(full.interruptions ?? []).map((item) => (
-            <rect
-              key={item.id}
-              x={ribbonX(layout, wall.index, item.at)}
-              y={TOP + 2}
-              width={item.width * layout.scale}
-              height={BAND + 4}
-              fill="var(--lm-panel)"
-              stroke="var(--lm-wall)"
-              strokeDasharray="2 2"
-            >
-              <title>{item.name ?? 'built-in'}</title>
-            </rect>
-          ))}
-          {(full.furniture ?? []).map((item, k) => (
-            <rect
-              key={`furniture${k}`}
-              x={ribbonX(layout, wall.index, item.at)}
-              y={TOP + BAND + 6}
-              width={item.width * layout.scale}
-              height={5}
-              fill="none"
-              stroke="var(--lm-wall)"
-              strokeDasharray="1 3"
-            >
-              <title>{`${item.name ?? 'furniture'} will stand here`}</title>
-            </rect>
-          ))}
-          {(full.points ?? []).map((point, k) => (
-            <PointMark
-              key={`${point.kind}${k}`}
-              kind={point.kind}
-              x={ribbonX(layout, wall.index, point.at + (point.width ?? 0) / 2)}
-            />
-          ))}
-        </Part>
-        {(full.openings ?? []).map((opening) => {
-          const x = ribbonX(layout, wall.index, opening.at);
-          const w = opening.width * layout.scale;
-          const window = opening.kind === 'window';
-          return (
-            <Part
-              key={opening.id}
-              of={`opening ${wall.id} ${opening.id}`}
-              data-opening={opening.id}
-              label={`${opening.kind} on wall ${wall.index + 1}, ${formatWithUnit(opening.at, unit)} from its left${onMove ? '; Shift and an arrow key move it' : ''}`}
-              onPick={() => onWall(wall.index)}
-              style={onMove ? { cursor: 'ew-resize' } : undefined}
-              moved={
-                onMove &&
-                movedAlong(`${wall.id} ${opening.id}`, {
-                  ...opening,
-                  length: full.length,
-                  unit,
-                  along: (dx) => dx / layout.scale,
-                  onMove: (at) => onMove(wall.index, opening.id, at),
-                })
-              }
-            >
-              {onMove && <title>drag it along the wall</title>}
-              <rect
-                x={x}
-                y={TOP - 6}
-                width={w}
-                height={window ? 7 : BAND + 12}
-                fill="var(--lm-panel)"
-                stroke="var(--lm-wall)"
-                strokeDasharray={window ? undefined : '4 3'}
-              />
-              {!window && w > 30 && (
-                <text
-                  x={x + w / 2}
-                  y={TOP + 15}
-                  textAnchor="middle"
-                  fontSize={12}
-                  fill="var(--mantine-color-dimmed)"
-                >
-                  {opening.kind}
-                </text>
-              )}
-            </Part>
-          );
-        })}
-      </Fragment>
-    );
-  });
+/** What may be done with each part of the strip. */
+function partsFor(props: Props, scale: number, setHeld: (held: Held | undefined) => void): UseOfPart {
+  const { room, unit, pieces, selectedWall, selectedPiece, onWall, onPiece, onMove } = props;
+  const walls = new Map(room.walls.map((wall, index) => [wall.id, index]));
+  const byKey = new Map(pieces.map((piece) => [piece.id as string, piece]));
+  return ({ ref }): PartUse | undefined => {
+    if (ref.kind === 'piece') {
+      const piece = byKey.get(ref.piece);
+      return piece && { picked: piece.id === selectedPiece, onPick: () => onPiece(piece) };
+    }
+    if (ref.kind === 'splice') {
+      const piece = byKey.get(ref.piece);
+      return piece && spliceUse(props, piece, scale, setHeld);
+    }
+    const index = walls.get(ref.wall)!;
+    const onPick = (): void => onWall(index);
+    if (ref.kind !== 'opening') return { picked: ref.kind === 'wall' && index === selectedWall, onPick };
+    const wall = room.walls[index]!;
+    const opening = wall.openings!.find((one) => one.id === ref.opening)!;
+    if (!onMove) return { onPick };
+    return {
+      onPick,
+      hint: HINT,
+      tip: 'drag it along the wall',
+      style: { cursor: 'ew-resize' },
+      moved: movedAlong(`${wall.id} ${opening.id}`, {
+        ...opening,
+        length: wall.length,
+        unit,
+        along: (dx) => dx / scale,
+        onMove: (at) => onMove(index, opening.id, at),
+      }),
+    };
+  };
 }
 
-/** Sockets are squares, switches upright, pipes round, registers lying: told apart without colour. */
-function PointMark({ kind, x }: { kind: 'socket' | 'switch' | 'pipe' | 'register'; x: number }) {
-  const y = TOP + BAND - 4;
-  const box = { socket: [8, 8], switch: [5, 10], pipe: [9, 9], register: [14, 6] } as const;
-  const [w, h] = box[kind];
-  return (
-    <rect
-      x={x - w / 2}
-      y={y - h / 2}
-      width={w}
-      height={h}
-      rx={kind === 'pipe' ? w / 2 : 1}
-      fill="var(--lm-panel)"
-      stroke="var(--lm-wall)"
-      strokeWidth={1.4}
-    >
-      <title>{kind}</title>
-    </rect>
-  );
-}
-
-function Measures({ room, layout, unit }: Layered) {
-  return layout.walls.map((wall) =>
-    wall.width < 44 ? null : (
-      <text
-        key={wall.id}
-        x={wall.x + wall.width / 2}
-        y={TOP + BAND + 24}
-        textAnchor="middle"
-        fontSize={15}
-        fontWeight={600}
-      >
-        <SvgFigure value={room.walls[wall.index]!.length} unit={unit} />
-      </text>
-    ),
-  );
-}
-
-function PieceBands({ room, layout, pieces, selectedPiece, onPiece, unit }: Layered) {
-  const indexOf = new Map(room.walls.map((wall, index) => [wall.id, index]));
-  return pieces.map((piece) => {
-    const wall = indexOf.get(piece.wall ?? '');
-    if (piece.role !== 'wall' || wall === undefined) return null;
-    const from = ribbonX(layout, wall, piece.from!);
-    const to = ribbonX(layout, wall, piece.to!);
-    const picked = piece.id === selectedPiece;
-    return (
-      <Part
-        key={piece.id}
-        of={piece.id}
-        data-piece={piece.label}
-        label={`${piece.label}, ${formatWithUnit(piece.near, unit)}, ${piece.left.joint} to ${piece.right.joint}`}
-        picked={picked}
-        onPick={() => onPiece(piece)}
-      >
-        <title>{`${piece.label}: ${piece.left.joint} to ${piece.right.joint}`}</title>
-        <path
-          d={path(pieceOutline(piece, layout, wall, BAND), TOP)}
-          fill={picked ? 'var(--lm-picked-fill)' : 'var(--lm-wood)'}
-          stroke={picked ? 'var(--lm-picked)' : 'var(--lm-wood-edge)'}
-          strokeWidth={picked ? 2.2 : 1.2}
-          strokeLinejoin="round"
-        />
-        {[piece.left, piece.right].map((end, side) =>
-          end.joint === 'return' ? (
-            <ReturnEnd
-              key={side}
-              x={side === 0 ? from : to}
-              outward={side === 0 ? -1 : 1}
-              halves={end.angle > -45}
-            />
-          ) : null,
-        )}
-        {to - from > 30 && (
-          <text
-            x={(from + to) / 2}
-            y={TOP + 16}
-            textAnchor="middle"
-            fontSize={13}
-            fontWeight={650}
-            style={{ fill: picked ? 'var(--mantine-color-text)' : undefined }}
-          >
-            {piece.label}
-          </text>
-        )}
-        {to - from > 52 && (
-          <text x={(from + to) / 2} y={TOP + BAND + 24} textAnchor="middle" fontSize={14}>
-            <SvgFigure value={piece.near} unit={unit} />
-          </text>
-        )}
-      </Part>
-    );
-  });
-}
-
-/** The little piece that turns back to the wall. */
-const ReturnEnd = ({ x, outward, halves }: { x: number; outward: 1 | -1; halves: boolean }) => {
-  const end = x + outward * BAND;
-  const half = BAND * Math.tan(Math.PI / 8);
-  return (
-    <path
-      d={
-        halves
-          ? `M${x} ${TOP}L${x + outward * half} ${TOP + BAND}L${end} ${TOP + half}L${x} ${TOP}L${end} ${TOP + half}V${TOP}Z`
-          : `M${x} ${TOP}L${end} ${TOP + BAND}L${end} ${TOP}Z`
-      }
-      fill="var(--lm-wood-other)"
-      stroke="var(--lm-wood-edge)"
-      strokeLinejoin="round"
-    />
-  );
-};
-
-/** Room that an angle's figure takes on the strip. */
-const ANGLE_WIDTH = 40;
-
-/** Which of two lines each angle is written on, so that none runs into another; undefined where there is no room. */
-function angleRows(layout: RibbonLayout): (0 | 1 | undefined)[] {
-  const last = [-Infinity, -Infinity];
-  return layout.corners.map((corner) => {
-    const x = corner.x + corner.width / 2;
-    const row = x - last[0]! >= ANGLE_WIDTH ? 0 : x - last[1]! >= ANGLE_WIDTH ? 1 : undefined;
-    if (row !== undefined) last[row] = x;
-    return row;
-  });
-}
-
-function CornerMarks({ layout }: { layout: RibbonLayout }) {
-  const rows = angleRows(layout);
-  return layout.corners.map((corner, k) => {
-    const x = corner.x + corner.width / 2;
-    const outside = corner.angle >= 180;
-    const row = rows[k];
-    return (
-      <g key={corner.index} data-corner={corner.index + 1}>
-        <path
-          d={
-            outside
-              ? `M${x - 5} ${TOP - 6}L${x} ${TOP - 13}L${x + 5} ${TOP - 6}`
-              : `M${x - 5} ${TOP - 13}L${x} ${TOP - 6}L${x + 5} ${TOP - 13}`
-          }
-          fill="none"
-          stroke={corner.assumed ? 'var(--lm-assumed)' : 'var(--lm-wall)'}
-          strokeWidth={2}
-          strokeDasharray={corner.assumed ? '2 2' : undefined}
-        />
-        {row !== undefined && (
-          <text
-            x={x}
-            y={row === 0 ? 12 : 24}
-            textAnchor="middle"
-            fontSize={12}
-            style={{ fill: corner.assumed ? 'var(--lm-assumed)' : 'var(--mantine-color-dimmed)' }}
-          >
-            {corner.assumed ? '90° ?' : formatAngle(corner.angle)}
-          </text>
-        )}
-      </g>
-    );
-  });
+/** A splice snaps to the studs while it is moved, and is pinned where it is let go. */
+function spliceUse(
+  { room, unit, onSplice }: Props,
+  piece: Piece,
+  scale: number,
+  setHeld: (held: Held | undefined) => void,
+): PartUse {
+  const wall = room.walls.find((one) => one.id === piece.wall)!;
+  const studs = studPositions(wall) ?? [];
+  const nearest = (at: number): number =>
+    studs.reduce((best, stud) => (Math.abs(stud - at) < Math.abs(best - at) ? stud : best), studs[0] ?? at);
+  const next = (at: number, way: 1 | -1): number =>
+    (way > 0
+      ? studs.find((stud) => stud > at + SAME_PLACE)
+      : studs.findLast((stud) => stud < at - SAME_PLACE)) ?? at;
+  return {
+    hint: HINT,
+    style: { cursor: 'ew-resize' },
+    moved: movedAlong(piece.id, {
+      at: piece.to!,
+      width: 0,
+      length: wall.length,
+      unit,
+      along: (dx) => dx / scale,
+      ...(studs.length > 0 ? { snap: nearest, next } : {}),
+      onMove: (at) => setHeld({ piece: piece.id, at }),
+      onEnd: (at) => {
+        setHeld(undefined);
+        if (at !== undefined && at !== piece.to)
+          onSplice?.(piece.trim, wall.id, splicePin(room, piece, unit), at);
+      },
+    }),
+  };
 }

@@ -56,6 +56,10 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
           selectedWall={selectedWall}
           selectedPiece={selectedPiece}
           onWall={(index) => dispatch(wallPicked(index))}
+          onPiece={(id) => {
+            const piece = pieces.find((one) => one.id === id);
+            if (piece) dispatch(piecePicked({ piece: piece.id, wall: wallNumber(piece) - 1 }));
+          }}
         />
       </section>
       <section className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>

@@ -1,5 +1,6 @@
 import { Group, SegmentedControl, Stack, Text } from '@mantine/core';
 import {
+  endDrawing,
   formatWithUnit,
   jointCloseUp,
   pinJoint,
@@ -10,7 +11,6 @@ import {
 } from '@long-miter/core';
 import { Figure } from '../../shared/Figure.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
-import { EndCloseUp } from './EndCloseUp.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
 import { endText, sawText } from '../../shared/joint-words.ts';
@@ -99,13 +99,13 @@ function JointPicture({
 }: Pick<Props, 'piece' | 'room' | 'quick' | 'pieces'> & { side: 'left' | 'right' }) {
   const profile = quick.layout.job.profiles.find((one) => one.id === piece.profile);
   const drawing = jointCloseUp(room, pieces, piece, side, profile?.thickness ?? 1);
-  return drawing ? (
+  return (
     <div style={{ width: 190, flex: 'none' }}>
-      <DrawingSvg drawing={drawing} height={150} />
-    </div>
-  ) : (
-    <div style={{ width: 190, flex: 'none' }}>
-      <EndCloseUp end={piece[side]} side={side} />
+      {drawing ? (
+        <DrawingSvg drawing={drawing} height={150} />
+      ) : (
+        <DrawingSvg drawing={endDrawing(piece[side], side)} height={74} />
+      )}
     </div>
   );
 }

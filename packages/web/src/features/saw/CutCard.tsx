@@ -1,8 +1,8 @@
 import { Badge, Button, Group, Text } from '@mantine/core';
 import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
-import { formatAngle, formatWithUnit, type CutStep, type Unit } from '@long-miter/core';
+import { cutDrawing, formatAngle, formatWithUnit, type CutStep, type Unit } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
-import { CutPicture } from './CutPicture.tsx';
+import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 
 interface Props {
   readonly steps: readonly CutStep[];
@@ -80,7 +80,7 @@ export function CutCard({ steps, at, unit, warnings, onStep }: Props) {
           </Text>
         </div>
       </div>
-      <CutPicture step={step} />
+      <DrawingSvg drawing={cutDrawing(step)} height={205} margin={0} caption={false} />
       <Text size="sm">
         {step.end === 'left'
           ? step.piece.left.joint === 'cope'

@@ -3,7 +3,9 @@ import { memo, useMemo } from 'react';
 import {
   formatWithUnit,
   isPinned,
+  STICK,
   stickDiagrams,
+  stickDrawing,
   type Piece,
   type PieceKey,
   type PlanFile,
@@ -14,11 +16,11 @@ import {
   type StickRef,
   type Unit,
 } from '@long-miter/core';
-import { PartsSvg, type Dragged } from '../../drawing/Parts.tsx';
+import type { Dragged } from '../../drawing/Parts.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useWidth } from '../../shared/use-width.ts';
 import { Windowed } from '../../shared/Windowed.tsx';
-import { BAND, StickBlank } from './StickBlank.tsx';
+import { StickPicture } from './StickPicture.tsx';
 
 interface Props {
   readonly plan: PlanFile;
@@ -105,7 +107,7 @@ export function Sticks({ plan, profiles, unit, selectedPiece, onPiece, hand }: P
         <Windowed
           items={rows}
           keyOf={keyOf}
-          height={BAND + 46}
+          height={STICK.height + 30}
           row={(row) => {
             if (row.kind === 'profile')
               return <h3 style={{ margin: '6px 0 2px', fontSize: '1rem' }}>{row.profile.name}</h3>;
@@ -173,6 +175,10 @@ const Stick = memo(function Stick({
 }: StickProps) {
   const { stick } = diagram;
   const { cut } = stick;
+  const drawing = useMemo(
+    () => stickDrawing(diagram, number, unit, scale, pinned),
+    [diagram, number, unit, scale, pinned],
+  );
   return (
     <div style={{ paddingBottom: 4 }} data-stick={stick.id}>
       <div className="stick-head" style={{ width: Math.max(300, stick.length * scale) }}>
@@ -225,44 +231,24 @@ const Stick = memo(function Stick({
             ))}
         </span>
       </div>
-      <PartsSvg
-        width={stick.length * scale + 2}
-        height={BAND + 16}
-        label={`Stick ${number}, ${formatWithUnit(stick.length, unit)}, ${diagram.pieces.length} pieces`}
-        style={{ overflow: 'visible' }}
-      >
-        <rect
-          x={1}
-          y={1}
-          strokeWidth={pinned ? 2.5 : 1}
-          width={stick.length * scale}
-          height={BAND}
-          fill="var(--lm-void)"
-          stroke={pinned ? 'var(--lm-picked)' : 'var(--lm-line)'}
-        />
-        {diagram.pieces.map((one) => (
-          <StickBlank
-            key={one.piece.id}
-            one={one}
-            scale={scale}
-            unit={unit}
-            picked={one.piece.id === picked}
-            onPick={() => onPiece(one.piece)}
-            {...(hand && cut === undefined
-              ? {
-                  onDrop: (at: Dragged) => {
-                    const to = stickAt(at);
-                    if (to !== undefined && to !== stick.id) hand.onMove(one.piece.id, to);
-                  },
-                  onNeighbour: (way: -1 | 1) => {
-                    const to = way < 0 ? above : below;
-                    if (to !== undefined) hand.onMove(one.piece.id, to);
-                  },
-                }
-              : {})}
-          />
-        ))}
-      </PartsSvg>
+      <StickPicture
+        drawing={drawing}
+        diagram={diagram}
+        picked={picked}
+        onPiece={onPiece}
+        {...(hand && cut === undefined
+          ? {
+              onDrop: (piece: PieceKey, at: Dragged) => {
+                const to = stickAt(at);
+                if (to !== undefined && to !== stick.id) hand.onMove(piece, to);
+              },
+              onNeighbour: (piece: PieceKey, way: -1 | 1) => {
+                const to = way < 0 ? above : below;
+                if (to !== undefined) hand.onMove(piece, to);
+              },
+            }
+          : {})}
+      />
     </div>
   );
 });
