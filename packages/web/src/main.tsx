@@ -11,6 +11,7 @@ import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-rou
 import { startSession } from './session/start.ts';
 import { makeStore } from './session/store.ts';
 import { Broken } from './app/Broken.tsx';
+import { HouseMark } from './app/HouseMark.tsx';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
 
@@ -53,6 +54,7 @@ createRoot(document.getElementById('root')!).render(
     <Provider store={store}>
       <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="light">
         <Notifications position="bottom-right" />
+        <HouseMark />
         <RouterProvider router={router} />
       </MantineProvider>
     </Provider>

@@ -251,7 +251,7 @@ describe('the rack', () => {
         offcut({ id: 'f3', label: 'R-9', trim: { ...kindOf(base, 'in'), width: 11, name: 'Tall base' } }),
       ],
     };
-    show(<RackView job={job} />);
+    show(<RackView job={job} />, await openJob(job));
     const row = within((await screen.findByText('R-7')).closest('tr')!);
     // Half an inch clear of the split: 29 1/2 and 47 1/2.
     expect(row.getByText(/^usable/).textContent.replace(/\s+/g, ' ')).toBe('usable: 29 1/2 in, 47 1/2 in');
@@ -271,7 +271,7 @@ describe('the rack', () => {
   });
   test('a length that is none is refused and what was typed stays', async () => {
     server.answers = {};
-    show(<AddToRack kinds={[kindOf(base, 'in')]} unit="in" />);
+    show(<AddToRack kinds={[kindOf(base, 'in')]} unit="in" />, await openJob(job));
     const user = userEvent.setup();
     await user.type(screen.getByLabelText('Length (in)'), 'long');
     await user.click(screen.getByRole('button', { name: 'Put it on the rack' }));

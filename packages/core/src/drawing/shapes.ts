@@ -87,8 +87,10 @@ export interface Label {
   readonly anchor?: 'start' | 'middle' | 'end';
   /** Points of the page it stands off its place. */
   readonly aside?: Vec2;
-  /** Width there is for it; where it does not fit, `short` is written, or nothing. Picked parts are always named. */
+  /** Width there is for it; where it does not fit, `short` is written, or nothing. */
   readonly room?: number;
+  /** Written in full on a picked part, whether or not it fits. */
+  readonly keep?: boolean;
   readonly short?: string;
 }
 

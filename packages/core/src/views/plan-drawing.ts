@@ -65,6 +65,7 @@ function wallPart(wall: RoomPlan['walls'][number], read: Room, unit: Unit): Shap
         as: 'figure',
         anchor,
         aside: scale(wall.inward, -(anchor === 'middle' ? ASIDE.figure : ASIDE.figure - 6)),
+        keep: true,
         room: Math.hypot(wall.to.x - wall.from.x, wall.to.y - wall.from.y),
       }),
     ],

@@ -84,6 +84,7 @@ function wallShapes(wall: Wall, on: RibbonWall, layout: RibbonLayout, unit: Unit
         label(at(on.x + on.width / 2, TOP - 19), `wall ${on.index + 1}`, {
           as: 'name',
           short: String(on.index + 1),
+          keep: true,
           room: on.width,
         }),
         ...(studPositions(wall) ?? []).map((stud) =>
@@ -159,7 +160,7 @@ function pieceParts(room: Room, layout: RibbonLayout, { pieces, unit }: RibbonWh
           { kind: 'area', role: 'wood', points: outlined(pieceOutline(piece, layout, wall, BAND)) },
           ...(piece.left.joint === 'return' ? returnEnd(from, -1, piece.left.angle > -45) : []),
           ...(piece.right.joint === 'return' ? returnEnd(to, 1, piece.right.angle > -45) : []),
-          label(at((from + to) / 2, TOP + 11), piece.label, { as: 'name', room: to - from }),
+          label(at((from + to) / 2, TOP + 11), piece.label, { as: 'name', room: to - from, keep: true }),
           label(at((from + to) / 2, TOP + BAND + 19), formatLength(piece.near, unit), {
             as: 'figure',
             room: to - from,

@@ -1,11 +1,6 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import type {
-  AddOffcut,
-  Change,
-  HouseRulesInput,
-  JobHead,
   JobRecord,
-  JobSettings,
   JobSummary,
   KeptCut,
   Notes,
@@ -20,7 +15,6 @@ import type {
   Supplier,
   Survey,
   Typed,
-  Unit,
 } from '@long-miter/core';
 import { deviceId } from './device-id.ts';
 
@@ -50,20 +44,6 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   };
 };
 
-/** An id for a change that the server may be asked for again. */
-const commandId = (): string =>
-  typeof crypto.randomUUID === 'function'
-    ? crypto.randomUUID()
-    : '00000000-0000-4000-8000-000000000000'.replace(/0/g, () => Math.floor(Math.random() * 16).toString(16));
-
-/** A change that is made at once, not in the outbox: it needs the server's answer, or must not be made later by itself. */
-const change = (url: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown): FetchArgs => ({
-  url,
-  method,
-  headers: { 'x-command': commandId() },
-  ...(body === undefined ? {} : { body: body as object }),
-});
-
 export const api = createApi({
   baseQuery,
   tagTypes: ['Jobs', 'Job', 'Rules', 'Rack', 'CutSticks', 'Suppliers', 'Quotes', 'Orders', 'StandIn'],
@@ -78,45 +58,7 @@ export const api = createApi({
       }),
     }),
     ruleSets: build.query<RuleSet[], void>({ query: () => '/rule-sets', providesTags: ['Rules'] }),
-    keepRuleSet: build.mutation<RuleSet[], { name: string; rules: HouseRulesInput }>({
-      query: (body) => change('/rule-sets', 'POST', body),
-      invalidatesTags: ['Rules'],
-    }),
-    dropRuleSet: build.mutation<void, string>({
-      query: (id) => change(`/rule-sets/${id}`, 'DELETE'),
-      invalidatesTags: ['Rules'],
-    }),
     rack: build.query<Offcut[], void>({ query: () => '/rack', providesTags: ['Rack'] }),
-    addOffcut: build.mutation<
-      Offcut,
-      { id: string } & Partial<AddOffcut> & Pick<AddOffcut, 'trim' | 'length' | 'origin'>
-    >({
-      query: (body) => change('/rack', 'POST', body),
-      invalidatesTags: ['Rack'],
-    }),
-    changeOffcut: build.mutation<
-      Offcut,
-      { id: string } & Partial<Pick<Offcut, 'place' | 'note' | 'damages'>>
-    >({
-      query: ({ id, ...body }) => ({ url: `/rack/${id}`, method: 'PATCH', body }),
-      invalidatesTags: ['Rack'],
-    }),
-    discardOffcut: build.mutation<void, string>({
-      query: (id) => change(`/rack/${id}`, 'DELETE'),
-      invalidatesTags: ['Rack'],
-    }),
-    restoreOffcut: build.mutation<Offcut, string>({
-      query: (id) => change(`/rack/${id}/restore`, 'POST'),
-      invalidatesTags: ['Rack'],
-    }),
-    takeOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string; profile: string }>({
-      query: ({ job, ...body }) => change(`/jobs/${job}/rack`, 'POST', body),
-      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
-    }),
-    giveBackOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string }>({
-      query: ({ job, offcut }) => change(`/jobs/${job}/rack/${offcut}`, 'DELETE'),
-      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
-    }),
     cutSticks: build.query<KeptCut[], string>({
       query: (job) => `/jobs/${job}/cut-sticks`,
       providesTags: ['CutSticks'],
@@ -131,6 +73,7 @@ export const api = createApi({
       invalidatesTags: ['StandIn'],
     }),
     quotes: build.query<Quote[], string>({ query: (job) => `/jobs/${job}/quotes`, providesTags: ['Quotes'] }),
+    // Quotes and orders are not changes of ours: they ask another house, now or not at all.
     askQuote: build.mutation<Quote[], { job: string; supplier: string }>({
       query: ({ job, supplier }) => ({ url: `/jobs/${job}/quotes/${supplier}`, method: 'POST' }),
       invalidatesTags: ['Quotes'],
@@ -155,31 +98,6 @@ export const api = createApi({
     room: build.query<RoomRecord, { job: string; room: string }>({
       query: ({ job, room }) => `/jobs/${job}/rooms/${encodeURIComponent(room)}`,
       keepUnusedDataFor: 0,
-    }),
-    createJob: build.mutation<JobRecord, { id: string; name: string; unit: Unit; currency?: string }>({
-      query: (body) => change('/jobs', 'POST', body),
-      invalidatesTags: ['Jobs'],
-    }),
-    importJob: build.mutation<JobRecord, unknown>({
-      query: (body) => change('/jobs/import', 'POST', body),
-      invalidatesTags: ['Jobs'],
-    }),
-    changeHead: build.mutation<JobHead, { id: string } & Change>({
-      query: ({ id, ...body }) => ({
-        url: `/jobs/${id}`,
-        method: 'PATCH',
-        headers: { 'x-command': commandId() },
-        body,
-      }),
-      invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
-    }),
-    deleteJob: build.mutation<void, string>({
-      query: (id) => change(`/jobs/${id}`, 'DELETE'),
-      invalidatesTags: ['Jobs'],
-    }),
-    restoreJob: build.mutation<void, string>({
-      query: (id) => change(`/jobs/${id}/restore`, 'POST'),
-      invalidatesTags: ['Jobs'],
     }),
     putRoom: build.mutation<
       { version: number },
@@ -206,12 +124,6 @@ export const api = createApi({
 
 export const {
   useRackQuery,
-  useAddOffcutMutation,
-  useChangeOffcutMutation,
-  useDiscardOffcutMutation,
-  useRestoreOffcutMutation,
-  useTakeOffcutMutation,
-  useGiveBackOffcutMutation,
   useCutSticksQuery,
   useSuppliersQuery,
   useStandInQuery,
@@ -222,15 +134,8 @@ export const {
   usePlaceOrderMutation,
   useSendAgainMutation,
   useRuleSetsQuery,
-  useKeepRuleSetMutation,
-  useDropRuleSetMutation,
   useJobsQuery,
   useJobQuery,
-  useCreateJobMutation,
-  useImportJobMutation,
-  useChangeHeadMutation,
-  useDeleteJobMutation,
-  useRestoreJobMutation,
 } = api;
 
 /** The error of a failed call, in one shape whatever went wrong. */

@@ -140,7 +140,7 @@ const widthOf = (text: string, fontSize: number): number =>
 
 function Lettered({ label, page }: { label: Label; page: Page }) {
   const { rim, ...letters } = LETTERS[label.as ?? 'plain'];
-  const room = label.room === undefined || page.picked ? Infinity : label.room * page.scale;
+  const room = label.room === undefined || (page.picked && label.keep) ? Infinity : label.room * page.scale;
   const text =
     room >= widthOf(label.text, letters.fontSize)
       ? label.text

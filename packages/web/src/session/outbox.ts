@@ -9,6 +9,8 @@ import { newId, tabId } from './tab-tag.ts';
  * was made, repeated until it is acknowledged, and applied once: the server knows a repeat by its id.
  */
 
+/** What belongs to no job: the list of jobs, the rack, the rule sets. */
+export const HOUSE = '';
 /** How long to wait before trying again while the server cannot be reached. */
 const RETRY = 2500;
 /** How often a change is sent that the server itself fails on. */
@@ -43,6 +45,8 @@ class Outbox {
   private unkept = Number.MAX_SAFE_INTEGER - 1e9;
   private sending = false;
   private readonly waitedFor = new Map<string, (sent: Sent) => void>();
+  /** Changes whose caller is still there and says himself what became of them. */
+  private readonly ownWord = new Set<string>();
   private readonly failed = new Map<string, number>();
   private wake: (() => void) | undefined;
   /** Writing to the browser's store goes one after another, so that the order is that of the changes. */
@@ -101,9 +105,18 @@ class Outbox {
     void this.run();
   }
 
-  /** Sends a request in its turn. Resolves when the server has taken or refused it. */
-  async call(job: string, label: string, what: Omit<Call, 'kind'>): Promise<Sent> {
+  /**
+   * Sends a request in its turn. Resolves when the server has taken or refused it.
+   * @param says who tells the person of a refusal; where it is the caller and he is gone, this does
+   */
+  async call(
+    job: string,
+    label: string,
+    what: Omit<Call, 'kind'>,
+    says: 'the outbox' | 'the caller' = 'the outbox',
+  ): Promise<Sent> {
     const id = newId();
+    if (says === 'the caller') this.ownWord.add(id);
     const sent = new Promise<Sent>((resolve) => this.waitedFor.set(id, resolve));
     await this.put({ id, v: KEPT_VERSION, tab: tabId(), job, label, what: { kind: 'call', ...what } });
     return sent;
@@ -163,7 +176,7 @@ class Outbox {
         hooks.dispatch(lineChanged({ offline: false }));
         await this.drop(entry);
         this.count();
-        if (!sent.ok)
+        if (!this.ownWord.delete(entry.id) && !sent.ok)
           hooks.dispatch(
             changeRefused({
               job: entry.job,

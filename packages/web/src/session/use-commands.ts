@@ -143,7 +143,9 @@ export function useCommands(jobId: string): Commands {
         const { name, coin, vocabulary } = now();
         const was = { name, currency: coin.currency ?? null, vocabulary: vocabulary ?? null };
         const change = changeBetween(was, { ...was, ...set });
-        if (Object.keys(change.set).length > 0) void send('a change of the job', 'PATCH', '', change);
+        if (Object.keys(change.set).length === 0) return undefined;
+        show((job) => headOf(job, set));
+        void send('a change of the job', 'PATCH', '', change);
         return undefined;
       },
       setItem,
@@ -222,6 +224,15 @@ export function useCommands(jobId: string): Commands {
       },
     };
   }, [dispatch, store, jobId]);
+}
+
+/** The job under another name, or with another choice of words; what a currency's coins are is the server's to say. */
+function headOf(job: JobRecord, { name, vocabulary }: Parameters<Commands['setHead']>[0]): JobRecord {
+  return {
+    ...job,
+    ...(name === undefined ? {} : { name }),
+    ...(vocabulary === undefined ? {} : { vocabulary: vocabulary as JobRecord['vocabulary'] }),
+  };
 }
 
 const NAMES: Readonly<Record<ListName, string>> = {

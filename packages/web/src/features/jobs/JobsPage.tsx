@@ -17,16 +17,14 @@ import { IconArchiveOff, IconPencil, IconSearch, IconTrash, IconUpload } from '@
 import { useEffect, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobSummary, Unit } from '@long-miter/core';
+import { api, errorOf, useJobsQuery } from '../../api/api.ts';
 import {
-  api,
-  errorOf,
   useChangeHeadMutation,
   useCreateJobMutation,
   useDeleteJobMutation,
   useImportJobMutation,
-  useJobsQuery,
   useRestoreJobMutation,
-} from '../../api/api.ts';
+} from '../../session/commands-api.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { localCurrency } from '../../shared/local-currency.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
@@ -208,12 +206,22 @@ function JobRow({ job, onNear }: { job: JobSummary; onNear: () => void }) {
   const rename = async (): Promise<void> => {
     if (name === undefined || name.trim() === job.name) return setName(undefined);
     if (name.trim() === '') return setFault('give the job a name');
-    const done = await change({ id: job.id, set: { name: name.trim() }, was: { name: job.name } });
+    const done = await change({
+      id: job.id,
+      label: `the name of ${job.name}`,
+      set: { name: name.trim() },
+      was: { name: job.name },
+    });
     if ('data' in done) setName(undefined);
     else setFault(`not saved: ${errorOf(done.error).issues[0]?.text ?? errorOf(done.error).detail}`);
   };
   const takeOut = async (): Promise<void> => {
-    const done = await change({ id: job.id, set: { archived: false }, was: { archived: true } });
+    const done = await change({
+      id: job.id,
+      label: `taking ${job.name} out again`,
+      set: { archived: false },
+      was: { archived: true },
+    });
     if ('error' in done)
       notifications.show({ color: 'red', message: `${job.name} could not be taken out; try again` });
   };

@@ -2,7 +2,8 @@ import { ActionIcon, Button, Group, NativeSelect, Stack, Text, TextInput, Title 
 import { IconTrash } from '@tabler/icons-react';
 import { useState, type FormEvent } from 'react';
 import { parseLength, parsePosition, type Damage, type TrimKindRecord, type Unit } from '@long-miter/core';
-import { errorOf, useAddOffcutMutation } from '../../api/api.ts';
+import { errorOf } from '../../api/api.ts';
+import { useAddOffcutMutation } from '../../session/commands-api.ts';
 import { newId } from '../../session/tab-tag.ts';
 
 interface Props {

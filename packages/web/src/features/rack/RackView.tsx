@@ -13,15 +13,14 @@ import {
   type Offcut,
   type TrimKindRecord,
 } from '@long-miter/core';
+import { errorOf, useRackQuery } from '../../api/api.ts';
 import {
-  errorOf,
   useChangeOffcutMutation,
   useDiscardOffcutMutation,
   useGiveBackOffcutMutation,
-  useRackQuery,
   useRestoreOffcutMutation,
   useTakeOffcutMutation,
-} from '../../api/api.ts';
+} from '../../session/commands-api.ts';
 import { SettledField } from '../../shared/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';

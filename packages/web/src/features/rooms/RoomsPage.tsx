@@ -13,7 +13,8 @@ import {
   type JobRecord,
   type RoomRecord,
 } from '@long-miter/core';
-import { errorOf, useChangeHeadMutation } from '../../api/api.ts';
+import { errorOf } from '../../api/api.ts';
+import { useChangeHeadMutation } from '../../session/commands-api.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { useGrowing } from '../../shared/use-growing.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
@@ -71,7 +72,12 @@ export function RoomsPage({ job }: { job: JobRecord }) {
   const sum = (of: (state: RoomState) => number): number => states.reduce((all, one) => all + of(one), 0);
   const archive = async (): Promise<void> => {
     const put = (archived: boolean) =>
-      change({ id: job.id, set: { archived }, was: { archived: !archived } });
+      change({
+        id: job.id,
+        label: `putting ${job.name} away`,
+        set: { archived },
+        was: { archived: !archived },
+      });
     const done = await put(true);
     if ('error' in done)
       return void notifications.show({ color: 'red', message: errorOf(done.error).detail });

@@ -25,7 +25,8 @@ import {
   type JobRecord,
   type Survey,
 } from '@long-miter/core';
-import { errorOf, useDropRuleSetMutation, useKeepRuleSetMutation, useRuleSetsQuery } from '../../api/api.ts';
+import { errorOf, useRuleSetsQuery } from '../../api/api.ts';
+import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/commands-api.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { draftKey } from '../../session/draft-key.ts';

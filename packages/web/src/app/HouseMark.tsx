@@ -1,0 +1,31 @@
+import { Button, Group, Paper, Text } from '@mantine/core';
+import { HOUSE } from '../session/outbox.ts';
+import { refusalsRead } from '../session/outbox-slice.ts';
+import { useAppDispatch, useAppSelector } from '../session/store.ts';
+
+/** On every page: changes of the list of jobs, the rack or the rule sets that wait for the server, or that it would not take. */
+export function HouseMark() {
+  const waiting = useAppSelector((state) => (state.outbox.offline ? (state.outbox.waiting[HOUSE] ?? 0) : 0));
+  const refused = useAppSelector((state) => state.outbox.refused.findLast((one) => one.job === HOUSE));
+  const dispatch = useAppDispatch();
+  if (waiting === 0 && !refused) return null;
+  return (
+    <Paper className="house-mark" withBorder shadow="sm" px={14} py={8} role={refused ? 'alert' : 'status'}>
+      {refused ? (
+        <Group gap={8}>
+          <Text size="sm" fw={650} style={{ color: 'var(--lm-bad)' }}>
+            Not taken, {refused.label}: {refused.text}
+          </Text>
+          <Button size="compact-sm" variant="default" onClick={() => dispatch(refusalsRead(HOUSE))}>
+            Seen
+          </Button>
+        </Group>
+      ) : (
+        <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
+          {waiting === 1 ? 'One change is' : `${waiting} changes are`} kept here and sent when the server can
+          be reached again
+        </Text>
+      )}
+    </Paper>
+  );
+}

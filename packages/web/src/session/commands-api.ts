@@ -1,0 +1,120 @@
+import type {
+  AddOffcut,
+  Change,
+  HouseRulesInput,
+  JobHead,
+  JobRecord,
+  JobSettings,
+  Offcut,
+  RuleSet,
+  Unit,
+} from '@long-miter/core';
+import { api, type ApiError } from '../api/api.ts';
+import { HOUSE, outbox, type Call } from './outbox.ts';
+
+/**
+ * Changes whose answer the screen waits for: jobs, the rack, rule sets. They go through the outbox like all others, so they
+ * are kept, sent in their turn and applied once. Only orders and quotes do not: an order must never go out by itself, later.
+ */
+
+type Answer<T> = { data: T } | { error: ApiError };
+
+async function inTurn<T>(
+  job: string,
+  label: string,
+  method: Call['method'],
+  path: string,
+  body?: unknown,
+): Promise<Answer<T>> {
+  const what = { method, path, ...(body === undefined ? {} : { body }) };
+  const sent = await outbox.call(job, label, what, 'the caller');
+  return sent.ok ? { data: (sent.answer ?? null) as T } : { error: sent.error };
+}
+
+const commands = api.injectEndpoints({
+  endpoints: (build) => ({
+    keepRuleSet: build.mutation<RuleSet[], { name: string; rules: HouseRulesInput }>({
+      queryFn: (body) => inTurn<RuleSet[]>(HOUSE, `the rules ${body.name}`, 'POST', '/rule-sets', body),
+      invalidatesTags: ['Rules'],
+    }),
+    dropRuleSet: build.mutation<null, string>({
+      queryFn: (id) => inTurn<null>(HOUSE, 'forgetting rules', 'DELETE', `/rule-sets/${id}`),
+      invalidatesTags: ['Rules'],
+    }),
+    addOffcut: build.mutation<
+      Offcut,
+      { id: string } & Partial<AddOffcut> & Pick<AddOffcut, 'trim' | 'length' | 'origin'>
+    >({
+      queryFn: (body) => inTurn<Offcut>(HOUSE, 'a piece for the rack', 'POST', '/rack', body),
+      invalidatesTags: ['Rack'],
+    }),
+    changeOffcut: build.mutation<
+      Offcut,
+      { id: string } & Partial<Pick<Offcut, 'place' | 'note' | 'damages'>>
+    >({
+      queryFn: ({ id, ...body }) =>
+        inTurn<Offcut>(HOUSE, 'a piece of the rack', 'PATCH', `/rack/${id}`, body),
+      invalidatesTags: ['Rack'],
+    }),
+    discardOffcut: build.mutation<null, string>({
+      queryFn: (id) => inTurn<null>(HOUSE, 'taking a piece off the rack', 'DELETE', `/rack/${id}`),
+      invalidatesTags: ['Rack'],
+    }),
+    restoreOffcut: build.mutation<Offcut, string>({
+      queryFn: (id) =>
+        inTurn<Offcut>(HOUSE, 'putting a piece back on the rack', 'POST', `/rack/${id}/restore`),
+      invalidatesTags: ['Rack'],
+    }),
+    takeOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string; profile: string }>({
+      queryFn: ({ job, ...body }) =>
+        inTurn<Partial<JobSettings>>(job, 'a piece of the rack', 'POST', `/jobs/${job}/rack`, body),
+      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
+    }),
+    giveBackOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string }>({
+      queryFn: ({ job, offcut }) =>
+        inTurn<Partial<JobSettings>>(
+          job,
+          'giving a piece back to the rack',
+          'DELETE',
+          `/jobs/${job}/rack/${offcut}`,
+        ),
+      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
+    }),
+    createJob: build.mutation<JobRecord, { id: string; name: string; unit: Unit; currency?: string }>({
+      queryFn: (body) => inTurn<JobRecord>(HOUSE, `the new job ${body.name}`, 'POST', '/jobs', body),
+      invalidatesTags: ['Jobs'],
+    }),
+    importJob: build.mutation<JobRecord, unknown>({
+      queryFn: (body) => inTurn<JobRecord>(HOUSE, 'a job from a file', 'POST', '/jobs/import', body),
+      invalidatesTags: ['Jobs'],
+    }),
+    changeHead: build.mutation<JobHead, { id: string; label: string } & Change>({
+      queryFn: ({ id, label, ...body }) => inTurn<JobHead>(HOUSE, label, 'PATCH', `/jobs/${id}`, body),
+      invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
+    }),
+    deleteJob: build.mutation<null, string>({
+      queryFn: (id) => inTurn<null>(HOUSE, 'deleting a job', 'DELETE', `/jobs/${id}`),
+      invalidatesTags: ['Jobs'],
+    }),
+    restoreJob: build.mutation<null, string>({
+      queryFn: (id) => inTurn<null>(HOUSE, 'the return of a job', 'POST', `/jobs/${id}/restore`),
+      invalidatesTags: ['Jobs'],
+    }),
+  }),
+});
+
+export const {
+  useAddOffcutMutation,
+  useChangeOffcutMutation,
+  useDiscardOffcutMutation,
+  useRestoreOffcutMutation,
+  useTakeOffcutMutation,
+  useGiveBackOffcutMutation,
+  useKeepRuleSetMutation,
+  useDropRuleSetMutation,
+  useCreateJobMutation,
+  useImportJobMutation,
+  useChangeHeadMutation,
+  useDeleteJobMutation,
+  useRestoreJobMutation,
+} = commands;
