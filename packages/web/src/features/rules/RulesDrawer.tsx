@@ -122,7 +122,8 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
     void dispatch(rulesDrafted({ scope: at, rules: sameValue(next, stored) ? undefined : next }));
   const complete = completeHouseRules(forRoom ? { ...job.settings.houseRules, ...draft } : draft, job.unit);
   const dirty = !sameValue(draft, stored);
-  const comparison = useComparison(file, dirty ? draft : undefined, forRoom ? room.id : undefined);
+  const found = useComparison(file, dirty ? draft : undefined, forRoom ? room.id : undefined);
+  const comparison = found === 'failed' ? undefined : found;
   const change = (part: HouseRulesInput): void => setDraft({ ...draft, ...part });
   const put = (rules: HouseRulesInput): string | undefined =>
     forRoom
@@ -196,7 +197,12 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
           </Text>
         )}
         {!dirty && <Text c="dimmed">These rules are in force. Change one to see which pieces change.</Text>}
-        {dirty && !comparison && <Text>Looking at the rooms…</Text>}
+        {dirty && found === undefined && <Text>Looking at the rooms…</Text>}
+        {dirty && found === 'failed' && (
+          <Text role="status">
+            Which pieces would change could not be worked out; the rules can be applied all the same.
+          </Text>
+        )}
         {dirty && comparison && (
           <>
             {comparison.done < comparison.rooms && (
