@@ -113,6 +113,11 @@ test('the ribbon is walked by keyboard, and a wall picked', async ({ page }) => 
     'aria-pressed',
     'true',
   );
-  await page.keyboard.press('End');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
   await expect(ribbon.getByRole('button', { name: /^wall 4, 96 in/ })).toBeFocused();
+  await page.keyboard.press('End');
+  await expect(
+    ribbon.getByRole('button', { name: /^inside corner between wall 4 and wall 1/ }),
+  ).toBeFocused();
 });

@@ -247,7 +247,7 @@ test('an opening is dragged along the ribbon, its figure follows, and one undo t
   await page.getByRole('group', { name: 'Wall 1' }).getByLabel('from left').fill('20');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   const at = page.getByRole('group', { name: /^Opening d/ }).getByLabel('from left');
-  const door = page.locator('[data-opening]').first();
+  const door = page.getByRole('group', { name: /^Ribbon of/ }).locator('[data-opening]');
   const box = (await door.boundingBox())!;
   const y = box.y + box.height / 2;
   await page.mouse.move(box.x + 5, y);

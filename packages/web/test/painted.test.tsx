@@ -282,7 +282,7 @@ test('the plan picks walls by their corners too, and pieces where pieces are dra
     />
   );
   const view = show(plan([]));
-  fireEvent.click(screen.getByRole('button', { name: /^corner after wall 3/ }));
+  fireEvent.click(screen.getByRole('button', { name: /^inside corner between wall 3 and wall 4/ }));
   expect(screen.getByRole('button', { name: /^wall 2,/ }).getAttribute('aria-pressed')).toBe('true');
   const { pieces } = planQuickly(file);
   view.again(plan(pieces));

@@ -80,10 +80,10 @@ describe('the plan', () => {
       'wall 4, 96 in',
       'door on wall 1',
       'window on wall 2',
-      'corner after wall 1, 90°',
-      'corner after wall 2, 90°',
-      'corner after wall 3, 90°',
-      'corner after wall 4, assumed 90°',
+      'inside corner between wall 1 and wall 2, 90°',
+      'inside corner between wall 2 and wall 3, 90°',
+      'inside corner between wall 3 and wall 4, 90°',
+      'inside corner between wall 4 and wall 1, assumed 90°',
     ]);
     expect(texts(drawing)).toEqual(['120', '96', '120', '96', '90°', '90°', '90°', '90° ?']);
   });

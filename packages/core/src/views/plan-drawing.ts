@@ -3,6 +3,7 @@ import { scale, type Vec2 } from '../geometry/index.ts';
 import type { Room } from '../job/index.ts';
 import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
+import { cornerName } from './corner-name.ts';
 import { drawRoomPlan, fittedRoom, type RoomPlan } from './room-plan.ts';
 
 /** Points of the page: figures stand off their wall, trim lies inside it. */
@@ -101,7 +102,7 @@ function cornerPart(corner: RoomPlan['corners'][number], read: Room): Shape {
     kind: 'part',
     ref: { kind: 'corner', wall: read.walls[corner.index]!.id },
     tag: String(corner.index + 1),
-    name: `corner after wall ${corner.index + 1}, ${corner.assumed ? 'assumed 90°' : text}`,
+    name: cornerName(corner, read.walls.length),
     shapes: [
       label(corner.at, text, {
         as: corner.assumed ? 'assumed' : 'small',

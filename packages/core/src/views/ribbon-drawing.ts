@@ -14,6 +14,7 @@ import type { SplicePlace } from '../joinery/index.ts';
 import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { studPositions } from '../survey/index.ts';
+import { cornerName } from './corner-name.ts';
 import {
   casingOnRibbon,
   pieceOutline,
@@ -268,7 +269,7 @@ function cornerParts(room: Room, layout: RibbonLayout): Shape[] {
       kind: 'part',
       ref: { kind: 'corner', wall: room.walls[corner.index]!.id },
       tag: String(corner.index + 1),
-      name: `corner after wall ${corner.index + 1}, ${corner.assumed ? 'assumed 90°' : text}`,
+      name: cornerName(corner, room.walls.length),
       shapes: [
         { kind: 'mark', mark, at: at(x, TOP - 9.5) },
         ...(rows[k] === undefined
