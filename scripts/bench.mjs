@@ -9,7 +9,7 @@ import { root } from './lib/paths.mjs';
 /**
  * `npm run bench [-- SECONDS [NAME...]]`: cuts the public problems (all, or those whose names begin so) with the headless
  * command and prints cost, bound, gap between them, gap to the best known, ratio to first-fit-decreasing, and wall-clock
- * seconds with the start of the process.
+ * seconds with the start of the process. Without names, the page's figures follow.
  */
 ensurePackages();
 const headless = await bundle('packages/server/src/headless/main.ts', 'headless');
@@ -48,3 +48,4 @@ for (const file of readdirSync(folder).filter((one) => one !== 'best-known.json'
   ];
   console.log(`${columns.join(' ')}${proven ? '  proven' : ''}`);
 }
+if (names.length === 0) await import('./proofs/page.mjs');

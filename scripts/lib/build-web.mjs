@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, renameSync, rmSync, utimesSync } from 'node:fs';
 import { join } from 'node:path';
 import { contentOf, keepNewest } from './content.mjs';
@@ -17,18 +18,13 @@ export async function buildWeb() {
     return dist;
   }
   process.stderr.write('Building the page…\n');
-  // Whoever calls may run under tests: the page is the one that people get all the same.
-  const before = process.env.NODE_ENV;
-  process.env.NODE_ENV = 'production';
-  const { build } = await import('vite');
   const aside = `${dist}.${process.pid}.tmp`;
-  await build({
-    root: join(root, 'packages', 'web'),
-    logLevel: 'warn',
-    build: { outDir: aside, emptyOutDir: true },
-  });
-  if (before === undefined) delete process.env.NODE_ENV;
-  else process.env.NODE_ENV = before;
+  // In a process of its own: what the build needs of memory is given back with it, and whoever calls may run under tests,
+  // the page is the one that people get all the same.
+  if ((await built(aside)) !== 0) {
+    rmSync(aside, { recursive: true, force: true });
+    throw new Error('the page could not be built; what the builder said stands above');
+  }
   // Moved into place as a whole; another command may have been quicker with the same content.
   try {
     renameSync(aside, dist);
@@ -38,4 +34,34 @@ export async function buildWeb() {
   }
   keepNewest(folder, (name) => !name.endsWith('.tmp'));
   return dist;
+}
+
+/** Builds into a folder; answers the builder's exit code. It ends with whoever called it. */
+function built(folder) {
+  const builder = spawn(
+    process.execPath,
+    [
+      join(root, 'node_modules/vite/bin/vite.js'),
+      'build',
+      '--logLevel',
+      'warn',
+      '--outDir',
+      folder,
+      '--emptyOutDir',
+    ],
+    {
+      cwd: join(root, 'packages', 'web'),
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, NODE_ENV: 'production' },
+    },
+  );
+  const stop = () => builder.kill();
+  process.once('exit', stop);
+  return new Promise((resolve) => {
+    builder.once('error', () => resolve(1));
+    builder.once('exit', (code) => {
+      process.off('exit', stop);
+      resolve(code ?? 1);
+    });
+  });
 }

@@ -66,7 +66,7 @@ const notice = async () => {
 function Screen() {
   const [opened, setOpened] = useState(true);
   const { data = job } = api.endpoints.job.useQueryState(job.id);
-  const now = data as JobRecord;
+  const now = data;
   return (
     <>
       <button type="button" onClick={() => setOpened(true)}>
