@@ -116,7 +116,9 @@ function wallShapes(wall: Wall, on: RibbonWall, layout: RibbonLayout, unit: Unit
         tag: opening.id,
         name: `${opening.kind} on wall ${on.index + 1}, ${formatWithUnit(opening.at, unit)} from its left`,
         shapes: [
-          rect('hole', x(opening.at), TOP - 6, wide(opening.width), window ? 7 : BAND + 12),
+          window
+            ? rect('outline', x(opening.at), TOP - 6, wide(opening.width), 7)
+            : rect('hole', x(opening.at), TOP - 6, wide(opening.width), BAND + 12),
           ...(window
             ? []
             : [
