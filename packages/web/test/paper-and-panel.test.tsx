@@ -53,6 +53,8 @@ describe('walk sheets on paper', () => {
     const [first, second] = rowsOf('Walk sheet of Room 1');
     expect(first).toBe('1|120|90°|window 12\u20091/2, 36, 82, 30||');
     expect(second).toBe('2|96|90° assumed: ________|||');
+    // Sheets are drawn one after another.
+    await screen.findByRole('region', { name: 'Walk sheet of Room 2' });
     expect(rowsOf('Walk sheet of Room 2')).toHaveLength(4);
   });
   test('of one room, or blank, are chosen by hand', async () => {
