@@ -5,6 +5,7 @@ import {
   cutSteps,
   jobFileOf,
   planJob,
+  planNumber,
   planQuickly,
   roomOf,
   starterSettings,
@@ -144,35 +145,105 @@ describe('the cut at hand', () => {
   const steps = cutSteps(file, plan);
   test('names the mark, from which point, the swing and the side to keep', () => {
     const at = steps.findIndex((step) => step.end === 'right' && step.piece.right.joint === 'cope');
-    show(<CutCard steps={steps} at={at} unit="in" warnings={[]} onStep={nothing} />);
+    show(
+      <CutCard
+        steps={steps}
+        at={at}
+        unit="in"
+        machine={undefined}
+        onList={nothing}
+        warnings={[]}
+        onStep={nothing}
+      />,
+    );
     const step = steps[at]!;
-    expect(text(screen.getByTestId('mark'))).toBe(step.mark.text);
+    expect(screen.getByTestId('mark').getAttribute('aria-label')).toBe(step.mark.text);
+    expect(screen.getByTestId('tag').textContent).toBe(step.piece.label);
+    expect(screen.getByTestId('end').textContent).toBe('right end');
     expect(screen.getByTestId('dial').textContent).toBe('45°');
-    expect(screen.getByText('swing left, dial')).toBeTruthy();
-    expect(screen.getByRole('img', { name: 'Swing left, keep the left side' })).toBeTruthy();
-    expect(screen.getByText(/Then cope along the profile/)).toBeTruthy();
+    expect(screen.getByTestId('dial-side').textContent).toBe('←left');
+    expect(screen.getByTestId('keep').textContent).toBe('keep left');
+    expect(screen.getByText('standing, back to the fence, bottom edge on the table')).toBeTruthy();
+    expect(screen.getAllByRole('img', { name: /swing left, keep the left side$/ })).toHaveLength(2);
+    expect(screen.getByText(/^Then cope along the cut edge, 5° to 10° cut back/)).toBeTruthy();
   });
   test('the first and the last cut have nothing before and after them', () => {
     const view = show(
-      <CutCard steps={steps} at={0} unit="in" warnings={['too short to hold']} onStep={nothing} />,
+      <CutCard
+        steps={steps}
+        at={0}
+        unit="in"
+        machine={undefined}
+        onList={nothing}
+        warnings={['too short to hold']}
+        onStep={nothing}
+      />,
     );
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Back' }).disabled).toBe(true);
     expect(screen.getByRole('note').textContent).toContain('too short to hold');
-    view.again(<CutCard steps={steps} at={steps.length - 1} unit="in" warnings={[]} onStep={nothing} />);
+    view.again(
+      <CutCard
+        steps={steps}
+        at={steps.length - 1}
+        unit="in"
+        machine={undefined}
+        onList={nothing}
+        warnings={[]}
+        onStep={nothing}
+      />,
+    );
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Next cut' }).disabled).toBe(true);
   });
 });
 
-test('the printed list has a line a piece, a box to tick and the stick it comes from', () => {
-  const { container } = show(<PrintedList file={file} plan={plan} />);
-  const rows = [...container.querySelectorAll('tbody tr')].map((row) =>
-    [...row.querySelectorAll('td')].map(text),
-  );
-  expect(rows).toHaveLength(5);
-  for (const row of rows) expect(row[0]).toBe('☐');
-  // Door casing from 40 − 2 7/16 to 72 + 2 7/16: 45 9/16 are left to the right of it.
-  expect(rows[0]!.slice(1, 5)).toEqual(['1-01', 'Study, wall 1', '45 9/16', 'square → long, cope']);
-  expect(rows[0]![7]).toMatch(/^\d+ \(\d+ in\)$/);
+describe('on paper', () => {
+  const print = () => {
+    const { container } = show(<PrintedList file={file} plan={plan} on={new Date(2026, 2, 2, 7, 30)} />);
+    return (name: RegExp): string[][] => {
+      const table = [...container.querySelectorAll('table')].find((one) =>
+        name.test(one.getAttribute('aria-label')!),
+      )!;
+      return [...table.querySelectorAll('tbody tr')].map((row) => [...row.querySelectorAll('td')].map(text));
+    };
+  };
+  test('by room: a line a piece, a box to tick, its length between its points, its stick', () => {
+    const rows = print()(/^Pieces by room/);
+    expect(rows).toHaveLength(5);
+    for (const row of rows) expect(row[0]).toBe('☐');
+    // Door casing from 40 − 2 7/16 to 72 + 2 7/16: 45 9/16 are left to the right of it.
+    expect(rows[0]!.slice(1, 5)).toEqual(['1-01', 'Study, wall 1', '45 9/16', 'square → long, cope']);
+    expect(rows[0]![5]).toMatch(/, back edge$/);
+    expect(rows[0]![7]).toMatch(/^\d+ \(\d+ in\)$/);
+  });
+  test('by stick: every cut with its mark, its edge, how it lies, how the saw is set and what is kept', () => {
+    const rows = print()(/^Stick 1 · /);
+    const own = cutSteps(file, plan).filter((step) => step.stickNumber === 1);
+    expect(rows).toHaveLength(own.length);
+    rows.forEach((row, k) => {
+      const step = own[k]!;
+      expect(row[0]).toBe(`☐ ${k + 1}`);
+      expect(row[1]).toContain(`${step.piece.label} ${step.end} end`);
+      expect(row[2]).toBe(step.mark.text);
+      expect(row[3]).toMatch(/^from the .+, on the back edge$/);
+      expect(row[4]).toMatch(
+        /^standing, back to the fence, bottom edge on the table; (square|swing (left|right) [\d.]+°)/,
+      );
+      expect(row[4]).toContain(`keep the piece ${step.keep} of the blade`);
+    });
+  });
+  test('both say which plan they are of, and when they were printed', () => {
+    const { container } = show(<PrintedList file={file} plan={plan} on={new Date(2026, 2, 2, 7, 30)} />);
+    const heads = [...container.querySelectorAll('p')]
+      .map(text)
+      .filter((one) => /Plan [0-9A-F]{2}-[0-9A-F]{3} · /.test(one));
+    expect(heads).toHaveLength(2);
+    expect(heads[0]).toContain('2026');
+    const longer = {
+      ...plan,
+      pieces: plan.pieces.map((one, k) => (k === 0 ? { ...one, near: one.near + 1 } : one)),
+    };
+    expect(planNumber(longer)).not.toBe(planNumber(plan));
+  });
 });
 
 test('fractions are set as fractions, with thin space before them', () => {

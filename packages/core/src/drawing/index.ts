@@ -1,1 +1,2 @@
 export * from './shapes.ts';
+export * from './solid.ts';

@@ -37,6 +37,9 @@ export type Role =
   /** What falls off at this cut. */
   | 'waste'
   | 'fence'
+  | 'fence-face'
+  /** The edge a mark is made on. */
+  | 'marked'
   | 'blade'
   | 'line'
   | 'guide'

@@ -1,1 +1,2 @@
 export * from './vec2.ts';
+export * from './vec3.ts';

@@ -39,6 +39,8 @@ export interface Draft {
   readonly depth: number;
   readonly role:
     'wall' | 'return' | 'transition' | 'leg-left' | 'leg-right' | 'head' | 'sill' | 'stool' | 'apron';
+  /** A small piece of a return: the piece whose end it turns back. */
+  readonly returnOf?: PieceKey;
   readonly from?: number;
   readonly to?: number;
   readonly near: number;
@@ -281,6 +283,7 @@ function returnDrafts(main: Draft, side: 'left' | 'right'): Draft[] {
     allowance: 0,
     walk: [main.walk[0], at] as const,
     source: undefined,
+    returnOf: main.id,
   };
   const ends = (outer: DraftEnd, inner: DraftEnd): Pick<Draft, 'left' | 'right'> =>
     side === 'left' ? { left: outer, right: inner } : { left: inner, right: outer };
@@ -373,6 +376,7 @@ export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
       sawnAs: part.sawnAs,
       depth: part.depth,
       role: part.role,
+      ...(part.role === 'return' ? { returnOf: idOf((part.left.mate ?? part.right.mate)!) } : {}),
       near: part.near,
       allowance: 0,
       left: end(part.left),

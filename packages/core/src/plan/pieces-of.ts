@@ -59,6 +59,7 @@ export function piecesOf(layout: JobLayout, choices: SpliceChoices, firstRoom = 
         ...(draft.openingId === undefined ? {} : { opening: draft.openingId }),
         profile: draft.profile.id,
         role: draft.role,
+        ...(draft.returnOf === undefined ? {} : { returnOf: draft.returnOf }),
         ...(draft.from === undefined ? {} : { from: draft.from }),
         ...(draft.to === undefined ? {} : { to: draft.to }),
         near: draft.near,

@@ -34,6 +34,8 @@ export interface Piece {
   readonly opening?: string;
   readonly profile: string;
   readonly role: PieceRole;
+  /** A small piece of a return: the piece whose end it turns back to the wall. */
+  readonly returnOf?: PieceKey;
   readonly from?: number;
   readonly to?: number;
   readonly near: number;
@@ -136,6 +138,7 @@ export function publishedPlan({ coin, ...plan }: PlanFile): object {
   const money = (minor: number): number => fromMinor(minor, coin);
   return {
     ...plan,
+    pieces: plan.pieces.map(({ returnOf: _of, ...piece }) => piece),
     sticks: plan.sticks.map(({ stock: _stock, item: _item, cut: _cut, ...stick }) => ({
       ...stick,
       price: money(stick.price),

@@ -133,7 +133,12 @@ describe('what cannot be done is said', () => {
     });
     const sawn = withSaw(job, { maxMiterRight: 60, standingHeight: 6.5 });
     const { pieces, watchOuts } = planQuickly(sawn);
-    expect(pieces[0]!.right.saw).toMatchObject({ miter: 70, swing: 'left', dial: 50, block: 20 });
+    expect(pieces[0]!.right.saw).toMatchObject({
+      miter: 70,
+      swing: 'left',
+      dial: 50,
+      block: { angle: 20, thickEnd: 'left' },
+    });
     expect(watchOuts.map((one) => one.code)).toContain('needs-block');
   });
   test('an assumed corner, a double cope and a room that does not close', () => {

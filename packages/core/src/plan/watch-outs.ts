@@ -1,8 +1,7 @@
 import { cosDeg, SAME_ANGLE } from '../base/index.ts';
-import { sawOf, type Room } from '../job/index.ts';
+import type { Room } from '../job/index.ts';
 import { FACES_VIEWER, facingOfWalls, walkFromEntry } from '../joinery/index.ts';
 import type { JobLayout, RoomLayout, RunLayout } from '../pieces/index.ts';
-import { canCut } from '../saw/index.ts';
 import { angleAt, closesWell, isAssumed, anglesAddUp, type Closure } from '../survey/index.ts';
 import { materialWatchOuts } from './material-watch-outs.ts';
 import type { Piece, WatchOut } from './plan-file.ts';
@@ -110,7 +109,6 @@ function runWatchOuts(room: Room, { run, stretches, released }: RunLayout, watch
 
 function pieceWatchOuts(layout: JobLayout, pieces: readonly Piece[], watch: Watch): WatchOut[] {
   const { job, rules } = layout;
-  const saw = sawOf(job);
   const profiles = new Map(job.profiles.map((profile) => [profile.id, profile]));
   return pieces.flatMap((piece): WatchOut[] => {
     const { label, near } = piece;
@@ -127,11 +125,24 @@ function pieceWatchOuts(layout: JobLayout, pieces: readonly Piece[], watch: Watc
     if (near > aloneLimit(job.unit)) out.push(watch('long-piece', { label, length: near }, where));
     if (piece.left.joint === 'cope' && piece.right.joint === 'cope')
       out.push(watch('double-cope', { label }, where));
-    for (const end of [piece.left, piece.right]) {
-      const can = canCut(profile, end.saw, saw);
-      if (!can) out.push(watch('beyond-saw', { label, angle: Math.abs(end.angle) }, where));
-      else if (end.saw.block !== undefined)
-        out.push(watch('needs-block', { label, miter: end.saw.miter, block: end.saw.block }, where));
+    for (const end of ['left', 'right'] as const) {
+      const { saw: setting, angle } = piece[end];
+      if (setting.why)
+        out.push(watch('beyond-saw', { label, end, angle: Math.abs(angle), why: setting.why }, where));
+      if (setting.block)
+        out.push(
+          watch(
+            'needs-block',
+            {
+              label,
+              end,
+              miter: setting.miter,
+              block: setting.block.angle,
+              thickEnd: setting.block.thickEnd,
+            },
+            where,
+          ),
+        );
     }
     if ((piece.left.joint === 'scarf' || piece.right.joint === 'scarf') && profile.finish === 'prefinished')
       out.push(watch('visible-splice', { label }, where));

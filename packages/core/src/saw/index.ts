@@ -1,1 +1,4 @@
+export * from './seat.ts';
+export * from './dial.ts';
 export * from './setting.ts';
+export * from './words.ts';

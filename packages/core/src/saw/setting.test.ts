@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { completeHouseRules, type Profile, type Saw } from '../job/index.ts';
-import { canCut, keepSide, sawSetting, springOf } from './index.ts';
+import { detentBeside, roundingOpens, sawSetting, springOf } from './index.ts';
 
 const base: Profile = {
   id: 'b',
@@ -41,7 +41,7 @@ describe('which way to swing, from the published table', () => {
       bevel: 0,
       dial: 45,
     });
-    expect(keepSide(end, 'standing')).toBe(keep);
+    expect(sawSetting(base, end, angle, saw, rules).keep).toBe(keep);
   });
   test.each(table)('crown upside down turns both: %s', (_name, end, angle, swing, keep) => {
     expect(sawSetting(crown, end, angle, saw, rules)).toMatchObject({
@@ -50,15 +50,19 @@ describe('which way to swing, from the published table', () => {
       miter: 45,
       bevel: 0,
     });
-    expect(keepSide(end, 'nested')).toBe(keep === 'left' ? 'right' : 'left');
+    expect(sawSetting(crown, end, angle, saw, rules).keep).toBe(keep === 'left' ? 'right' : 'left');
   });
   test('a square end swings nowhere', () =>
     expect(sawSetting(base, 'left', 0, saw, rules)).toMatchObject({ swing: 'none', miter: 0, dial: 0 }));
 });
 
 describe('what the saw reaches', () => {
-  test('each side has its own limit', () => {
-    expect(sawSetting(base, 'right', 55, saw, rules)).toMatchObject({ swing: 'left', dial: 50, block: 5 });
+  test('each side has its own limit; a block is thick on the side it turns to', () => {
+    expect(sawSetting(base, 'right', 55, saw, rules)).toMatchObject({
+      swing: 'left',
+      dial: 50,
+      block: { angle: 5, thickEnd: 'left' },
+    });
     expect(sawSetting(base, 'left', 55, saw, rules)).toMatchObject({ swing: 'right', dial: 55 });
     expect(sawSetting(base, 'left', 55, saw, rules)).not.toHaveProperty('block');
   });
@@ -70,24 +74,74 @@ describe('what the saw reaches', () => {
       bevel: 45,
       swing: 'none',
     });
-    const steep = sawSetting(tall, 'left', 55, saw, rules);
-    expect(steep.way).toBe('standing');
-    expect(canCut(tall, steep, saw)).toBe(false);
-  });
-  test('trim wider than the saw cannot be cut at all', () =>
-    expect(
-      canCut({ ...base, width: 20 }, sawSetting({ ...base, width: 20 }, 'left', 45, saw, rules), saw),
-    ).toBe(false));
-  test('calibration is added to the dial, after the block', () => {
-    expect(
-      sawSetting(base, 'left', 22.5, { ...saw, calibration: { left: 0.4, right: 0.4 } }, rules).dial,
-    ).toBeCloseTo(22.9, 12);
-    expect(
-      sawSetting(base, 'right', 70, { ...saw, calibration: { left: -0.5, right: -0.5 } }, rules),
-    ).toMatchObject({
-      dial: 49.5,
-      block: 20,
+    // 55 is beyond both bevels, and standing it does not fit, block or not.
+    expect(sawSetting(tall, 'left', 55, saw, rules)).toMatchObject({
+      way: 'none',
+      seat: null,
+      why: [
+        { way: 'standing', lacks: 'height', needs: 8, has: 6.5 },
+        { way: 'flat', lacks: 'bevel', needs: 55, has: 45, side: 'right' },
+        { way: 'flat', lacks: 'bevel', needs: 55, has: 48, side: 'left' },
+      ],
     });
+  });
+  test('a saw whose blade leans only one way takes the piece by its other edge', () => {
+    const tall = { ...base, width: 8 };
+    const left = { ...saw, maxBevelRight: 0 };
+    const seats = (['left', 'right'] as const).flatMap((end) =>
+      [45, -45].map((angle) => {
+        const { seat, tilt, keep } = sawSetting(tall, end, angle, left, rules);
+        return [end, angle, seat, tilt, keep].join(' ');
+      }),
+    );
+    // The published table for a left-only bevel: the piece left of the corner has its right end cut.
+    expect(seats).toEqual([
+      'left 45 flatBottomToFence left left',
+      'left -45 flatTopToFence left right',
+      'right 45 flatTopToFence left left',
+      'right -45 flatBottomToFence left right',
+    ]);
+  });
+  test('crown that is too high to nest is cut flat, and the other way round', () => {
+    expect(sawSetting(crown, 'left', 45, { ...saw, maxNested: 2 }, rules)).toMatchObject({ way: 'flat' });
+    expect(
+      sawSetting(crown, 'left', 45, { ...saw, maxBevelLeft: 20, maxBevelRight: 20 }, flatRules),
+    ).toMatchObject({
+      way: 'nested',
+    });
+  });
+  test('trim wider than the saw cannot be cut at all, and it says what of', () =>
+    expect(sawSetting({ ...base, width: 20 }, 'left', 45, saw, rules).why).toEqual([
+      { way: 'standing', lacks: 'height', needs: 20, has: 6.5 },
+      { way: 'flat', lacks: 'width', needs: 20, has: 12 },
+    ]));
+  test('calibration is added to the dial, each side its own', () => {
+    const off = { ...saw, calibration: { zero: -0.2, left: 0.4, right: -0.5, bevel: 0.3 } };
+    expect(sawSetting(base, 'left', 22.5, off, rules).dial).toBeCloseTo(22, 12);
+    expect(sawSetting(base, 'right', 22.5, off, rules).dial).toBeCloseTo(22.9, 12);
+    expect(sawSetting(base, 'right', 0, off, rules).dial).toBeCloseTo(-0.2, 12);
+    expect(sawSetting({ ...base, width: 8 }, 'right', 30, off, rules).dialBevel).toBeCloseTo(30.3, 12);
+  });
+  test('the stop is where the scale says: what is dialled never lies beyond it', () => {
+    // 49.8 wanted, the scale reads 0.4 more: 50.2 is beyond the stop at 50, so a block does the rest.
+    const off = { ...saw, calibration: { left: 0.4 } };
+    const setting = sawSetting(base, 'right', 49.8, off, rules);
+    expect(setting.dial).toBe(50);
+    expect(setting.block!.angle).toBeCloseTo(0.2, 12);
+  });
+  test('what is dialled is what the scale can show, and what that opens is known', () => {
+    const coarse = { ...saw, fineness: { miter: 0.5, bevel: 1 } };
+    const setting = sawSetting(base, 'right', 44.7, coarse, rules);
+    expect([setting.miter, setting.dial]).toEqual([44.7, 44.5]);
+    // 5/8 · (tan 44.7 − tan 44.5), worked by hand.
+    expect(roundingOpens(setting, 0.625, coarse)).toBeCloseTo(0.0043031, 6);
+    expect(roundingOpens(sawSetting(base, 'right', 44.7, saw, rules), 0.625, saw)).toBe(0);
+  });
+  test('a detent beside the setting pulls the handle; the detent itself does not', () => {
+    const caught = { ...saw, detents: [0, 22.5, 31.6, 45] };
+    expect(detentBeside(caught, 44.6)).toBe(45);
+    expect(detentBeside(caught, 45)).toBeUndefined();
+    expect(detentBeside(caught, 40)).toBeUndefined();
   });
   test('without a saw the plain angle is given', () =>
     expect(sawSetting(base, 'right', 70, undefined, rules)).toMatchObject({ way: 'standing', dial: 70 }));

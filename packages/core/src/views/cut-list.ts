@@ -2,9 +2,8 @@ import { SAME_ANGLE } from '../base/index.ts';
 import { formatLength } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
 import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
-import { keepSide, type SawSetting } from '../saw/index.ts';
 
-/** The cut list as the crew reads it, and the cuts one by one. */
+/** The cut list as the crew reads it. */
 
 /**
  * What the near line ends at, in the book's words: the length is read between these two points.
@@ -59,75 +58,5 @@ export function cutList(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): C
       stick: stickOf.get(piece.id),
       text: `${piece.label} · ${place} · ${length} · ${ends}`,
     };
-  });
-}
-
-/** One cut at the saw. */
-export interface CutStep {
-  readonly stick: PlannedStick;
-  /** Number of the stick in the plan, from 1. */
-  readonly stickNumber: number;
-  readonly piece: Piece;
-  readonly place: string;
-  readonly end: 'left' | 'right';
-  readonly saw: SawSetting;
-  readonly keep: 'left' | 'right';
-  /** Where the mark goes and from what it is measured. */
-  readonly mark: { readonly length: number; readonly text: string; readonly from: string };
-  /** The cut before made this end too: nothing to cut. */
-  readonly shared: boolean;
-  readonly last: boolean;
-}
-
-const point = (end: PlanEnd): string =>
-  end.angle > SAME_ANGLE ? 'long point' : end.angle < -SAME_ANGLE ? 'short point' : 'square end';
-
-/**
- * All cuts, stick by stick and left to right: the left end of a piece is cut first, then its length is marked from that
- * end. A left end that the cut before has already made is said to be done.
- */
-export function cutSteps(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): CutStep[] {
-  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
-  const text = (length: number): string => formatLength(length, job.unit);
-  return plan.sticks.flatMap((stick, index) => {
-    const steps: CutStep[] = [];
-    let before: { piece: Piece; nearEnd: number } | undefined;
-    stick.cuts.forEach(({ piece: id, start }, k) => {
-      const piece = byId.get(id)!;
-      const common = { stick, stickNumber: index + 1, piece, place: placeOf(job, piece) };
-      const shared =
-        before !== undefined && Math.abs(before.piece.right.angle + piece.left.angle) < SAME_ANGLE;
-      const past = before ? start - before.nearEnd : start;
-      steps.push({
-        ...common,
-        end: 'left',
-        saw: piece.left.saw,
-        keep: keepSide('left', piece.left.saw.way),
-        mark: before
-          ? {
-              length: past,
-              text: shared ? 'already cut' : text(past),
-              from: shared ? 'the last cut made this end too' : 'the last mark, on the back edge',
-            }
-          : { length: past, text: text(past), from: 'the factory end, on the back edge' },
-        shared,
-        last: false,
-      });
-      steps.push({
-        ...common,
-        end: 'right',
-        saw: piece.right.saw,
-        keep: keepSide('right', piece.right.saw.way),
-        mark: {
-          length: piece.near,
-          text: text(piece.near),
-          from: `the ${point(piece.left)} at the left to the ${point(piece.right)}, on the back edge`,
-        },
-        shared: false,
-        last: k === stick.cuts.length - 1,
-      });
-      before = { piece, nearEnd: start + piece.near };
-    });
-    return steps;
   });
 }

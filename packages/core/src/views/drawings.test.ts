@@ -13,8 +13,6 @@ import {
 import type { Room } from '../job/index.ts';
 import { planJob, planQuickly } from '../plan/index.ts';
 import {
-  cutDrawing,
-  cutSteps,
   endDrawing,
   layOutRibbon,
   planDrawing,
@@ -275,55 +273,6 @@ test('a stick is drawn to scale: bare wood behind its pieces, each with the slan
     });
   }
 });
-
-describe('the cut', () => {
-  const blade = (drawing: Drawing) => {
-    const line = drawing.shapes.find((shape) => shape.kind === 'line' && shape.role === 'blade')!;
-    const [a, b] = pointsOf([line]);
-    return { dx: b!.x - a!.x, dy: b!.y - a!.y };
-  };
-  const setting = (swing: 'left' | 'right' | 'none', miter: number) =>
-    ({ swing, miter, bevel: 0, way: 'standing' }) as never;
-  test.each([
-    ['left', 22.5],
-    ['right', 45],
-    ['right', 31.62],
-  ] as const)(
-    'swung %s by %d the blade is drawn at that angle, from the fence to the operator',
-    (swing, miter) => {
-      const { dx, dy } = blade(cutDrawing({ saw: setting(swing, miter), keep: 'left' }));
-      expect(dy).toBeLessThan(0);
-      expect(Math.atan2(Math.abs(dx), -dy) * (180 / Math.PI)).toBeCloseTo(miter, 9);
-      expect(Math.sign(dx)).toBe(swing === 'right' ? 1 : -1);
-    },
-  );
-  test('straight is straight', () => {
-    const drawing = cutDrawing({ saw: setting('none', 0), keep: 'right' });
-    expect(blade(drawing).dx).toBe(0);
-    expect(texts(drawing)).toContain('handle straight');
-    expect(drawing.title).toBe('Swing none, keep the right side');
-  });
-  test('the side that is kept is the wood, the other the waste, and each is named', () => {
-    for (const step of cutSteps(scenario('s01'), planQuicklyPlan())) {
-      const drawing = cutDrawing(step);
-      const side = (role: string): number => {
-        const shape = drawing.shapes.find((one) => one.kind === 'area' && one.role === role)!;
-        const xs = pointsOf([shape]).map((point) => point.x);
-        return xs.includes(0) ? -1 : 1;
-      };
-      expect(side('wood')).toBe(step.keep === 'left' ? -1 : 1);
-      expect(side('waste')).toBe(-side('wood'));
-      const keep = labels(drawing).find((label) => label.text === 'keep')!;
-      expect(Math.sign(keep.at.x - 210)).toBe(side('wood'));
-    }
-  });
-});
-
-function planQuicklyPlan() {
-  const planned = planJob(scenario('s01'), { solver: undefined, seconds: 1, clock: () => 0 });
-  if (!planned.ok) throw new Error('no plan');
-  return planned.value;
-}
 
 test('an end alone: the slant runs the way the longer line says', () => {
   const end = (angle: number, joint = 'square') => ({ joint, angle, reach: 0, saw: {} }) as never;

@@ -5,4 +5,7 @@ export * from './plan-drawing.ts';
 export * from './stick-diagram.ts';
 export * from './stick-drawing.ts';
 export * from './cut-list.ts';
+export * from './cut-steps.ts';
 export * from './cut-drawing.ts';
+export * from './cut-notes.ts';
+export * from './plan-number.ts';

@@ -1,3 +1,4 @@
 export * from './terms.ts';
 export * from './watch-outs.ts';
 export * from './watch-advice.ts';
+export * from './lacks.ts';

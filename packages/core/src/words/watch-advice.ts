@@ -82,11 +82,11 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
   },
   'needs-block': {
     why: 'The saw does not swing so far.',
-    what: 'Clamp the block to the fence and set what is left.',
+    what: 'Clamp the block to the fence, its thick end on the side named, and set what is left.',
   },
   'beyond-saw': {
     why: 'The saw does not reach it.',
-    what: 'Cut it flat with the bevel, by hand, or on another saw.',
+    what: 'Take another saw, or a hand saw in a block; or have the joint otherwise: coped, butted, or of two smaller cuts.',
   },
   'visible-splice': { why: 'A finished face cannot be sanded.', what: 'Buy a longer stick for this wall.' },
   closure: { why: 'One of the figures is wrong.', what: 'Measure the suspect first, then the others.' },

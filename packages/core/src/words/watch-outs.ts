@@ -1,4 +1,5 @@
 import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
+import { lackText, type WayLacks } from './lacks.ts';
 import { termsOf, type Terms, type Vocabulary } from './terms.ts';
 
 /**
@@ -25,8 +26,19 @@ export interface WatchOutData {
   readonly 'short-piece': { label: string; length: number };
   readonly 'long-piece': { label: string; length: number };
   readonly 'double-cope': { label: string };
-  readonly 'needs-block': { label: string; miter: number; block: number };
-  readonly 'beyond-saw': { label: string; angle: number };
+  readonly 'needs-block': {
+    label: string;
+    end: 'left' | 'right';
+    miter: number;
+    block: number;
+    thickEnd: 'left' | 'right';
+  };
+  readonly 'beyond-saw': {
+    label: string;
+    end: 'left' | 'right';
+    angle: number;
+    why: readonly WayLacks[];
+  };
   readonly 'visible-splice': { label: string };
   readonly closure: { room: string; gap: number; angleGap: number; angles: boolean };
   readonly 'floor-gap': { room: string; covers: number; gap: number };
@@ -97,8 +109,9 @@ const SENTENCES: Sentences = {
   'double-cope': (d, say) =>
     `${d.label} is ${say.coped} at both ends: cut it a little long and fit one end first`,
   'needs-block': (d, say) =>
-    `${d.label}: ${say.angle(d.miter)} is beyond the saw; clamp a ${say.angle(d.block)} block to the fence`,
-  'beyond-saw': (d, say) => `${d.label}: the saw is too small for this profile at ${say.angle(d.angle)}`,
+    `${d.label}, ${d.end} end: ${say.angle(d.miter)} is beyond the saw; clamp a ${say.angle(d.block)} block to the fence, its thick end ${d.thickEnd}`,
+  'beyond-saw': (d, say) =>
+    `${d.label}, ${d.end} end: this saw cannot cut it at ${say.angle(d.angle)} (${d.why.map((one) => lackText(one, say.length)).join('; ')})`,
   'visible-splice': (d) => `${d.label}: a splice in prefinished trim will show`,
   closure: (d, say) =>
     d.angles

@@ -5,7 +5,14 @@ import type { SVGProps } from 'react';
 
 type Look = Pick<
   SVGProps<SVGElement>,
-  'fill' | 'stroke' | 'strokeWidth' | 'strokeDasharray' | 'strokeOpacity' | 'strokeLinecap' | 'strokeLinejoin'
+  | 'fill'
+  | 'fillOpacity'
+  | 'stroke'
+  | 'strokeWidth'
+  | 'strokeDasharray'
+  | 'strokeOpacity'
+  | 'strokeLinecap'
+  | 'strokeLinejoin'
 >;
 
 const WALL = 'var(--lm-wall)';
@@ -23,7 +30,9 @@ export const LOOK: Readonly<Record<Role, Look>> = {
   ghost: { fill: 'none', stroke: DIM, strokeWidth: 1.2, strokeDasharray: '5 4' },
   waste: { stroke: 'var(--lm-line)', strokeWidth: 1 },
   fence: { fill: WALL, stroke: 'none' },
-  blade: { fill: 'none', stroke: 'var(--lm-bad)', strokeWidth: 3, strokeDasharray: '9 5' },
+  'fence-face': { fill: WALL, stroke: 'var(--lm-panel)', strokeWidth: 1, fillOpacity: 0.82 },
+  marked: { fill: 'none', stroke: PICKED, strokeWidth: 5, strokeLinecap: 'round' },
+  blade: { fill: 'var(--lm-bad)', fillOpacity: 0.55, stroke: 'var(--lm-bad)', strokeWidth: 1.2 },
   line: { fill: 'none', stroke: 'currentColor', strokeWidth: 2 },
   guide: { fill: 'none', stroke: DIM, strokeWidth: 1.2, strokeDasharray: '4 4' },
   blank: { fill: 'var(--lm-void)', stroke: 'var(--lm-line)', strokeWidth: 1 },

@@ -21,14 +21,6 @@ export const endText = (end: PlanEnd): string => {
   return `${JOINT_WORDS[end.joint]}, ${angle}${snip}${end.over === undefined ? '' : end.over ? ', lies over' : ', lies under'}`;
 };
 
-export const sawText = (end: PlanEnd): string => {
-  const { saw } = end;
-  const swing = saw.swing === 'none' ? 'no swing' : `swing ${saw.swing}`;
-  const bevel = saw.bevel > 0 ? `, bevel ${formatAngle(saw.bevel)}` : '';
-  const block = saw.block === undefined ? '' : `, ${formatAngle(saw.block)} block`;
-  return `${saw.way}, ${swing}, dial ${formatAngle(saw.dial)}${bevel}${block}`;
-};
-
 /** "wall 3" or what else a piece is, for a list within one room. */
 export const partText = (piece: Piece, wallNumber: number): string =>
   piece.role === 'wall' ? `wall ${wallNumber}` : `${piece.role.replace('-', ' ')}, wall ${wallNumber}`;

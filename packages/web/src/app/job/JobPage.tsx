@@ -156,7 +156,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
           onPiece={pick}
           edit={edit}
         />
-        <footer className="foot" hidden={stage === HOME}>
+        <footer className="foot" data-stage={stage} hidden={stage === HOME}>
           {view.room ? (
             <Strip
               room={view.room}
@@ -180,7 +180,9 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
         <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
         <ShortcutHelp opened={help} onClose={helpOpen.close} />
       </div>
-      {printing && stage === 'saw' && live.plan && <PrintedList file={file} plan={live.plan} />}
+      {printing && stage === 'saw' && live.plan && (
+        <PrintedList file={file} plan={live.plan} on={new Date()} />
+      )}
     </FieldScope.Provider>
   );
 }

@@ -4,6 +4,7 @@ import {
   formatWithUnit,
   jointCloseUp,
   pinJoint,
+  settingText,
   type Piece,
   type QuickPlan,
   type Room,
@@ -13,7 +14,7 @@ import { Figure } from '../../shared/Figure.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
-import { endText, sawText } from '../../shared/joint-words.ts';
+import { endText } from '../../shared/joint-words.ts';
 
 interface Props {
   readonly piece: Piece;
@@ -27,6 +28,7 @@ interface Props {
 /** Everything about the selected piece: figures, both ends, the reason for each, and the choice at its corners. */
 export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) {
   const far = piece.near + piece.left.reach + piece.right.reach;
+  const profile = quick.layout.job.profiles.find((one) => one.id === piece.profile)!;
   const watch = quick.watchOuts.filter(
     (one) => one.piece === piece.id || (one.wall === piece.wall && one.piece === undefined),
   );
@@ -66,7 +68,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
           <div>
             <Text fw={650}>{endText(piece[side])}</Text>
             <Text size="sm" c="dimmed">
-              {sawText(piece[side])}
+              {settingText(piece[side].saw, profile)}
             </Text>
           </div>
         </Group>

@@ -1,120 +1,218 @@
-import { Badge, Button, Group, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
-import { cutDrawing, formatAngle, formatWithUnit, type CutStep, type Unit } from '@long-miter/core';
+import {
+  cutDrawing,
+  cutNotes,
+  formatAngle,
+  formatWithUnit,
+  kerfOf,
+  lackText,
+  seatWords,
+  type CutStep,
+  type Saw,
+  type SawSetting,
+  type Seat,
+  type Unit,
+} from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
+import { BigFigure } from './BigFigure.tsx';
 
 interface Props {
   readonly steps: readonly CutStep[];
   readonly at: number;
   readonly unit: Unit;
+  /** The saw in use, whose scales are set. */
+  readonly machine: Saw | undefined;
   /** What a careful lead would point out about this piece. */
   readonly warnings: readonly string[];
   readonly onStep: (step: number) => void;
+  /** Leads to the whole list. */
+  readonly onList: () => void;
 }
 
-const WAYS = {
-  standing: 'standing, back to the fence',
-  flat: 'lying flat',
-  nested: 'upside down, back to the fence',
-} as const;
-
-/** One cut in figures that can be read from two metres. */
-export function CutCard({ steps, at, unit, warnings, onStep }: Props) {
+/** One cut in figures, sides and a picture that can be read from two metres. */
+export function CutCard({ steps, at, unit, machine, warnings, onStep, onList }: Props) {
   const step = steps[at]!;
-  const { saw } = step;
-  const swing = saw.swing === 'none' ? 'straight' : saw.swing;
+  const { piece, profile, saw } = step;
   return (
-    <section
-      className="panel"
-      aria-label="This cut"
-      style={{ padding: '10px 14px', display: 'flex', flexDirection: 'column', gap: 6 }}
-    >
-      <Group justify="space-between" wrap="nowrap">
-        <Text fw={700} fz="xl">
-          {step.piece.label} · {step.end} end
-        </Text>
-        <Badge size="lg" variant="light" color="gray" tt="none">
-          cut {at + 1} of {steps.length}
-        </Badge>
-      </Group>
-      <Text>
-        Stick {step.stickNumber}, <Typeset text={formatWithUnit(step.stick.length, unit)} />
-        {step.stick.source === 'rack' ? ' from the rack' : ''} · goes to {step.place}
-      </Text>
-      <div className="cut-figures">
-        <div>
-          <Text c="dimmed">{step.shared ? 'this end' : step.end === 'left' ? 'clean cut at' : 'mark'}</Text>
-          <div
-            className={step.shared ? undefined : 'big'}
-            style={step.shared ? { fontSize: '2rem', fontWeight: 700 } : undefined}
-            data-testid="mark"
-          >
-            <Typeset text={step.mark.text} />
+    <section className="panel cut-card" aria-label="This cut">
+      <header className="cut-head">
+        <span className="cut-tag" data-testid="tag">
+          {piece.label}
+        </span>
+        <span className="cut-tag" data-testid="end">
+          {step.end} end
+        </span>
+        <span className="cut-name" data-testid="profile">
+          <span>
+            <Typeset text={profile.name} />
+          </span>
+          <small>
+            stick {step.stickNumber}, <Typeset text={formatWithUnit(step.stick.length, unit)} />
+            {step.stick.source === 'rack' ? `, ${step.stick.label ?? 'from the rack'}` : ''}
+          </small>
+        </span>
+      </header>
+      <div className="cut-body">
+        {saw.seat === null ? (
+          <NotHere step={step} unit={unit} />
+        ) : (
+          <Figures step={step} saw={saw} machine={machine} />
+        )}
+        <div className="cut-lies">
+          {saw.seat !== null && <Lies step={step} seat={saw.seat} kerf={kerfOf(machine, unit)} />}
+          <div className="cut-notes">
+            {cutNotes(step, machine, unit).map((note) => (
+              <Text key={note} size="md">
+                <Typeset text={note} />
+              </Text>
+            ))}
+            {warnings.map((text) => (
+              <Text key={text} size="md" fw={600} role="note" style={{ color: 'var(--lm-bad)' }}>
+                ▲ {text}
+              </Text>
+            ))}
           </div>
-          <Text size="sm">{step.shared ? step.mark.from : `from ${step.mark.from}`}</Text>
-        </div>
-        <div>
-          <Text c="dimmed">
-            {saw.bevel > 0 && saw.miter === 0
-              ? 'tilt the blade'
-              : saw.swing === 'none'
-                ? 'square cut, dial'
-                : `swing ${swing}, dial`}
-          </Text>
-          <div className="big" data-testid="dial">
-            {saw.swing === 'none' && saw.bevel === 0
-              ? formatAngle(saw.dial)
-              : saw.bevel > 0 && saw.miter === 0
-                ? `bevel ${formatAngle(saw.bevel)}`
-                : formatAngle(saw.dial)}
+          <div className="cut-count">
+            <span>
+              cut {at + 1} of {steps.length} · write {piece.label} on its back · goes to {step.place}
+            </span>
+            <Button size="compact-md" variant="default" className="no-print" onClick={onList}>
+              Cut list
+            </Button>
           </div>
-          <Text size="sm">
-            {WAYS[saw.way]}
-            {Math.abs(saw.dial - saw.miter) > 0.005 && saw.block === undefined
-              ? ` · true angle ${formatAngle(saw.miter)}`
-              : ''}
-            {saw.block === undefined
-              ? ''
-              : ` · ${formatAngle(saw.block)} block on the fence for ${formatAngle(saw.miter)}`}
-          </Text>
+          <Group grow gap="sm" className="no-print cut-go" wrap="nowrap">
+            <Button
+              size="lg"
+              variant="default"
+              leftSection={<IconArrowLeft />}
+              disabled={at === 0}
+              onClick={() => onStep(at - 1)}
+            >
+              Back
+            </Button>
+            <Button
+              size="lg"
+              rightSection={<IconArrowRight />}
+              disabled={at === steps.length - 1}
+              onClick={() => onStep(at + 1)}
+            >
+              Next cut
+            </Button>
+          </Group>
         </div>
       </div>
-      <DrawingSvg drawing={cutDrawing(step)} height={205} margin={0} caption={false} />
-      <Text size="sm">
-        {step.end === 'left'
-          ? step.piece.left.joint === 'cope'
-            ? 'Then cope along the profile, undercut.'
-            : ''
-          : step.piece.right.joint === 'cope'
-            ? 'Then cope along the profile, undercut.'
-            : ''}{' '}
-        Write {step.piece.label} on its back.
-      </Text>
-      {warnings.map((text) => (
-        <Text key={text} size="sm" fw={600} role="note" style={{ color: 'var(--lm-bad)' }}>
-          ▲ {text}
+    </section>
+  );
+}
+
+/** Where it is marked and how the saw is set. */
+function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machine: Saw | undefined }) {
+  const { mark } = step;
+  const off = Math.abs(saw.dial) > 0.005 ? `, this saw shows ${formatAngle(saw.dial)} at square` : '';
+  return (
+    <div className="cut-figures">
+      <div className="cut-row">
+        <div className="cut-what">
+          {step.end === 'left' ? 'cut at' : 'mark'}, on the <b>{mark.edge}</b>, from {mark.from}
+        </div>
+        <BigFigure text={mark.text} testid="mark" />
+      </div>
+      {saw.swing === 'none' && saw.tilt === 'none' && (
+        <div className="cut-row">
+          <div className="cut-what">handle and blade{machine ? off : ''}</div>
+          <div className="big" data-testid="dial">
+            square
+          </div>
+        </div>
+      )}
+      {saw.swing !== 'none' && (
+        <Sided
+          what="swing"
+          side={saw.swing}
+          figure={saw.dial}
+          wanted={saw.block ? undefined : saw.miter}
+          testid="dial"
+        />
+      )}
+      {saw.tilt !== 'none' && (
+        <Sided
+          what="lean the top of the blade"
+          side={saw.tilt}
+          figure={saw.dialBevel}
+          wanted={saw.bevel}
+          testid="dial-bevel"
+        />
+      )}
+    </div>
+  );
+}
+
+/** What is kept, how the piece lies in words, and its picture made from the same figures. */
+function Lies({ step, seat, kerf }: { step: CutStep; seat: Seat; kerf: number }) {
+  const lies = cutDrawing(step, kerf, 'operator');
+  const above = cutDrawing(step, kerf, 'above');
+  return (
+    <>
+      <div className="cut-keep" data-testid="keep">
+        keep {step.keep}
+      </div>
+      <Text fw={650}>{seatWords(seat, step.profile)}</Text>
+      {lies && <DrawingSvg drawing={lies} height={160} margin={14} caption={false} />}
+      {above && <DrawingSvg drawing={above} height={78} margin={5} caption={false} />}
+    </>
+  );
+}
+
+/** A side as a word and an arrow, and the figure on its scale. A scale that is off may show a little of the other side. */
+function Sided({
+  what,
+  side,
+  figure,
+  wanted,
+  testid,
+}: {
+  what: string;
+  side: 'left' | 'right';
+  figure: number;
+  /** The true angle, where it is what the scale is set for. */
+  wanted: number | undefined;
+  testid: string;
+}) {
+  const shown = figure >= 0 ? side : side === 'left' ? 'right' : 'left';
+  const differs = wanted !== undefined && Math.abs(figure - wanted) > 0.005;
+  return (
+    <div className="cut-row">
+      <div className="cut-what">
+        {what}
+        {differs && `, set for a true ${formatAngle(wanted)}`}
+      </div>
+      <div className="cut-sided">
+        <span className="cut-side" data-testid={`${testid}-side`}>
+          <span aria-hidden>{shown === 'left' ? '←' : '→'}</span>
+          {shown}
+        </span>
+        <BigFigure text={formatAngle(Math.abs(figure))} testid={testid} />
+      </div>
+    </div>
+  );
+}
+
+/** What this saw cannot cut: every way that was tried and what it lacks, and the ways out. */
+function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
+  return (
+    <div role="alert">
+      <Text className="cut-keep">not on this saw</Text>
+      {(step.saw.why ?? []).map((one) => (
+        <Text key={`${one.way} ${one.lacks} ${one.side ?? ''}`} size="lg">
+          <Typeset text={lackText(one, (length) => formatWithUnit(length, unit))} />
         </Text>
       ))}
-      <Group grow gap="sm" className="no-print">
-        <Button
-          size="lg"
-          variant="default"
-          leftSection={<IconArrowLeft />}
-          disabled={at === 0}
-          onClick={() => onStep(at - 1)}
-        >
-          Back
-        </Button>
-        <Button
-          size="lg"
-          rightSection={<IconArrowRight />}
-          disabled={at === steps.length - 1}
-          onClick={() => onStep(at + 1)}
-        >
-          Next cut
-        </Button>
-      </Group>
-    </section>
+      <Text size="lg" fw={650}>
+        Take another saw or a hand saw in a block; or have this joint coped, butted, or made of two smaller
+        cuts.
+      </Text>
+    </div>
   );
 }

@@ -1,32 +1,142 @@
-import { cutList, formatMoney, formatWithUnit, type JobFile, type PlanFile } from '@long-miter/core';
-import { sawText } from '../../shared/joint-words.ts';
+import {
+  cutList,
+  cutNotes,
+  cutSteps,
+  edgeNames,
+  formatMoney,
+  formatWithUnit,
+  planNumber,
+  sawOf,
+  settingText,
+  type CutStep,
+  type JobFile,
+  type PlanFile,
+} from '@long-miter/core';
 
-/** The cut list on paper: one line a piece, with a box to tick. */
-export function PrintedList({ file, plan }: { file: JobFile; plan: PlanFile }) {
-  const number = new Map(plan.sticks.map((stick, index) => [stick.id, index + 1]));
+interface Props {
+  readonly file: JobFile;
+  readonly plan: PlanFile;
+  /** When it is printed: a sheet of yesterday is told from one of today. */
+  readonly on: Date;
+}
+
+/** The cut list on paper, stick by stick as it is cut, then room by room as it is hung; nothing in it needs colour. */
+export function PrintedList({ file, plan, on }: Props) {
+  const steps = cutSteps(file, plan);
+  const warnings = new Map<string, string[]>();
+  for (const one of plan.watchOuts)
+    if (one.piece !== undefined) warnings.set(one.piece, [...(warnings.get(one.piece) ?? []), one.text]);
+  const head = `Plan ${planNumber(plan)} · ${on.toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}`;
   return (
     <div className="only-print">
-      <h1 style={{ fontSize: '16pt' }}>{file.name}: cut list</h1>
+      <h1>{file.name}: cut sheet by stick</h1>
       <p>
-        Lengths along the back edge, between the points named.{' '}
+        {head} ·{' '}
         {plan.buy.map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`).join(', ')};{' '}
-        {formatMoney(plan.cost.stock, plan.coin)} of stock.
+        {formatMoney(plan.cost.stock, plan.coin)} of stock. Each line is one cut: mark it on the edge named,
+        set the saw, keep the side named.
       </p>
-      <table>
-        <thead>
-          <tr>
-            <th />
-            <th>No.</th>
-            <th>Goes to</th>
-            <th>Length</th>
-            <th>Left → right</th>
-            <th>Saw, left end</th>
-            <th>Saw, right end</th>
-            <th>Stick</th>
-          </tr>
-        </thead>
-        <tbody>
-          {cutList(file, plan).map((line) => (
+      {plan.sticks.map((stick, index) => (
+        <StickSheet
+          key={stick.id}
+          file={file}
+          title={`Stick ${index + 1} · ${nameOf(file, stick.profile)} · ${formatWithUnit(stick.length, file.unit)}${stick.source === 'rack' ? ` from the rack, ${stick.label ?? stick.item}` : ''} · left over ${formatWithUnit(stick.leftover, file.unit)}`}
+          steps={steps.filter((step) => step.stickNumber === index + 1)}
+          warnings={warnings}
+        />
+      ))}
+      <h1 className="new-page">{file.name}: cut list by room</h1>
+      <p>{head}</p>
+      <RoomList file={file} plan={plan} />
+    </div>
+  );
+}
+
+const nameOf = (file: JobFile, id: string): string =>
+  file.profiles.find((profile) => profile.id === id)?.name ?? id;
+
+function StickSheet({
+  file,
+  title,
+  steps,
+  warnings,
+}: {
+  file: JobFile;
+  title: string;
+  steps: readonly CutStep[];
+  warnings: ReadonlyMap<string, readonly string[]>;
+}) {
+  const saw = sawOf(file);
+  return (
+    <table aria-label={title}>
+      <caption>{title}</caption>
+      <thead>
+        <tr>
+          <th />
+          <th>Piece, end</th>
+          <th>Mark</th>
+          <th>From, on which edge</th>
+          <th>How it lies, how the saw is set, what is kept</th>
+        </tr>
+      </thead>
+      <tbody>
+        {steps.map((step, k) => {
+          const notes = [
+            ...cutNotes(step, saw, file.unit),
+            // What is to watch at a piece is said once, at its first cut.
+            ...(steps.findIndex((one) => one.piece.id === step.piece.id) === k
+              ? (warnings.get(step.piece.id) ?? []).map((text) => `▲ ${text}`)
+              : []),
+          ];
+          return (
+            <tr key={`${step.piece.id} ${step.end}`}>
+              <td>☐ {k + 1}</td>
+              <td>
+                <b>{step.piece.label}</b> {step.end} end
+                <br />
+                {step.place}
+              </td>
+              <td>
+                <b>{step.mark.text}</b>
+              </td>
+              <td>
+                from {step.mark.from}, on the {step.mark.edge}
+              </td>
+              <td>
+                {settingText(step.saw, step.profile)}
+                {notes.map((note) => (
+                  <div key={note}>{note}</div>
+                ))}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function RoomList({ file, plan }: Omit<Props, 'on'>) {
+  const number = new Map(plan.sticks.map((stick, index) => [stick.id, index + 1]));
+  const profiles = new Map(file.profiles.map((profile) => [profile.id, profile]));
+  return (
+    <table aria-label="Pieces by room">
+      <thead>
+        <tr>
+          <th />
+          <th>No.</th>
+          <th>Goes to</th>
+          <th>Length</th>
+          <th>Left → right</th>
+          <th>Profile, edge</th>
+          <th>Hung as</th>
+          <th>Stick</th>
+        </tr>
+      </thead>
+      <tbody>
+        {cutList(file, plan).map((line) => {
+          const profile = profiles.get(line.piece.profile)!;
+          return (
             <tr key={line.piece.id}>
               <td>☐</td>
               <td>{line.piece.label}</td>
@@ -35,17 +145,19 @@ export function PrintedList({ file, plan }: { file: JobFile; plan: PlanFile }) {
                 <b>{line.length}</b>
               </td>
               <td>{line.ends}</td>
-              <td>{sawText(line.piece.left)}</td>
-              <td>{sawText(line.piece.right)}</td>
+              <td>
+                {profile.name}, {edgeNames(profile).near}
+              </td>
+              <td>{line.piece.order}</td>
               <td>
                 {line.stick
                   ? `${number.get(line.stick.id)} (${formatWithUnit(line.stick.length, file.unit)})`
                   : '–'}
               </td>
             </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }

@@ -4,6 +4,7 @@ import { memo, useEffect, useMemo, useRef } from 'react';
 import {
   cutList,
   cutSteps,
+  sawOf,
   type CutListLine,
   type JobFile,
   type JobRecord,
@@ -42,6 +43,7 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
   const current = steps[at];
   const shown = lines.findIndex((line) => line.piece.id === current?.piece.id);
   const card = useRef<HTMLDivElement>(null);
+  const list = useRef<HTMLElement>(null);
   useEffect(() => {
     // On a phone the list lies below the card: a cut chosen there must be seen.
     card.current?.scrollIntoView({ block: 'nearest' });
@@ -84,9 +86,9 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
     return () => window.removeEventListener('keydown', onKey);
   });
   return (
-    <main className="work no-print">
+    <main className="saw-page no-print">
       {steps.length > 0 && (
-        <div className="scroll" ref={card}>
+        <div ref={card}>
           {gone && (
             <Text role="status" fw={600} px={8} pb={4} style={{ color: 'var(--lm-bad)' }}>
               The cut you were at is no longer in the plan: the measures have changed. This is the first cut
@@ -97,14 +99,16 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
             steps={steps}
             at={at}
             unit={job.unit}
+            machine={sawOf(file)}
             warnings={plan.watchOuts
               .filter((one) => one.piece === steps[at]!.piece.id)
               .map((one) => one.text)}
             onStep={go}
+            onList={() => list.current?.scrollIntoView({ behavior: 'smooth' })}
           />
         </div>
       )}
-      <section className="panel scroll" aria-label="Cut list" style={{ padding: 8 }}>
+      <section className="panel scroll cut-list" aria-label="Cut list" ref={list}>
         <Group justify="space-between" px={8}>
           <Title order={2} size="h4">
             Cut list

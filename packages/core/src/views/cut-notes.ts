@@ -1,0 +1,53 @@
+import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
+import type { Saw } from '../job/index.ts';
+import { detentBeside, roundingOpens } from '../saw/index.ts';
+import { traitsOf } from '../job/index.ts';
+import type { CutStep } from './cut-steps.ts';
+
+/** Degrees by which a cope is cut back more than it must be, so that only its edge touches: from and to. */
+const RELIEF = [5, 10] as const;
+
+/**
+ * How far a cope is cut back behind its edge: at least as far as the corner is wider than square, and some more.
+ * @param angle signed angle of its reveal, half the turn of the corner
+ * Source: geometry notes, section 2, cope.
+ */
+export function copeRelief(angle: number): { readonly from: number; readonly to: number } {
+  const least = Math.max(0, 90 - 2 * angle);
+  return { from: least + RELIEF[0], to: least + RELIEF[1] };
+}
+
+/** Openings of a joint below this are not seen once it is painted: 1/64 in, 0.4 mm. */
+const SEEN: Readonly<Record<Unit, number>> = { in: 1 / 64, mm: 0.4 };
+
+/** What else there is to know at one cut, each in a sentence that can be done as it stands. */
+export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): string[] {
+  const { piece, profile, end, saw: setting } = step;
+  const { joint, angle, snip } = piece[end];
+  const notes: string[] = [];
+  if (step.recipe !== undefined) notes.push(step.recipe);
+  if (step.alsoMakes) notes.push(`This cut makes the left end of ${step.alsoMakes.label} too.`);
+  if (setting.block)
+    notes.push(
+      `Clamp a ${formatAngle(setting.block.angle)} block to the fence, its thick end to the ${setting.block.thickEnd}: the cut comes to ${formatAngle(setting.miter)}.`,
+    );
+  const detent = setting.swing === 'none' ? undefined : detentBeside(saw, setting.dial);
+  if (detent !== undefined)
+    notes.push(
+      `The detent at ${formatAngle(detent)} pulls the handle: clamp it at ${formatAngle(setting.dial)}.`,
+    );
+  const depth = traitsOf(profile).depth === 'width' ? profile.width : profile.thickness;
+  const opens = roundingOpens(setting, depth, saw);
+  if (opens > SEEN[unit])
+    notes.push(
+      `The scale cannot show it nearer; the joint opens ${formatLength(opens, unit, { inchParts: 32 })} ${unit}.`,
+    );
+  if (joint === 'cope') {
+    const { from, to } = copeRelief(angle);
+    notes.push(
+      `Then cope along the cut edge, ${formatAngle(from)} to ${formatAngle(to)} cut back behind it: the straight part at the saw, the curve by hand.`,
+    );
+  }
+  if (snip !== undefined) notes.push('Then snip the nose at 45°.');
+  return notes;
+}

@@ -1,0 +1,207 @@
+import { cosDeg, SAME_ANGLE, SAME_PLACE } from '../base/index.ts';
+import { kerfOf, sawOf, type JobFile, type Profile } from '../job/index.ts';
+import { formatLength } from '../measure/index.ts';
+import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
+import { edgeNames, type PieceEnd, type SawSetting, type Side } from '../saw/index.ts';
+import { placeOf } from './cut-list.ts';
+
+/** The cuts one by one, as they are made at the saw. */
+
+export interface CutMark {
+  readonly length: number;
+  readonly text: string;
+  /** What the tape hooks on, which is still there when the mark is made. */
+  readonly from: string;
+  /** The edge the mark is on; it faces the operator. */
+  readonly edge: string;
+  /** Which of the piece's two lines that is. */
+  readonly line: 'near' | 'far';
+}
+
+export interface CutStep {
+  readonly stick: PlannedStick;
+  /** Number of the stick in the plan, from 1. */
+  readonly stickNumber: number;
+  readonly piece: Piece;
+  readonly profile: Profile;
+  readonly place: string;
+  readonly end: PieceEnd;
+  readonly saw: SawSetting;
+  readonly keep: Side;
+  readonly mark: CutMark;
+  /** The piece whose left end this same cut makes. */
+  readonly alsoMakes?: Piece;
+  /** A small piece that is cut from the long stock, not on its own: how. */
+  readonly recipe?: string;
+  /** The last cut of its stick. */
+  readonly last: boolean;
+}
+
+const point = (end: PlanEnd, line: CutMark['line']): string => {
+  const long = line === 'near' ? end.angle : -end.angle;
+  return long > SAME_ANGLE ? 'long point' : long < -SAME_ANGLE ? 'short point' : 'square end';
+};
+
+/**
+ * The line a piece is marked on: the one its length is planned along, unless that lies on the table. A trim that stands on
+ * the wall and is cut flat lies on its back, so it is marked on its face.
+ */
+export const markLine = (profile: Pick<Profile, 'use'>, saw: SawSetting): CutMark['line'] =>
+  saw.way === 'flat' && edgeNames(profile).near === 'back edge' ? 'far' : 'near';
+
+/** Where a piece's end lies along the stick on one of its lines, from the stick's left end. */
+function placeOnStick(piece: Piece, start: number, end: PieceEnd, line: CutMark['line']): number {
+  const near = end === 'left' ? start : start + piece.near;
+  if (line === 'near') return near;
+  return end === 'left' ? near - piece.left.reach : near + piece.right.reach;
+}
+
+/** What the blade takes along a line: its kerf, across the slant. */
+const taken = (kerf: number, end: PlanEnd): number => kerf / cosDeg(end.angle);
+
+interface Bench {
+  readonly kerf: number;
+  readonly text: (length: number) => string;
+  readonly profileOf: (piece: Piece) => Profile;
+  readonly placeOf: (piece: Piece) => string;
+}
+
+/**
+ * All cuts, stick by stick and left to right: the left end of a piece is cut first, then its length is marked from that
+ * end. A cut that makes the next piece's left end too is one step; where nothing is cut there is none. The small pieces of
+ * a return follow the end they belong to.
+ */
+export function cutSteps(
+  job: Pick<JobFile, 'rooms' | 'unit' | 'profiles' | 'saws' | 'saw'>,
+  plan: PlanFile,
+): CutStep[] {
+  const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
+  const profiles = new Map(job.profiles.map((profile) => [profile.id, profile]));
+  const onStick = new Set(plan.sticks.flatMap((stick) => stick.cuts.map((cut) => cut.piece)));
+  const small = new Map<string, Piece[]>();
+  for (const piece of plan.pieces)
+    if (piece.returnOf !== undefined && !onStick.has(piece.id))
+      small.set(piece.returnOf, [...(small.get(piece.returnOf) ?? []), piece]);
+  const bench: Bench = {
+    kerf: kerfOf(sawOf(job), job.unit),
+    text: (length) => formatLength(length, job.unit),
+    profileOf: (piece) => profiles.get(piece.profile)!,
+    placeOf: (piece) => placeOf(job, piece),
+  };
+  return plan.sticks.flatMap((stick, index) => {
+    const steps: CutStep[] = [];
+    let before: { readonly piece: Piece; readonly start: number } | undefined;
+    for (const { piece: id, start } of stick.cuts) {
+      const piece = byId.get(id)!;
+      const common = { stick, stickNumber: index + 1, last: false };
+      const gap = before ? start - (before.start + before.piece.near) : start;
+      const parallel =
+        before !== undefined &&
+        Math.abs(before.piece.right.angle + piece.left.angle) < SAME_ANGLE &&
+        gap < taken(bench.kerf, piece.left) + SAME_PLACE;
+      if (parallel) steps[steps.length - 1] = { ...steps.at(-1)!, alsoMakes: piece };
+      else steps.push({ ...common, ...leftStep(bench, piece, start, before) });
+      const right = rightStep(bench, piece);
+      steps.push({ ...common, ...right });
+      for (const one of small.get(id) ?? [])
+        steps.push(...smallSteps(bench, one).map((step) => ({ ...common, ...step })));
+      before = { piece, start };
+    }
+    if (steps.length > 0) steps[steps.length - 1] = { ...steps.at(-1)!, last: true };
+    return steps;
+  });
+}
+
+type Step = Omit<CutStep, 'stick' | 'stickNumber' | 'last'>;
+
+function endStep(bench: Bench, piece: Piece, end: PieceEnd): Omit<Step, 'mark'> {
+  const { saw } = piece[end];
+  return {
+    piece,
+    profile: bench.profileOf(piece),
+    place: bench.placeOf(piece),
+    end,
+    saw,
+    keep: saw.keep,
+  };
+}
+
+function leftStep(
+  bench: Bench,
+  piece: Piece,
+  start: number,
+  before: { readonly piece: Piece; readonly start: number } | undefined,
+): Step {
+  const profile = bench.profileOf(piece);
+  const line = markLine(profile, piece.left.saw);
+  const edge = edgeNames(profile)[line];
+  const here = placeOnStick(piece, start, 'left', line);
+  // What the tape hooks on is the end of what is left of the stick: the other side of the last cut.
+  const from = before
+    ? placeOnStick(before.piece, before.start, 'right', line) + taken(bench.kerf, before.piece.right)
+    : 0;
+  const length = Math.max(0, here - from);
+  return {
+    ...endStep(bench, piece, 'left'),
+    mark: {
+      length,
+      text: bench.text(length),
+      from: before ? `the end of what is left of the stick` : 'the factory end',
+      edge,
+      line,
+    },
+  };
+}
+
+function rightStep(bench: Bench, piece: Piece): Step {
+  const profile = bench.profileOf(piece);
+  const line = markLine(profile, piece.right.saw);
+  const length = line === 'near' ? piece.near : piece.near + piece.left.reach + piece.right.reach;
+  return {
+    ...endStep(bench, piece, 'right'),
+    mark: {
+      length,
+      text: bench.text(length),
+      from: `the ${point(piece.left, line)} at the left to the ${point(piece.right, line)}`,
+      edge: edgeNames(profile)[line],
+      line,
+    },
+  };
+}
+
+/**
+ * A return's small piece: its slanted end is cut first on the end of the long stock, then it is parted from it, with the
+ * waste held, never the part.
+ */
+function smallSteps(bench: Bench, piece: Piece): Step[] {
+  const profile = bench.profileOf(piece);
+  const first: PieceEnd = Math.abs(piece.left.angle) >= Math.abs(piece.right.angle) ? 'left' : 'right';
+  const second: PieceEnd = first === 'left' ? 'right' : 'left';
+  const names = edgeNames(profile);
+  const far = piece.near + piece.left.reach + piece.right.reach;
+  return [
+    {
+      ...endStep(bench, piece, first),
+      mark: {
+        length: 0,
+        text: 'at its end',
+        from: 'the end of any offcut long enough to hold well clear of the blade',
+        edge: names.far,
+        line: 'far',
+      },
+      recipe: 'Cut this slant on the end of a long offcut; take nothing off yet.',
+    },
+    {
+      ...endStep(bench, piece, second),
+      mark: {
+        length: far,
+        text: bench.text(far),
+        from: `the point of that slant`,
+        edge: names.far,
+        line: 'far',
+      },
+      recipe:
+        'Part it from the offcut: hold the long offcut, not the small piece; let the blade stop before you lift it. A thin backer stops it from falling through.',
+    },
+  ];
+}
