@@ -1,20 +1,66 @@
-import { pointer, type Issue } from '../base/index.ts';
+import { atan2Deg, cosDeg, pointer, sinDeg, type Issue } from '../base/index.ts';
+import { formatAngle, formatWithUnit, type Unit } from '../measure/index.ts';
 import { checkRoom, repeatedIds } from './check-room.ts';
 import type { JobFile, Profile, Room } from './schema.ts';
 import { traitsOf } from './traits.ts';
 
-function checkProfile(profile: Profile, at: string): Issue[] {
+/** How far two figures of one crown may be apart: what a tape and a square read apart. */
+const CROWN_APART: Readonly<Record<Unit, number>> = { in: 1 / 16, mm: 1.5 };
+const SPRING_APART = 1;
+
+function checkProfile(profile: Profile, at: string, unit: Unit): Issue[] {
   if (!traitsOf(profile).sprung) return [];
-  const sized =
-    profile.springAngle !== undefined || (profile.projection !== undefined && profile.drop !== undefined);
-  return sized
-    ? []
-    : [
+  const { width, springAngle, projection, drop } = profile;
+  if (springAngle === undefined && (projection === undefined || drop === undefined))
+    return [
+      {
+        at: `${at}/springAngle`,
+        text: 'is missing: crown needs its spring angle, or its projection and drop',
+      },
+    ];
+  return contradictions({ width, springAngle, projection, drop }, at, unit);
+}
+
+/** Any two figures of a crown give the others: all that were entered must agree. Source: geometry notes, section 6. */
+function contradictions(
+  {
+    width,
+    springAngle,
+    projection,
+    drop,
+  }: {
+    width: number;
+    springAngle: number | undefined;
+    projection: number | undefined;
+    drop: number | undefined;
+  },
+  at: string,
+  unit: Unit,
+): Issue[] {
+  const apart = CROWN_APART[unit];
+  const spring = springAngle ?? atan2Deg(projection!, drop!);
+  const length = (value: number): string => formatWithUnit(value, unit);
+  const readings = [
+    `width ${length(width)}`,
+    ...(springAngle === undefined ? [] : [`spring ${formatAngle(springAngle)}`]),
+    ...(projection === undefined ? [] : [`projection ${length(projection)}`]),
+    ...(drop === undefined ? [] : [`drop ${length(drop)}`]),
+  ].join(', ');
+  const off = (entered: number | undefined, given: number): boolean =>
+    entered !== undefined && Math.abs(entered - given) > apart;
+  const both = projection !== undefined && drop !== undefined;
+  const wrong =
+    off(projection, width * sinDeg(spring)) ||
+    off(drop, width * cosDeg(spring)) ||
+    (both && Math.abs(atan2Deg(projection, drop) - spring) > SPRING_APART);
+  return wrong
+    ? [
         {
           at: `${at}/springAngle`,
-          text: 'is missing: crown needs its spring angle, or its projection and drop',
+          text: `does not agree with the other figures of this crown (${readings}): ${length(width)} at ${formatAngle(spring)} stands out ${length(width * sinDeg(spring))} and comes down ${length(width * cosDeg(spring))}; measure them again`,
         },
-      ];
+      ]
+    : [];
 }
 
 function checkProfilesUsed(room: Room, profiles: ReadonlyMap<string, Profile>, at: string): Issue[] {
@@ -77,7 +123,9 @@ export function checkJob(job: JobFile): Issue[] {
   });
   if (job.saw !== undefined && !(job.saws ?? []).some((saw) => saw.id === job.saw))
     issues.push({ at: '/saw', text: `there is no saw "${job.saw}" in this job` });
-  job.profiles.forEach((profile, index) => issues.push(...checkProfile(profile, pointer('profiles', index))));
+  job.profiles.forEach((profile, index) =>
+    issues.push(...checkProfile(profile, pointer('profiles', index), job.unit)),
+  );
   const trim = job.houseRules?.endTrim ?? 0;
   job.stock.forEach((item, index) => {
     if (!profiles.has(item.profile))

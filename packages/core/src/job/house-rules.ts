@@ -15,6 +15,8 @@ import { traitsOf } from './traits.ts';
 export interface HouseRules {
   readonly insideCorner: NonNullable<HouseRulesInput['insideCorner']>;
   readonly miterBias: { readonly degrees: number; readonly on: 'assumed' | 'all' };
+  /** Inside corners wider than this are better mitered than coped, degrees. */
+  readonly obtuseMiterFrom: number;
   readonly fitThroughEnd: boolean;
   readonly scarfAngle: number;
   readonly splices: 'needed' | 'saving';
@@ -44,6 +46,7 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
   return {
     insideCorner: given.insideCorner ?? {},
     miterBias: given.miterBias ?? { degrees: 0, on: 'assumed' },
+    obtuseMiterFrom: given.obtuseMiterFrom ?? 120,
     fitThroughEnd: given.fitThroughEnd ?? false,
     scarfAngle: given.scarfAngle ?? 45,
     splices: given.splices ?? 'needed',

@@ -23,6 +23,12 @@ export const RULE_NOTES: readonly RuleNote[] = [
     why: 'Safe where corners were only assumed square; on a measured angle it corrects twice.',
   },
   {
+    key: 'obtuseMiterFrom',
+    name: 'miter rather than cope from',
+    what: 'Advise a miter where an inside corner is wider than this and would be coped.',
+    why: 'The tip of a cope gets too thin there, and the relief behind it too deep. It is advised, never forced.',
+  },
+  {
     key: 'fitThroughEnd',
     name: 'ends that run through',
     what: 'Cut the end of the piece that runs through to lie flat on the other wall.',

@@ -253,6 +253,7 @@ export const houseRulesSchema = z.strictObject({
       on: z.enum(['assumed', 'all']),
     })
     .optional(),
+  obtuseMiterFrom: z.number().min(90, 'must be at least 90').max(180, 'must be at most 180').optional(),
   fitThroughEnd: z.boolean().optional(),
   scarfAngle: z.literal([45, 30, 22.5, 0], 'must be 45, 30, 22.5 or 0').optional(),
   splices: z.enum(['needed', 'saving']).optional(),

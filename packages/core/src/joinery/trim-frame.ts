@@ -61,6 +61,10 @@ function standoffOf(job: JobFile, room: Room, trim: Trim): number {
   return under ? profileById(job, under.profile).thickness + standoffOf(job, room, under) : 0;
 }
 
+/** Foam breaks along a scarf's thin edge: its splices are butted, whatever the rule. Source: joinery rules, section 4. */
+const rulesForProfile = (rules: HouseRules, { material }: Profile): HouseRules =>
+  material === 'polyurethane' ? { ...rules, scarfAngle: 0 } : rules;
+
 /** The frame of a trim that runs along walls. The job must have passed its check. */
 export function trimFrame(job: JobFile, rules: HouseRules, room: Room, trim: Trim): TrimFrame {
   const profile = profileById(job, trim.profile);
@@ -70,7 +74,7 @@ export function trimFrame(job: JobFile, rules: HouseRules, room: Room, trim: Tri
     room,
     trim,
     profile,
-    rules,
+    rules: rulesForProfile(rules, profile),
     insideJoint: insideJointFor(rules, profile),
     depth: depth === 'projection' ? projectionOf(profile) : profile.thickness,
     standoff: standoffOf(job, room, trim),

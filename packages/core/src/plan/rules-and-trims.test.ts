@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { fileOf } from '../../test/helpers/jobs.ts';
+import { fileOf, simpleJob } from '../../test/helpers/jobs.ts';
 import { adviceFor } from '../words/index.ts';
 import { compareRules, underRules, planQuickly, splicePlaces, type Piece } from './index.ts';
-import { RULE_NOTES, RULE_SCHOOLS, houseRulesSchema, type JobFile } from '../job/index.ts';
+import { checkJob, RULE_NOTES, RULE_SCHOOLS, houseRulesSchema, type JobFile } from '../job/index.ts';
 import {
   emptySurvey,
   roomOf,
@@ -204,7 +204,10 @@ describe('watch-outs of material, floor and rules', () => {
     const long = { ...den, walls: den.walls.map((one, i) => (i % 2 === 0 ? { ...one, length: 300 } : one)) };
     const foam = file.profiles.map((one) => ({ ...one, material: 'polyurethane' as const }));
     const { watchOuts } = planQuickly({ ...file, profiles: foam, rooms: [long] });
-    const spliced = watchOuts.filter((one) => one.code === 'spliced-length' && one.text.includes('300 in'));
+    // Foam is butted on the wall; what is scarfed is glued on the bench and carried in one length.
+    const spliced = planQuickly({ ...file, rooms: [long] }).watchOuts.filter(
+      (one) => one.code === 'spliced-length' && one.text.includes('300 in'),
+    );
     expect(new Set(spliced.map((one) => one.wall))).toEqual(new Set(['w1', 'w3']));
     expect(watchOuts.filter((one) => one.code === 'glue')).toHaveLength(2);
     for (const { code } of watchOuts) expect(adviceFor(code).what).toMatch(/\.$/);
@@ -223,5 +226,72 @@ describe('a joint from above', () => {
     const points = drawing.shapes.flatMap((shape) => (shape.kind === 'area' ? shape.points : []));
     expect(points.every(({ x, y }) => Number.isFinite(x) && Number.isFinite(y))).toBe(true);
     expect(jointCloseUp(file.rooms[0]!, [first!], first!, 'right', 0.625)).toBeUndefined();
+  });
+});
+
+describe('corners far from square, foam, and crown that contradicts itself', () => {
+  const bay = (houseRules: object = {}, material = 'mdf'): ReturnType<typeof simpleJob> => {
+    const job = simpleJob([{ length: 60, angle: 135 }, { length: 60, angle: 119 }, { length: 60 }], {
+      closed: false,
+      job: { houseRules },
+    });
+    return {
+      ...job,
+      profiles: job.profiles.map((profile) => ({ ...profile, material: material as 'mdf' })),
+    };
+  };
+  it('a cope at 135 is advised against, with what it would need; at 119 it is not', () => {
+    const said = planQuickly(bay()).watchOuts.filter((one) => one.code === 'obtuse-cope');
+    expect(said).toHaveLength(1);
+    expect(said[0]).toMatchObject({ corner: 'w1', data: { angle: 135, relief: 45 } });
+    expect(said[0]!.text).toContain('better mitered there than coped');
+  });
+  it('the rule says from where, and a mitered corner is left in peace', () => {
+    const codes = (rules: object): string[] => planQuickly(bay(rules)).watchOuts.map((one) => one.code);
+    expect(codes({ obtuseMiterFrom: 110 }).filter((code) => code === 'obtuse-cope')).toHaveLength(2);
+    expect(codes({ obtuseMiterFrom: 140 })).not.toContain('obtuse-cope');
+    expect(codes({ insideCorner: 'miter' })).not.toContain('obtuse-cope');
+  });
+  it('foam is neither coped nor scarfed: its splices are butts whatever the rule', () => {
+    const foam = simpleJob([{ length: 300 }], { closed: false, job: { houseRules: { scarfAngle: 45 } } });
+    const job = {
+      ...foam,
+      profiles: foam.profiles.map((profile) => ({ ...profile, material: 'polyurethane' as const })),
+      stock: [{ profile: 'base', length: 192, price: 20 }],
+    };
+    const spliced = planQuickly(job).pieces.filter((piece) => piece.role === 'wall');
+    expect(spliced).toHaveLength(2);
+    expect(spliced[0]!.right).toMatchObject({ joint: 'butt', angle: 0 });
+    expect(spliced[0]!.right).not.toHaveProperty('over', true);
+    const coped = planQuickly({ ...bay({ insideCorner: 'cope' }, 'polyurethane') }).pieces;
+    expect(coped.flatMap((piece) => [piece.left.joint, piece.right.joint])).not.toContain('cope');
+  });
+  const crown = (figures: object) =>
+    checkJob({
+      ...simpleJob([{ length: 60 }], { closed: false }),
+      profiles: [
+        {
+          id: 'c',
+          name: 'Crown',
+          use: 'crown' as const,
+          width: 3.625,
+          thickness: 0.625,
+          material: 'softwood' as const,
+          finish: 'paint' as const,
+          ...figures,
+        },
+      ],
+      rooms: [],
+      stock: [],
+    });
+  it('figures of a crown that do not agree are refused with all of them, as input', () => {
+    // 3 5/8 at 38°: 2.232 out, 2.857 down.
+    expect(crown({ springAngle: 38, projection: 2.25, drop: 2.875 })).toEqual([]);
+    expect(crown({ projection: 2.25, drop: 2.875 })).toEqual([]);
+    const [issue] = crown({ springAngle: 45, projection: 2.25, drop: 2.875 });
+    expect(issue!.at).toBe('/profiles/0/springAngle');
+    expect(issue!.text).toContain('width 3 5/8 in, spring 45°, projection 2 1/4 in, drop 2 7/8 in');
+    expect(crown({ projection: 2.25, drop: 2.25 })).toHaveLength(1);
+    expect(crown({})[0]!.text).toContain('is missing');
   });
 });

@@ -87,6 +87,14 @@ function runWatchOuts(room: Room, { run, stretches, released }: RunLayout, watch
   }
   for (const { joint } of run.corners) {
     const { data, where } = wallAt(joint.wallIndex);
+    if (joint.technique === 'cope' && joint.angle > frame.rules.obtuseMiterFrom)
+      out.push(
+        watch(
+          'obtuse-cope',
+          { ...data, angle: joint.angle, relief: joint.angle - 90, profile },
+          { ...where, corner: where.wall },
+        ),
+      );
     if (joint.pin && joint.pin !== 'miter' && joint.angle >= 180)
       out.push(watch('pin-outside', data, { ...where, corner: where.wall }));
   }

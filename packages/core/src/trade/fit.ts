@@ -1,4 +1,4 @@
-import { atanDeg, cosDeg, cotDeg, sinDeg, tanDeg } from '../base/index.ts';
+import { atanDeg, cosDeg, cotDeg, NOISE, sinDeg, tanDeg } from '../base/index.ts';
 
 /** How a corner joint fits as cut. Source: geometry notes, section 8. */
 
@@ -47,11 +47,15 @@ export function jointFit(
   const x2 = faces - t * tanDeg(m2);
   // One back is already at the corner: the other slides on until its face arris lands on the first one's cut.
   const slides = (m: number, other: number): number => t / tanDeg(A - 90 + m) - t * tanDeg(other);
-  if (A < 180 && x1 < 0)
+  // A cut at exactly the half angle has its back at the corner: that is no other piece's face.
+  if (A < 180 && x1 < -NOISE)
     return { gapAngle, touch: 'faceOnCut', x1: 0, x2: slides(m1, m2), gap: slides(m1, m2) };
-  if (A < 180 && x2 < 0)
+  if (A < 180 && x2 < -NOISE)
     return { gapAngle, touch: 'faceOnCut', x1: slides(m2, m1), x2: 0, gap: slides(m2, m1) };
-  return { gapAngle, touch: 'face', x1, x2, gap: third(x1, x2, A) };
+  const [off1, off2] = [Math.max(0, x1), Math.max(0, x2)];
+  return A < 180
+    ? { gapAngle, touch: 'face', x1: off1, x2: off2, gap: third(off1, off2, A) }
+    : { gapAngle, touch: 'face', x1, x2, gap: third(x1, x2, A) };
 }
 
 /** What a hollow or a hump under the leg of a bevel does to its reading. */

@@ -56,6 +56,8 @@ describe('joints', () => {
         const m = Math.abs(180 - A) / 2;
         if (m > 80) return;
         expect(trade.jointFit(A, t, m, m)).toMatchObject({ touch: 'both', gap: expect.closeTo(0, 9) });
+        // One cut at exactly the half angle, the other under it: the faces meet, nothing lands on a cut.
+        if (A < 180) expect(trade.jointFit(A, t, m, m - 0.5).touch).toBe('face');
         const more = trade.jointFit(A, t, m + 1, m + 1);
         const less = trade.jointFit(A, t, m, m, -1);
         expect(more.touch).toBe(A < 180 ? 'back' : 'face');

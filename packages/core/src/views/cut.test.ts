@@ -4,7 +4,7 @@ import { scenario, simpleJob } from '../../test/helpers/jobs.ts';
 import { normalOfFace, pointsOf, type Drawing } from '../drawing/index.ts';
 import { completeHouseRules, type JobFile, type Profile, type Saw } from '../job/index.ts';
 import { planJob, type PlanFile } from '../plan/index.ts';
-import { sawSetting, type Seat } from '../saw/index.ts';
+import { sawSetting } from '../saw/index.ts';
 import { copeRelief, cutDrawing, cutNotes, cutSolids, cutSteps, type CutStep } from './index.ts';
 
 /** The cut at hand: its picture is the solid one gets, its mark is on an edge one sees, its notes can be done as they stand. */

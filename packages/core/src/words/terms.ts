@@ -14,6 +14,7 @@ export interface Terms {
   readonly cope: string;
   readonly miter: string;
   readonly miters: string;
+  readonly mitered: string;
 }
 
 const TERMS: Readonly<Record<Vocabulary, Terms>> = {
@@ -28,6 +29,7 @@ const TERMS: Readonly<Record<Vocabulary, Terms>> = {
     cope: 'cope',
     miter: 'miter',
     miters: 'miters',
+    mitered: 'mitered',
   },
   uk: {
     base: 'skirting',
@@ -40,6 +42,7 @@ const TERMS: Readonly<Record<Vocabulary, Terms>> = {
     cope: 'scribe',
     miter: 'mitre',
     miters: 'mitres',
+    mitered: 'mitred',
   },
 };
 

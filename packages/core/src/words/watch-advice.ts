@@ -80,6 +80,10 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'Both ends must fit at once.',
     what: 'Fit one end, mark the other in place, leave it a little long.',
   },
+  'obtuse-cope': {
+    why: 'Wood left at the tip of a cope is only as thick as the corner is short of straight.',
+    what: 'Pick a piece at this corner and choose the miter; the house rule says from which angle.',
+  },
   'needs-block': {
     why: 'The saw does not swing so far.',
     what: 'Clamp the block to the fence, its thick end on the side named, and set what is left.',

@@ -13,6 +13,7 @@ export interface WatchOutData {
   readonly services: { room: string; wall: number; count: number };
   readonly 'assumed-angle': { room: string; wall: number };
   readonly 'odd-angle': { room: string; wall: number; angle: number };
+  readonly 'obtuse-cope': { room: string; wall: number; angle: number; relief: number; profile: string };
   readonly 'rounded-corner': { room: string; wall: number; radius: number; relief: number };
   readonly 'bullnose-gap': { room: string; wall: number; gap: number };
   readonly 'corner-form': { room: string; wall: number; angle: number; form: string };
@@ -84,6 +85,8 @@ const SENTENCES: Sentences = {
   'assumed-angle': (d) => `${cornerOf(d)} is only assumed square; measure it before cutting`,
   'odd-angle': (d, say) =>
     `${cornerOf(d)} is ${say.angle(d.angle)}; set the saw to its own angle, not to a detent`,
+  'obtuse-cope': (d, say) =>
+    `${cornerOf(d)} is ${say.angle(d.angle)}: ${d.profile} is better ${say.mitered} there than ${say.coped}; the tip of a ${say.cope} gets too thin, and it would have to be cut back by ${say.angle(d.relief)}`,
   'rounded-corner': (d, say) =>
     `${d.room}: inside corner after wall ${d.wall} is rounded (radius ${say.length(d.radius)}); relieve the back by ${say.fine(d.relief)} on the diagonal`,
   'bullnose-gap': (d, say) =>

@@ -78,6 +78,16 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           />
         </Group>
       );
+    case 'obtuseMiterFrom':
+      return (
+        <NumberField
+          aria-label={note.name}
+          sign="°"
+          limits={{ min: 90, max: 180 }}
+          value={complete.obtuseMiterFrom}
+          onTake={(obtuseMiterFrom) => taken({ obtuseMiterFrom })}
+        />
+      );
     case 'fitThroughEnd':
     case 'viewFromEntry': {
       const { key } = note;
