@@ -2,3 +2,4 @@ export * from './seat.ts';
 export * from './dial.ts';
 export * from './setting.ts';
 export * from './words.ts';
+export * from './test-cuts.ts';

@@ -1,14 +1,13 @@
 import { Drawer, Select, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import {
   completeHouseRules,
-  sawInUse,
   type HouseRulesInput,
   type JobRecord,
   type Profile,
   type Result,
-  type Saw,
 } from '@long-miter/core';
-import { NumberField, SettledField, SizeField } from '../../shared/SettledField.tsx';
+import { SettledField, SizeField } from '../../shared/SettledField.tsx';
+import { SawEditor } from './SawEditor.tsx';
 import { useCommands } from '../../session/use-commands.ts';
 
 /** Currencies that come first in the list; any other is typed by its letters. */
@@ -24,9 +23,8 @@ export function SetupDrawer({
   opened: boolean;
   onClose: () => void;
 }) {
-  const { setItem, setRules, setHead, setChoices } = useCommands(job.id);
+  const { setItem, setRules, setHead } = useCommands(job.id);
   const { settings, unit } = job;
-  const saw = sawInUse(settings);
   const rules = completeHouseRules(settings.houseRules, unit);
   const changeRules = (change: HouseRulesInput) => setRules({ ...settings.houseRules, ...change });
   const size = (label: string, value: number, keep: (value: number) => string | undefined, zero = false) => (
@@ -37,7 +35,7 @@ export function SetupDrawer({
       opened={opened}
       onClose={onClose}
       position="right"
-      size="lg"
+      size={760}
       title={<Text fw={650}>Set-up of this job</Text>}
       closeButtonProps={{ 'aria-label': 'Close set-up' }}
     >
@@ -97,26 +95,7 @@ export function SetupDrawer({
             );
           })}
         </div>
-        {saw && <SawFields saw={saw} set={(change) => setItem('saws', saw.id, change)} />}
-        {saw && (
-          <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
-            {size('height standing', saw.standingHeight, (standingHeight) =>
-              setItem('saws', saw.id, { standingHeight }),
-            )}
-            {size('width lying flat', saw.flatWidth, (flatWidth) => setItem('saws', saw.id, { flatWidth }))}
-            {size('kerf', saw.kerf, (kerf) => setItem('saws', saw.id, { kerf }), true)}
-          </SimpleGrid>
-        )}
-        {settings.saws.length > 1 && saw && (
-          <Select
-            size="sm"
-            label="saw in use"
-            allowDeselect={false}
-            data={settings.saws.map((one) => ({ value: one.id, label: one.name ?? one.id }))}
-            value={saw.id}
-            onChange={(id) => setChoices({ saw: id })}
-          />
-        )}
+        <SawEditor job={job} />
         <div>
           <Title order={3} size="h4">
             Rest of the stock
@@ -163,35 +142,5 @@ export function SetupDrawer({
         </div>
       </Stack>
     </Drawer>
-  );
-}
-
-/** What the saw in use can do, and what its dial reads. */
-function SawFields({ saw, set }: { saw: Saw; set: (change: Partial<Saw>) => string | undefined }) {
-  const degrees = (
-    label: string,
-    value: number,
-    keep: (value: number) => string | undefined,
-    min = 0,
-    max = 90,
-  ) => <NumberField size="sm" label={label} sign="°" value={value} limits={{ min, max }} onTake={keep} />;
-  const off = saw.calibration ?? {};
-  const reads = (side: 'zero' | 'left' | 'right') => (value: number) =>
-    set({ calibration: { ...off, [side]: value } });
-  return (
-    <div>
-      <Title order={3} size="h4">
-        Saw{saw.name === undefined ? '' : `: ${saw.name}`}
-      </Title>
-      <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
-        {degrees('most miter left', saw.maxMiterLeft, (maxMiterLeft) => set({ maxMiterLeft }))}
-        {degrees('most miter right', saw.maxMiterRight, (maxMiterRight) => set({ maxMiterRight }))}
-        {degrees('most bevel left', saw.maxBevelLeft, (maxBevelLeft) => set({ maxBevelLeft }))}
-        {degrees('most bevel right', saw.maxBevelRight, (maxBevelRight) => set({ maxBevelRight }))}
-        {degrees('dial at square reads', off.zero ?? 0, reads('zero'), -10, 10)}
-        {degrees('swung left it reads more by', off.left ?? 0, reads('left'), -10, 10)}
-        {degrees('swung right it reads more by', off.right ?? 0, reads('right'), -10, 10)}
-      </SimpleGrid>
-    </div>
   );
 }

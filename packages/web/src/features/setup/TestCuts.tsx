@@ -1,0 +1,127 @@
+import { Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
+import { useState } from 'react';
+import { flipError, formatAngle, pairError, type Saw, type Unit } from '@long-miter/core';
+import { SizeField } from '../../shared/SettledField.tsx';
+
+type Kind = 'zero' | 'left' | 'right' | 'bevel';
+
+/** What is cut and held together for each point of the calibration, and where a gap may stand open. */
+const CUTS: Readonly<
+  Record<Kind, { name: string; how: string; over: string; open: readonly (readonly [string, string])[] }>
+> = {
+  zero: {
+    name: 'square: cut and flip',
+    how: 'Set the handle to 0 and cut a wide board in two. Turn one half over, front to back, and push the cut edges together on a straight edge.',
+    over: 'width of the board',
+    open: [
+      ['fence', 'open at the fence'],
+      ['operator', 'open at your side'],
+    ],
+  },
+  left: {
+    name: 'swung left to 45: two together',
+    how: 'Cut two pieces with the handle at 45 left. Turn one over, hold the slants together and try the corner with a square inside it.',
+    over: 'from the corner to the gap',
+    open: [
+      ['tip', 'open at the end of the square'],
+      ['corner', 'open at the corner'],
+    ],
+  },
+  right: {
+    name: 'swung right to 45: two together',
+    how: 'Cut two pieces with the handle at 45 right. Turn one over, hold the slants together and try the corner with a square inside it.',
+    over: 'from the corner to the gap',
+    open: [
+      ['tip', 'open at the end of the square'],
+      ['corner', 'open at the corner'],
+    ],
+  },
+  bevel: {
+    name: 'blade leaned to 45: two together',
+    how: 'Lean the blade to 45 and cut two pieces flat. Turn one over, hold the slants together and try the corner with a square inside it.',
+    over: 'from the corner to the gap',
+    open: [
+      ['tip', 'open at the end of the square'],
+      ['corner', 'open at the corner'],
+    ],
+  },
+};
+
+interface Props {
+  readonly saw: Saw;
+  readonly unit: Unit;
+  readonly set: (change: Partial<Saw>) => string | undefined;
+}
+
+/** Finds what a scale is off by from scrap held together: the gap says it, twice as large as it is. */
+export function TestCuts({ saw, unit, set }: Props) {
+  const [kind, setKind] = useState<Kind>('zero');
+  const [gap, setGap] = useState(0);
+  const [over, setOver] = useState(unit === 'in' ? 5.5 : 140);
+  const [open, setOpen] = useState('fence');
+  const cut = CUTS[kind];
+  const reads =
+    kind === 'zero' ? flipError(gap, over, open as 'fence') : pairError(45, gap, over, open as 'tip');
+  const rounded = Math.round(reads * 100) / 100 + 0;
+  const says =
+    rounded === 0
+      ? 'The scale is right there.'
+      : `The scale reads ${formatAngle(Math.abs(rounded))} ${rounded > 0 ? 'more' : 'less'} than it cuts there.`;
+  const take = (): void => void set({ calibration: { ...saw.calibration, [kind]: rounded } });
+  return (
+    <Stack gap={6} role="group" aria-label="Test cuts" className="panel" p={10}>
+      <Group gap={8} align="flex-end">
+        <NativeSelect
+          size="sm"
+          label="test cut"
+          value={kind}
+          data={Object.entries(CUTS).map(([value, one]) => ({ value, label: one.name }))}
+          onChange={(event) => {
+            const next = event.currentTarget.value as Kind;
+            setKind(next);
+            setOpen(CUTS[next].open[0]![0]);
+          }}
+        />
+        <SizeField
+          size="sm"
+          label="gap"
+          value={gap}
+          unit={unit}
+          zero
+          onTake={(value) => {
+            setGap(value);
+            return undefined;
+          }}
+        />
+        <SizeField
+          size="sm"
+          label={cut.over}
+          value={over}
+          unit={unit}
+          onTake={(value) => {
+            setOver(value);
+            return undefined;
+          }}
+        />
+        <NativeSelect
+          size="sm"
+          label="where"
+          value={open}
+          data={cut.open.map(([value, label]) => ({ value, label }))}
+          onChange={(event) => setOpen(event.currentTarget.value)}
+        />
+      </Group>
+      <Text size="sm" c="dimmed">
+        {cut.how} Half of what the gap shows is the saw’s.
+      </Text>
+      <Group justify="space-between">
+        <Text fw={650} role="status">
+          {says}
+        </Text>
+        <Button size="sm" onClick={take} disabled={rounded === (saw.calibration?.[kind] ?? 0)}>
+          Set the saw by it
+        </Button>
+      </Group>
+    </Stack>
+  );
+}

@@ -1,0 +1,133 @@
+/** @jest-environment jest-fixed-jsdom */
+import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { notifications, notificationsStore } from '@mantine/notifications';
+import { sawInUse, type JobRecord, type Saw } from '@long-miter/core';
+import { api } from '../src/api/api.ts';
+import { SawEditor } from '../src/features/setup/SawEditor.tsx';
+import { outbox } from '../src/session/outbox.ts';
+import type { Store } from '../src/session/store.ts';
+import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { playServer } from './support/server.ts';
+import { openJob } from './support/session.ts';
+import { jobOf, rectangle } from './support/sheet.tsx';
+
+/** The saws of a job: a second one is added and taken into use, a scale is put right by test cuts, a saw comes back. */
+
+beforeAll(() => {
+  stubBrowser();
+  framesComeLater();
+});
+afterEach(async () => {
+  cleanup();
+  notifications.clean();
+  await waitFor(() => expect(outbox.waiting(job.id)).toBe(0));
+});
+const server = playServer();
+const job = jobOf([rectangle()]);
+const seen = (store: Store): JobRecord =>
+  api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
+const inUse = (store: Store): Saw => sawInUse(seen(store).settings)!;
+
+function Screen() {
+  const { data = job } = api.endpoints.job.useQueryState(job.id);
+  return <SawEditor job={data} />;
+}
+async function saws() {
+  server.answers = { [`GET /api/jobs/${job.id}`]: () => job };
+  const store = await openJob(job);
+  show(<Screen />, store);
+  return { store, user: userEvent.setup() };
+}
+const type = async (user: ReturnType<typeof userEvent.setup>, label: string, text: string): Promise<void> => {
+  const field = screen.getByLabelText(label);
+  await user.clear(field);
+  await user.type(field, `${text}{Enter}`);
+};
+
+describe('several saws', () => {
+  test('a new one begins as the one in use is, is used at once, and has limits of its own', async () => {
+    const { store, user } = await saws();
+    const first = inUse(store);
+    expect(screen.queryByRole('button', { name: 'Remove it' })).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Add a saw' }));
+    const second = inUse(store);
+    expect(second).toEqual({ ...first, id: second.id, name: 'saw 2' });
+    expect(second.id).not.toBe(first.id);
+    await type(user, 'its name', 'shop saw');
+    await type(user, 'most bevel right', '0');
+    await type(user, 'crown nests, drop', '4 1/2');
+    expect(inUse(store)).toMatchObject({ name: 'shop saw', maxBevelRight: 0, maxNested: 4.5 });
+    expect(seen(store).settings.saws.find((one) => one.id === first.id)).toEqual(first);
+    await user.selectOptions(screen.getByLabelText('saw in use'), first.id);
+    expect(inUse(store)).toEqual(first);
+    await waitFor(() => expect(server.asked.map((one) => one.what.split(' ')[0])).toContain('PUT'));
+  });
+  test('one that is removed comes back as it was, and in use', async () => {
+    const { store, user } = await saws();
+    await user.click(screen.getByRole('button', { name: 'Add a saw' }));
+    const second = inUse(store);
+    await user.click(screen.getByRole('button', { name: 'Remove it' }));
+    expect(seen(store).settings.saws).toHaveLength(1);
+    expect(inUse(store).id).not.toBe(second.id);
+    await waitFor(() => expect(notificationsStore.getState().notifications).toHaveLength(1));
+    const said = within(show(<div>{notificationsStore.getState().notifications[0]!.message}</div>).container);
+    await user.click(said.getByRole('button', { name: 'Undo' }));
+    expect(inUse(store)).toEqual(second);
+  });
+});
+
+describe('its scales', () => {
+  test('detents are read as a list; what is no angle is refused and stays to be put right', async () => {
+    const { store, user } = await saws();
+    await type(user, 'detents', '45, 0 22,5');
+    // A comma parts figures here: 22 and 5 are two.
+    expect(inUse(store).detents).toEqual([0, 5, 22, 45]);
+    await type(user, 'detents', '45; 22.5; 0');
+    expect(inUse(store).detents).toEqual([0, 22.5, 45]);
+    await type(user, 'detents', '45, 120');
+    expect(screen.getByText('"120" is no angle from 0 to 90')).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('detents').value).toBe('45, 120');
+    expect(inUse(store).detents).toEqual([0, 22.5, 45]);
+  });
+  test('steps of a scale: 0 is any figure', async () => {
+    const { store, user } = await saws();
+    await type(user, 'miter steps (0: any)', '0.5');
+    expect(inUse(store).fineness).toEqual({ miter: 0.5 });
+    await type(user, 'miter steps (0: any)', '0');
+    expect(inUse(store).fineness).toEqual({});
+  });
+});
+
+describe('test cuts', () => {
+  test('cut and flip: 1/16 open at the fence over 5 1/2 sets the square to 0.33 the other way', async () => {
+    const { store, user } = await saws();
+    const cuts = within(screen.getByRole('group', { name: 'Test cuts' }));
+    expect(cuts.getByRole('status').textContent).toBe('The scale is right there.');
+    await type(user, 'gap', '1/16');
+    expect(cuts.getByRole('status').textContent).toBe('The scale reads 0.33° less than it cuts there.');
+    await user.click(cuts.getByRole('button', { name: 'Set the saw by it' }));
+    expect(inUse(store).calibration?.zero).toBe(-0.33);
+    // Said and done: nothing more to set.
+    expect(cuts.getByRole<HTMLButtonElement>('button', { name: 'Set the saw by it' }).disabled).toBe(true);
+    await user.selectOptions(cuts.getByLabelText('where'), 'operator');
+    expect(cuts.getByRole('status').textContent).toBe('The scale reads 0.33° more than it cuts there.');
+  });
+  test('two at 45: the corner is twice the cut, each side and the lean by itself', async () => {
+    const { store, user } = await saws();
+    const before = inUse(store).calibration ?? {};
+    const cuts = within(screen.getByRole('group', { name: 'Test cuts' }));
+    await user.selectOptions(cuts.getByLabelText('test cut'), 'right');
+    await type(user, 'gap', '1/8');
+    await type(user, 'from the corner to the gap', '12');
+    // atan(1/8 / 12) is 0.597: the corner is that much wider, each cut half of it more than the scale says.
+    expect(cuts.getByRole('status').textContent).toBe('The scale reads 0.3° less than it cuts there.');
+    await user.click(cuts.getByRole('button', { name: 'Set the saw by it' }));
+    expect(inUse(store).calibration).toEqual({ ...before, right: -0.3 });
+    await user.selectOptions(cuts.getByLabelText('test cut'), 'bevel');
+    await user.selectOptions(cuts.getByLabelText('where'), 'corner');
+    await user.click(cuts.getByRole('button', { name: 'Set the saw by it' }));
+    expect(inUse(store).calibration).toEqual({ ...before, right: -0.3, bevel: 0.3 });
+  });
+});
