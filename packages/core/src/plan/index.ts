@@ -8,3 +8,4 @@ export * from './what-if.ts';
 export * from './compare-rules.ts';
 export * from './splice-places.ts';
 export { keysByOldId } from './old-ids.ts';
+export { sawnAs } from './sawn-as.ts';

@@ -1,7 +1,7 @@
 import { cosDeg, SAME_ANGLE, SAME_PLACE } from '../base/index.ts';
 import { kerfOf, sawOf, type JobFile, type Profile } from '../job/index.ts';
 import { formatLength } from '../measure/index.ts';
-import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
+import { sawnAs, type Piece, type PlanEnd, type PlanFile, type PlannedStick } from '../plan/index.ts';
 import { edgeNames, type PieceEnd, type SawSetting, type Side } from '../saw/index.ts';
 import { placeOf } from './cut-list.ts';
 
@@ -85,7 +85,7 @@ export function cutSteps(
   const bench: Bench = {
     kerf: kerfOf(sawOf(job), job.unit),
     text: (length) => formatLength(length, job.unit),
-    profileOf: (piece) => profiles.get(piece.profile)!,
+    profileOf: (piece) => sawnAs(piece, profiles.get(piece.profile)!),
     placeOf: (piece) => placeOf(job, piece),
   };
   return plan.sticks.flatMap((stick, index) => {

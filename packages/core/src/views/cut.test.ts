@@ -191,6 +191,42 @@ describe('the cuts one by one', () => {
       expect(step.mark.from).toBe('the short point at the left to the short point');
     }
   });
+  test('an apron cut from casing is marked on its back and returned on its face, not on an inner edge', () => {
+    const plain = simpleJob([{ length: 120 }, { length: 96 }, { length: 120 }, { length: 96 }]);
+    const room = plain.rooms[0]!;
+    const window = {
+      id: 'w',
+      kind: 'window' as const,
+      at: 40,
+      width: 36,
+      headHeight: 80,
+      sillHeight: 30,
+      casing: 'casing',
+      stool: 'base',
+      apron: 'casing',
+    };
+    const job: JobFile = {
+      ...plain,
+      stock: ['base', 'casing'].map((profile) => ({ profile, length: 192, price: 20 })),
+      rooms: [
+        {
+          ...room,
+          walls: room.walls.map((wall, k) => (k === 0 ? { ...wall, openings: [window] } : wall)),
+          trims: [...room.trims, { id: 'casing', profile: 'casing', on: 'openings' as const }],
+        },
+      ],
+    };
+    const steps = cutSteps(job, planOf(job));
+    const edges = (role: string): string[] => [
+      ...new Set(steps.filter((step) => step.piece.role === role).map((step) => step.mark.edge)),
+    ];
+    expect(edges('apron')).toEqual(['back edge']);
+    expect(edges('return')).toEqual(['face']);
+    expect(edges('stool')).toEqual(['back edge']);
+    expect(edges('head')).toEqual(['inner edge']);
+    for (const step of steps.filter((one) => one.piece.role === 'apron'))
+      expect([step.saw.seat, step.saw.miter]).toEqual(['stand', 45]);
+  });
   test('marks are taken from what is still there: the fresh end of the stick, never the last mark', () => {
     const plan = planOf(scenario('s02'));
     const steps = cutSteps(scenario('s02'), plan);

@@ -4,6 +4,7 @@ import {
   formatWithUnit,
   jointCloseUp,
   pinJoint,
+  sawnAs,
   settingText,
   type Piece,
   type QuickPlan,
@@ -28,7 +29,10 @@ interface Props {
 /** Everything about the selected piece: figures, both ends, the reason for each, and the choice at its corners. */
 export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) {
   const far = piece.near + piece.left.reach + piece.right.reach;
-  const profile = quick.layout.job.profiles.find((one) => one.id === piece.profile)!;
+  const profile = sawnAs(
+    piece,
+    quick.layout.job.profiles.find((one) => one.id === piece.profile)!,
+  );
   const watch = quick.watchOuts.filter(
     (one) => one.piece === piece.id || (one.wall === piece.wall && one.piece === undefined),
   );

@@ -6,6 +6,7 @@ import {
   formatMoney,
   formatWithUnit,
   planNumber,
+  sawnAs,
   sawOf,
   settingText,
   type CutStep,
@@ -135,7 +136,7 @@ function RoomList({ file, plan }: Omit<Props, 'on'>) {
       </thead>
       <tbody>
         {cutList(file, plan).map((line) => {
-          const profile = profiles.get(line.piece.profile)!;
+          const profile = sawnAs(line.piece, profiles.get(line.piece.profile)!);
           return (
             <tr key={line.piece.id}>
               <td>☐</td>
