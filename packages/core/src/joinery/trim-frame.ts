@@ -8,8 +8,7 @@ import {
   type Room,
   type Trim,
 } from '../job/index.ts';
-import { springOf } from '../saw/index.ts';
-import { crownSize } from '../trade/index.ts';
+import { dropOf, projectionOf } from '../saw/index.ts';
 
 /**
  * What every decision about one trim in one room needs: where its near line runs and how far its far line is from it.
@@ -32,27 +31,10 @@ export interface TrimFrame {
   readonly high: number;
 }
 
-/** Projection of a crown on the ceiling: entered, or width·sin(spring). */
-export const projectionOf = (profile: Profile): number =>
-  profile.projection ?? crownSize(profile.width, springOf(profile)).projection;
-/** Drop of a crown on the wall: entered, or width·cos(spring). */
-export const dropOf = (profile: Profile): number =>
-  profile.drop ?? crownSize(profile.width, springOf(profile)).drop;
-
 const profileById = (job: JobFile, id: string): Profile => {
   const profile = job.profiles.find((one) => one.id === id);
   if (!profile) throw new Error(`profile ${id} is not in the job: check the job before planning it`);
   return profile;
-};
-
-/** Distance between near and far line of a profile, however it is used. */
-export const depthOfProfile = (profile: Profile): number => {
-  const { depth } = traitsOf(profile);
-  return depth === 'projection'
-    ? projectionOf(profile)
-    : depth === 'width'
-      ? profile.width
-      : profile.thickness;
 };
 
 function standoffOf(job: JobFile, room: Room, trim: Trim): number {

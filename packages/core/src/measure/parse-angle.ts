@@ -27,3 +27,20 @@ export function parseSignedAngle(typed: string): Result<number> {
   const read = parseAngle(typed.replace(/^\s*[-−+]/, ''));
   return read.ok && /^\s*[-−]/.test(typed) ? ok(-read.value) : read;
 }
+
+/**
+ * Reads several angles: parted by spaces, semicolons, or a comma with a space behind it; a comma inside a figure is its
+ * decimal sign. Each once, in rising order.
+ * @returns degrees. Issues: any that is not an angle, or lies beyond 90.
+ * @example parseAngles('45, 0; 22,5') // [0, 22.5, 45]
+ */
+export function parseAngles(typed: string): Result<number[]> {
+  const found: number[] = [];
+  for (const one of typed.split(/[;\s]+|,(?=\s)|,$/).filter((part) => part !== '' && part !== undefined)) {
+    const read = parseAngle(one);
+    if (!read.ok) return read;
+    if (read.value > 90) return fail({ at: '', text: `"${one}" is no setting: it lies beyond 90` });
+    found.push(read.value);
+  }
+  return ok([...new Set(found)].sort((a, b) => a - b));
+}

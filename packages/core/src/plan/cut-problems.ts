@@ -11,7 +11,7 @@ import {
   type JobLayout,
   type SpliceChoices,
 } from '../pieces/index.ts';
-import { depthOfProfile } from '../joinery/index.ts';
+import { depthOfProfile } from '../saw/index.ts';
 import type { CutRecord } from './cut-records.ts';
 
 /** Whole cutting units in one unit of the job: 1/64 in, 0.1 mm. */

@@ -1,7 +1,7 @@
 import { asinDeg, atan2Deg, cosDeg, SAME_ANGLE, sinDeg, tanDeg } from '../base/index.ts';
 import { add3, dot3, scale3, unit3, type Vec3 } from '../geometry/index.ts';
 import { traitsOf, type Profile } from '../job/index.ts';
-import { crownFromSizes } from '../trade/index.ts';
+import { crownFromSizes, crownSize } from '../trade/index.ts';
 
 /**
  * How a piece lies on the saw, and what a cut plane is there.
@@ -40,6 +40,23 @@ export interface Cut {
 /** Spring angle of a crown as entered, or from its projection and drop. */
 export const springOf = (profile: Profile): number =>
   profile.springAngle ?? crownFromSizes(profile.drop ?? 1, profile.projection ?? 1).spring;
+
+/** Projection of a crown on the ceiling: entered, or width·sin(spring). */
+export const projectionOf = (profile: Profile): number =>
+  profile.projection ?? crownSize(profile.width, springOf(profile)).projection;
+/** Drop of a crown on the wall: entered, or width·cos(spring). */
+export const dropOf = (profile: Profile): number =>
+  profile.drop ?? crownSize(profile.width, springOf(profile)).drop;
+
+/** Distance between near and far line of a profile, however it is used. */
+export const depthOfProfile = (profile: Profile): number => {
+  const { depth } = traitsOf(profile);
+  return depth === 'projection'
+    ? projectionOf(profile)
+    : depth === 'width'
+      ? profile.width
+      : profile.thickness;
+};
 
 /** The face of the trim as it hangs: along its width from bottom to top, and outwards, in its own axes. */
 export function faceAxes(spring: number | undefined): { readonly s: Vec3; readonly f: Vec3 } {

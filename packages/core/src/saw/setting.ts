@@ -1,10 +1,9 @@
 import { SAME_ANGLE, tanDeg } from '../base/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { traitsOf, type HouseRules, type Profile, type Saw } from '../job/index.ts';
-import { crownSize } from '../trade/index.ts';
 import type { WayLacks } from '../words/index.ts';
 import { bevelError, bevelLimit, miterError, miterLimit, rounded } from './dial.ts';
-import { cutIn, endNormal, seatSpring, springOf, type Cut, type PieceEnd, type Seat } from './seat.ts';
+import { cutIn, dropOf, endNormal, seatSpring, type Cut, type PieceEnd, type Seat } from './seat.ts';
 
 /**
  * The seating of one end: how the piece lies, which way handle and blade go and how far, which side is kept, and what is
@@ -56,8 +55,7 @@ function waysOf(profile: Profile, rules: HouseRules): { plain: readonly Way[]; b
 function size(profile: Profile, { way }: Way, saw: Saw): Omit<WayLacks, 'way'> {
   if (way === 'flat') return { lacks: 'width', needs: profile.width, has: saw.flatWidth };
   if (way === 'standing') return { lacks: 'height', needs: profile.width, has: saw.standingHeight };
-  const drop = profile.drop ?? crownSize(profile.width, springOf(profile)).drop;
-  return { lacks: 'drop', needs: drop, has: saw.maxNested ?? saw.standingHeight };
+  return { lacks: 'drop', needs: dropOf(profile), has: saw.maxNested ?? saw.standingHeight };
 }
 
 /** What a way lacks on this saw; undefined where it can be cut so. The scale's stop counts, not the true angle. */

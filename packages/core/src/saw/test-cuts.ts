@@ -26,3 +26,20 @@ export const flipError = (gap: number, width: number, open: 'fence' | 'operator'
  */
 export const pairError = (dial: number, gap: number, leg: number, at: 'tip' | 'corner'): number =>
   dial - squareGap(gap, leg, at).wallAngle / 2;
+
+export type TestCut =
+  | { readonly of: 'zero'; readonly open: 'fence' | 'operator' }
+  | { readonly of: 'left' | 'right' | 'bevel'; readonly open: 'tip' | 'corner' };
+
+/** Where two pieces are tried together: no scale is read nearer than this by a gap, in degrees. */
+const TRIED_AT = 45;
+const READ_TO = 0.01;
+
+/**
+ * What a test cut says of the scale, to a hundredth of a degree: "reads more by".
+ * @param over width of the board, or from the corner to the gap
+ */
+export function testCutReads(cut: TestCut, gap: number, over: number): number {
+  const reads = cut.of === 'zero' ? flipError(gap, over, cut.open) : pairError(TRIED_AT, gap, over, cut.open);
+  return Math.round(reads / READ_TO) / (1 / READ_TO) + 0;
+}

@@ -53,9 +53,16 @@ export interface SetWords {
   readonly keep: string;
 }
 
-/** A side with its figure; a scale that is off may show a small angle on the other side of its zero. */
-const sided = (side: Side, figure: number): string =>
-  `${figure < 0 ? (side === 'left' ? 'right' : 'left') : side} ${formatAngle(Math.abs(figure))}`;
+/** A side with its figure: a scale that is off may show a small angle on the other side of its zero. */
+export const shownAt = (side: Side, figure: number): { readonly side: Side; readonly figure: string } => ({
+  side: figure < 0 ? (side === 'left' ? 'right' : 'left') : side,
+  figure: formatAngle(Math.abs(figure)),
+});
+
+const sided = (side: Side, dial: number): string => {
+  const { side: shown, figure } = shownAt(side, dial);
+  return `${shown} ${figure}`;
+};
 
 export function setWords({ swing, dial, tilt, dialBevel, block, keep }: SawSetting): SetWords {
   // A scale with an error of its own at square is set to that error; a plain saw just stands square.

@@ -1,7 +1,8 @@
 import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
 import type { Saw } from '../job/index.ts';
-import { detentBeside, roundingOpens } from '../saw/index.ts';
-import { traitsOf } from '../job/index.ts';
+import { depthOfProfile, detentBeside, roundingOpens } from '../saw/index.ts';
+import type { Piece, PlanFile } from '../plan/index.ts';
+import type { WatchOutCode } from '../words/index.ts';
 import type { CutStep } from './cut-steps.ts';
 
 /** Degrees by which a cope is cut back more than it must be, so that only its edge touches: from and to. */
@@ -36,8 +37,7 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): strin
     notes.push(
       `The detent at ${formatAngle(detent)} pulls the handle: clamp it at ${formatAngle(setting.dial)}.`,
     );
-  const depth = traitsOf(profile).depth === 'width' ? profile.width : profile.thickness;
-  const opens = roundingOpens(setting, depth, saw);
+  const opens = roundingOpens(setting, depthOfProfile(profile), saw);
   if (opens > SEEN[unit])
     notes.push(
       `The scale cannot show it nearer; the joint opens ${formatLength(opens, unit, { inchParts: 32 })} ${unit}.`,
@@ -51,3 +51,10 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): strin
   if (snip !== undefined) notes.push('Then snip the nose at 45°.');
   return notes;
 }
+
+/** What the cut itself says, with its own figures: not said a second time beside it. */
+const SAID_BY_CUT: ReadonlySet<string> = new Set<WatchOutCode>(['needs-block', 'beyond-saw']);
+
+/** What a careful lead would point out about a piece at the saw, beside what its cuts say themselves. */
+export const pieceWarnings = (plan: Pick<PlanFile, 'watchOuts'>, piece: Pick<Piece, 'id'>): string[] =>
+  plan.watchOuts.filter((one) => one.piece === piece.id && !SAID_BY_CUT.has(one.code)).map((one) => one.text);

@@ -1,6 +1,7 @@
 import { Button, Group, Text } from '@mantine/core';
 import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
 import {
+  adviceFor,
   cutDrawing,
   cutNotes,
   formatAngle,
@@ -8,6 +9,7 @@ import {
   kerfOf,
   lackText,
   seatWords,
+  shownAt,
   type CutStep,
   type Saw,
   type SawSetting,
@@ -180,7 +182,7 @@ function Sided({
   wanted: number | undefined;
   testid: string;
 }) {
-  const shown = figure >= 0 ? side : side === 'left' ? 'right' : 'left';
+  const shown = shownAt(side, figure);
   const differs = wanted !== undefined && Math.abs(figure - wanted) > 0.005;
   return (
     <div className="cut-row">
@@ -190,10 +192,10 @@ function Sided({
       </div>
       <div className="cut-sided">
         <span className="cut-side" data-testid={`${testid}-side`}>
-          <span aria-hidden>{shown === 'left' ? '←' : '→'}</span>
-          {shown}
+          <span aria-hidden>{shown.side === 'left' ? '←' : '→'}</span>
+          {shown.side}
         </span>
-        <BigFigure text={formatAngle(Math.abs(figure))} testid={testid} />
+        <BigFigure text={shown.figure} testid={testid} />
       </div>
     </div>
   );
@@ -210,7 +212,7 @@ function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
         </Text>
       ))}
       <Text size="lg" fw={650}>
-        Take another saw or a hand saw in a block; or have this joint coped, butted, or made of two smaller
+        {adviceFor('beyond-saw').what}
         cuts.
       </Text>
     </div>

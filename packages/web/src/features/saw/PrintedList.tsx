@@ -5,6 +5,7 @@ import {
   edgeNames,
   formatMoney,
   formatWithUnit,
+  pieceWarnings,
   planNumber,
   sawnAs,
   sawOf,
@@ -24,9 +25,6 @@ interface Props {
 /** The cut list on paper, stick by stick as it is cut, then room by room as it is hung; nothing in it needs colour. */
 export function PrintedList({ file, plan, on }: Props) {
   const steps = cutSteps(file, plan);
-  const warnings = new Map<string, string[]>();
-  for (const one of plan.watchOuts)
-    if (one.piece !== undefined) warnings.set(one.piece, [...(warnings.get(one.piece) ?? []), one.text]);
   const head = `Plan ${planNumber(plan)} · ${on.toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}`;
   return (
     <div className="only-print">
@@ -43,7 +41,7 @@ export function PrintedList({ file, plan, on }: Props) {
           file={file}
           title={`Stick ${index + 1} · ${nameOf(file, stick.profile)} · ${formatWithUnit(stick.length, file.unit)}${stick.source === 'rack' ? ` from the rack, ${stick.label ?? stick.item}` : ''} · left over ${formatWithUnit(stick.leftover, file.unit)}`}
           steps={steps.filter((step) => step.stickNumber === index + 1)}
-          warnings={warnings}
+          plan={plan}
         />
       ))}
       <h1 className="new-page">{file.name}: cut list by room</h1>
@@ -60,12 +58,12 @@ function StickSheet({
   file,
   title,
   steps,
-  warnings,
+  plan,
 }: {
   file: JobFile;
   title: string;
   steps: readonly CutStep[];
-  warnings: ReadonlyMap<string, readonly string[]>;
+  plan: PlanFile;
 }) {
   const saw = sawOf(file);
   return (
@@ -86,7 +84,7 @@ function StickSheet({
             ...cutNotes(step, saw, file.unit),
             // What is to watch at a piece is said once, at its first cut.
             ...(steps.findIndex((one) => one.piece.id === step.piece.id) === k
-              ? (warnings.get(step.piece.id) ?? []).map((text) => `▲ ${text}`)
+              ? pieceWarnings(plan, step.piece).map((text) => `▲ ${text}`)
               : []),
           ];
           return (

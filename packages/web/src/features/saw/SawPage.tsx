@@ -4,6 +4,7 @@ import { memo, useEffect, useMemo, useRef } from 'react';
 import {
   cutList,
   cutSteps,
+  pieceWarnings,
   sawOf,
   type CutListLine,
   type JobFile,
@@ -100,9 +101,7 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
             at={at}
             unit={job.unit}
             machine={sawOf(file)}
-            warnings={plan.watchOuts
-              .filter((one) => one.piece === steps[at]!.piece.id)
-              .map((one) => one.text)}
+            warnings={pieceWarnings(plan, steps[at]!.piece)}
             onStep={go}
             onList={() => list.current?.scrollIntoView({ behavior: 'smooth' })}
           />

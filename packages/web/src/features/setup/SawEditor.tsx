@@ -1,6 +1,6 @@
 import { Button, Group, NativeSelect, SimpleGrid, Stack, Title } from '@mantine/core';
 import type { ReactNode } from 'react';
-import { sawInUse, type JobRecord, type Result, type Saw } from '@long-miter/core';
+import { parseAngles, sawInUse, type JobRecord, type Result, type Saw } from '@long-miter/core';
 import { NumberField, SettledField, SizeField } from '../../shared/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { newId } from '../../session/tab-tag.ts';
@@ -103,16 +103,6 @@ function Reach({ saw, set, children }: { saw: Saw; set: Set; children: ReactNode
   );
 }
 
-/** Reads a list of detents: "0, 15, 22.5, 31.6, 45". */
-function readDetents(text: string): Result<number[]> {
-  const parts = text.split(/[;,\s]+/).filter((one) => one !== '');
-  const found = parts.map((one) => Number(one.replace('°', '')));
-  const bad = found.findIndex((one) => !Number.isFinite(one) || one < 0 || one > 90);
-  return bad >= 0
-    ? { ok: false, issues: [{ at: '', text: `"${parts[bad]}" is no angle from 0 to 90` }] }
-    : { ok: true, value: [...new Set(found)].sort((a, b) => a - b) };
-}
-
 /** What the scales can show, where the handle catches, and what they read more than they cut. */
 function Scales({ saw, set }: { saw: Saw; set: Set }) {
   const off = saw.calibration ?? {};
@@ -136,7 +126,7 @@ function Scales({ saw, set }: { saw: Saw; set: Set }) {
         label="detents"
         placeholder="0, 15, 22.5, 45"
         text={(saw.detents ?? []).join(', ')}
-        read={readDetents}
+        read={parseAngles}
         onTake={(detents) => set({ detents })}
       />
     </SimpleGrid>

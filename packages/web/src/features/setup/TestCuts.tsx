@@ -1,9 +1,9 @@
 import { Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
-import { flipError, formatAngle, pairError, type Saw, type Unit } from '@long-miter/core';
+import { formatAngle, testCutReads, type Saw, type TestCut, type Unit } from '@long-miter/core';
 import { SizeField } from '../../shared/SettledField.tsx';
 
-type Kind = 'zero' | 'left' | 'right' | 'bevel';
+type Kind = TestCut['of'];
 
 /** What is cut and held together for each point of the calibration, and where a gap may stand open. */
 const CUTS: Readonly<
@@ -60,14 +60,12 @@ export function TestCuts({ saw, unit, set }: Props) {
   const [over, setOver] = useState(unit === 'in' ? 5.5 : 140);
   const [open, setOpen] = useState('fence');
   const cut = CUTS[kind];
-  const reads =
-    kind === 'zero' ? flipError(gap, over, open as 'fence') : pairError(45, gap, over, open as 'tip');
-  const rounded = Math.round(reads * 100) / 100 + 0;
+  const reads = testCutReads({ of: kind, open } as TestCut, gap, over);
   const says =
-    rounded === 0
+    reads === 0
       ? 'The scale is right there.'
-      : `The scale reads ${formatAngle(Math.abs(rounded))} ${rounded > 0 ? 'more' : 'less'} than it cuts there.`;
-  const take = (): void => void set({ calibration: { ...saw.calibration, [kind]: rounded } });
+      : `The scale reads ${formatAngle(Math.abs(reads))} ${reads > 0 ? 'more' : 'less'} than it cuts there.`;
+  const take = (): void => void set({ calibration: { ...saw.calibration, [kind]: reads } });
   return (
     <Stack gap={6} role="group" aria-label="Test cuts" className="panel" p={10}>
       <Group gap={8} align="flex-end">
@@ -118,7 +116,7 @@ export function TestCuts({ saw, unit, set }: Props) {
         <Text fw={650} role="status">
           {says}
         </Text>
-        <Button size="sm" onClick={take} disabled={rounded === (saw.calibration?.[kind] ?? 0)}>
+        <Button size="sm" onClick={take} disabled={reads === (saw.calibration?.[kind] ?? 0)}>
           Set the saw by it
         </Button>
       </Group>
