@@ -2,7 +2,7 @@
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { notifications, notificationsStore } from '@mantine/notifications';
+import { notifications } from '@mantine/notifications';
 import { MemoryRouter } from 'react-router';
 import {
   jobFileOf,
@@ -19,10 +19,10 @@ import { SetupDrawer } from '../src/features/setup/SetupDrawer.tsx';
 import { StockEditor } from '../src/features/stock/StockEditor.tsx';
 import { SticksView } from '../src/features/stock/SticksView.tsx';
 import { outbox } from '../src/session/outbox.ts';
-import type { Store } from '../src/session/store.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { drawnNotice } from './support/notice.tsx';
 import { playServer } from './support/server.ts';
-import { openJob } from './support/session.ts';
+import { openJob, seen } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';
 
 /** What a person does by hand on a job: sticks said to be cut, stock taken out, a set-up walked through. */
@@ -50,14 +50,6 @@ const planOf = (of: JobRecord, records: readonly KeptCut[] = []): PlanFile => {
   });
   if (!planned.ok) throw new Error(planned.issues[0].text);
   return planned.value;
-};
-const seen = (store: Store): JobRecord =>
-  api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
-/** Draws the newest notice: its place at the edge of the window is Mantine's own. */
-const notice = async () => {
-  await waitFor(() => expect(notificationsStore.getState().notifications.length).toBeGreaterThan(0));
-  const { message } = notificationsStore.getState().notifications.at(-1)!;
-  return within(show(<div>{message}</div>).container);
 };
 const sent = (method: string) => server.asked.filter((one) => one.what.startsWith(method));
 
@@ -90,7 +82,7 @@ describe('a stick that is cut', () => {
       within(await screen.findByRole('dialog')).getByRole('button', { name: 'Yes, it is cut' }),
     );
     // The label to write on the offcut is said.
-    const said = await notice();
+    const said = await drawnNotice();
     expect(said.getByText(/R-31/)).toBeTruthy();
     const { body } = sent('POST')[0]! as { body: { record: KeptCut; leaving?: { length: number } } };
     expect(body.record.pieces.map((piece) => piece.id)).toEqual(stick!.cuts.map((cut) => cut.piece));
@@ -130,13 +122,13 @@ describe('the stock', () => {
     );
     show(<Screen />, store);
     const user = userEvent.setup();
-    const before = seen(store).settings.stock;
+    const before = seen(store, job.id).settings.stock;
     await user.click(screen.getByRole('button', { name: 'Remove stock 1' }));
-    expect(seen(store).settings.stock).toHaveLength(before.length - 1);
-    await user.click((await notice()).getByRole('button', { name: 'Undo' }));
+    expect(seen(store, job.id).settings.stock).toHaveLength(before.length - 1);
+    await user.click((await drawnNotice()).getByRole('button', { name: 'Undo' }));
     const byId = (list: readonly { readonly id: string }[]) =>
       [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
-    expect(byId(seen(store).settings.stock)).toEqual(byId(before));
+    expect(byId(seen(store, job.id).settings.stock)).toEqual(byId(before));
     await waitFor(() => expect(server.asked.map((one) => one.what.split(' ')[0])).toEqual(['DELETE', 'PUT']));
     await waitFor(() => expect(outbox.waiting(job.id)).toBe(0));
   });
@@ -159,7 +151,7 @@ describe('the set-up', () => {
     const first = await screen.findByLabelText('Name of base');
     first.focus();
     for (let n = 0; n < 30; n++) await userEvent.tab();
-    expect(seen(store).settings).toEqual(job.settings);
+    expect(seen(store, job.id).settings).toEqual(job.settings);
     expect(server.asked).toEqual([]);
   });
   test('takes a figure of the saw, and keeps one it cannot have out with its reason', async () => {
@@ -168,13 +160,13 @@ describe('the set-up', () => {
     const field = await screen.findByLabelText('dial at square reads');
     await userEvent.clear(field);
     await userEvent.type(field, '0,25{Enter}');
-    expect(seen(store).settings.saws[0]!.calibration?.zero).toBe(0.25);
+    expect(seen(store, job.id).settings.saws[0]!.calibration?.zero).toBe(0.25);
     const most = screen.getByLabelText<HTMLInputElement>('most miter left');
     await userEvent.clear(most);
     await userEvent.type(most, '400{Enter}');
     expect(most.value).toBe('400');
     expect(most.getAttribute('aria-invalid')).toBe('true');
-    expect(seen(store).settings.saws[0]!.maxMiterLeft).toBe(job.settings.saws[0]!.maxMiterLeft);
+    expect(seen(store, job.id).settings.saws[0]!.maxMiterLeft).toBe(job.settings.saws[0]!.maxMiterLeft);
     await waitFor(() => expect(sent('PATCH')).toHaveLength(1));
     fireEvent.keyDown(most, { key: 'Escape' });
   });

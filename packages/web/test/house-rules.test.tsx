@@ -4,22 +4,15 @@ import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { notifications, notificationsStore } from '@mantine/notifications';
 import { useState } from 'react';
-import {
-  compareRules,
-  underRules,
-  jobFileOf,
-  type JobRecord,
-  type RulesComparison,
-  type RuleSet,
-} from '@long-miter/core';
+import { compareRules, underRules, jobFileOf, type RulesComparison, type RuleSet } from '@long-miter/core';
 import { api } from '../src/api/api.ts';
 import { RulesDrawer } from '../src/features/rules/RulesDrawer.tsx';
 import { outbox } from '../src/session/outbox.ts';
-import type { Store } from '../src/session/store.ts';
 import type { RulesRequest } from '../src/workers/rules-messages.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { drawnNotice } from './support/notice.tsx';
 import { playServer, problem } from './support/server.ts';
-import { openJob } from './support/session.ts';
+import { openJob, seen } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';
 
 /** The house rules as a lead tries them: seen before they hold, had back afterwards, left half way and found again. */
@@ -55,13 +48,6 @@ afterEach(async () => {
 });
 const server = playServer();
 const job = jobOf([rectangle()]);
-const seen = (store: Store): JobRecord =>
-  api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
-const notice = async () => {
-  await waitFor(() => expect(notificationsStore.getState().notifications.length).toBeGreaterThan(0));
-  const { message } = notificationsStore.getState().notifications.at(-1)!;
-  return within(show(<div>{message}</div>).container);
-};
 
 function Screen() {
   const [opened, setOpened] = useState(true);
@@ -121,12 +107,12 @@ describe('applied', () => {
     await user.selectOptions(screen.getByLabelText('inside corners'), 'miter');
     await foot().findByRole('status');
     await user.click(foot().getByRole('button', { name: 'Apply these rules' }));
-    expect(seen(store).settings.houseRules).toEqual({ insideCorner: 'miter' });
+    expect(seen(store, job.id).settings.houseRules).toEqual({ insideCorner: 'miter' });
     await waitFor(() => expect(patches()[0]?.body).toMatchObject({ set: { insideCorner: 'miter' } }));
-    const said = await notice();
+    const said = await drawnNotice();
     expect(said.getByText(/^The house rules are changed: \d pieces are others now$/)).toBeTruthy();
     await user.click(said.getByRole('button', { name: 'Undo' }));
-    expect(seen(store).settings.houseRules).toEqual({});
+    expect(seen(store, job.id).settings.houseRules).toEqual({});
     await waitFor(() => expect(patches()).toHaveLength(2));
     expect(patches()[1]!.body).toMatchObject({ was: { insideCorner: 'miter' } });
   });
@@ -149,7 +135,7 @@ describe('left half way', () => {
     const { user } = await rules();
     await user.selectOptions(screen.getByLabelText('inside corners'), 'butt');
     await user.click(screen.getByRole('button', { name: 'Close the house rules' }));
-    const said = await notice();
+    const said = await drawnNotice();
     expect(said.getByText('Your changes of the house rules are kept, and not applied yet')).toBeTruthy();
     expect(server.asked).toEqual([]);
     await user.click(said.getByRole('button', { name: 'Go back to them' }));

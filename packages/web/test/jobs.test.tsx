@@ -1,8 +1,8 @@
 /** @jest-environment jest-fixed-jsdom */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
-import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
+import { act, cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { notifications, notificationsStore } from '@mantine/notifications';
+import { notifications } from '@mantine/notifications';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import type { JobSummary } from '@long-miter/core';
 import { HouseMark } from '../src/app/HouseMark.tsx';
@@ -10,6 +10,7 @@ import { JobsPage } from '../src/features/jobs/JobsPage.tsx';
 import { HOUSE, outbox } from '../src/session/outbox.ts';
 import { changeRefused } from '../src/session/outbox-slice.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { drawnNotice, newestNotice } from './support/notice.tsx';
 import { playServer, problem } from './support/server.ts';
 import { openJob } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';
@@ -53,10 +54,6 @@ async function page(jobs: readonly JobSummary[], answers: typeof server.answers 
   );
   return userEvent.setup();
 }
-const notice = async () => {
-  await waitFor(() => expect(notificationsStore.getState().notifications.length).toBeGreaterThan(0));
-  return notificationsStore.getState().notifications.at(-1)!;
-};
 /** jsdom's files cannot be read as text. */
 const fileOf = (name: string, text: string): File =>
   Object.assign(new File([text], name, { type: 'application/json' }), { text: () => Promise.resolve(text) });
@@ -90,10 +87,10 @@ describe('a new job', () => {
     });
     const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
     await user.upload(input, fileOf('old.json', 'so long'));
-    expect((await notice()).message).toBe('old.json is not a job file: it is not JSON');
+    expect((await newestNotice()).message).toBe('old.json is not a job file: it is not JSON');
     notifications.clean();
     await user.upload(input, fileOf('newer.json', '{"version":9}'));
-    const said = await notice();
+    const said = await newestNotice();
     expect([said.title, said.message]).toEqual([
       'newer.json was not taken in',
       'the file is of version 9; this program reads 1 and 2',
@@ -138,8 +135,7 @@ describe('the list', () => {
   test('a deleted job is had back from its notice', async () => {
     const user = await page([listed({})]);
     await user.click(await screen.findByRole('button', { name: 'Delete Orchard Cottage' }));
-    const { message } = await notice();
-    const drawn = within(show(<div>{message}</div>).container);
+    const drawn = await drawnNotice();
     expect(drawn.getByText('Orchard Cottage is deleted')).toBeTruthy();
     await user.click(drawn.getByRole('button', { name: 'Undo' }));
     await waitFor(() =>

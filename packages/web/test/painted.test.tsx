@@ -290,6 +290,17 @@ test('the plan picks walls by their corners too, and pieces where pieces are dra
   expect(picked).toEqual([2, pieces[2]!.id]);
 });
 
+test('a plan that is only looked at is one picture: what is picked is marked, nothing is a button', () => {
+  const file = jobFileOf(jobOf([rectangle()]));
+  const { container } = show(
+    <PlanDrawing room={file.rooms[0]!} unit="in" pieces={[]} selectedWall={1} selectedPiece={undefined} />,
+  );
+  expect(screen.getByRole('img', { name: 'Plan of Room 1, to scale' })).toBeTruthy();
+  expect(screen.queryAllByRole('button')).toHaveLength(0);
+  const strokes = [...container.querySelectorAll('polyline[stroke-width="6"]')];
+  expect(strokes).toHaveLength(1);
+});
+
 test('a drawing to look at says under it what it shows, unless that is said elsewhere', () => {
   const view = show(<DrawingSvg drawing={board} height={100} />);
   expect(view.container.querySelector('figcaption')!.textContent).toBe('a board');

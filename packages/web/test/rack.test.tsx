@@ -7,6 +7,7 @@ import { kindOf, type Offcut, type Profile } from '@long-miter/core';
 import { RackView } from '../src/features/rack/RackView.tsx';
 import { outbox } from '../src/session/outbox.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { drawnNotice } from './support/notice.tsx';
 import { playServer, problem } from './support/server.ts';
 import { openJob } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';
@@ -120,9 +121,7 @@ describe('a piece of it', () => {
   test('is taken off, and had back from the notice', async () => {
     const user = await rack([piece({})]);
     await user.click(screen.getByRole('button', { name: 'Take R-7 off the rack' }));
-    await waitFor(() => expect(notificationsStore.getState().notifications).toHaveLength(1));
-    const { message } = notificationsStore.getState().notifications[0]!;
-    const said = within(show(<div>{message}</div>).container);
+    const said = await drawnNotice();
     expect(said.getByText('R-7 is off the rack')).toBeTruthy();
     await user.click(said.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(asked()).toEqual(['DELETE /api/rack/f1', 'POST /api/rack/f1/restore']));

@@ -2,15 +2,16 @@
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { notifications, notificationsStore } from '@mantine/notifications';
-import { sawInUse, type JobRecord, type Saw } from '@long-miter/core';
+import { notifications } from '@mantine/notifications';
+import { sawInUse, type Saw } from '@long-miter/core';
 import { api } from '../src/api/api.ts';
 import { SawEditor } from '../src/features/setup/SawEditor.tsx';
 import { outbox } from '../src/session/outbox.ts';
 import type { Store } from '../src/session/store.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
+import { drawnNotice } from './support/notice.tsx';
 import { playServer } from './support/server.ts';
-import { openJob } from './support/session.ts';
+import { openJob, seen } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';
 
 /** The saws of a job: a second one is added and taken into use, a scale is put right by test cuts, a saw comes back. */
@@ -26,9 +27,7 @@ afterEach(async () => {
 });
 const server = playServer();
 const job = jobOf([rectangle()]);
-const seen = (store: Store): JobRecord =>
-  api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
-const inUse = (store: Store): Saw => sawInUse(seen(store).settings)!;
+const inUse = (store: Store): Saw => sawInUse(seen(store, job.id).settings)!;
 
 function Screen() {
   const { data = job } = api.endpoints.job.useQueryState(job.id);
@@ -59,7 +58,7 @@ describe('several saws', () => {
     await type(user, 'most bevel right', '0');
     await type(user, 'crown nests, drop', '4 1/2');
     expect(inUse(store)).toMatchObject({ name: 'shop saw', maxBevelRight: 0, maxNested: 4.5 });
-    expect(seen(store).settings.saws.find((one) => one.id === first.id)).toEqual(first);
+    expect(seen(store, job.id).settings.saws.find((one) => one.id === first.id)).toEqual(first);
     await user.selectOptions(screen.getByLabelText('saw in use'), first.id);
     expect(inUse(store)).toEqual(first);
     await waitFor(() => expect(server.asked.map((one) => one.what.split(' ')[0])).toContain('PUT'));
@@ -69,10 +68,9 @@ describe('several saws', () => {
     await user.click(screen.getByRole('button', { name: 'Add a saw' }));
     const second = inUse(store);
     await user.click(screen.getByRole('button', { name: 'Remove it' }));
-    expect(seen(store).settings.saws).toHaveLength(1);
+    expect(seen(store, job.id).settings.saws).toHaveLength(1);
     expect(inUse(store).id).not.toBe(second.id);
-    await waitFor(() => expect(notificationsStore.getState().notifications).toHaveLength(1));
-    const said = within(show(<div>{notificationsStore.getState().notifications[0]!.message}</div>).container);
+    const said = await drawnNotice();
     await user.click(said.getByRole('button', { name: 'Undo' }));
     expect(inUse(store)).toEqual(second);
   });

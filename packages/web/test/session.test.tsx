@@ -3,7 +3,6 @@ import { afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { coinOf, setLength, type JobRecord } from '@long-miter/core';
-import { api } from '../src/api/api.ts';
 import { useHalfWritten, halfWritten, FieldScope } from '../src/shared/half-written.ts';
 import { MoneyField, NumberField } from '../src/shared/SettledField.tsx';
 import { draftKey } from '../src/session/draft-key.ts';
@@ -15,7 +14,7 @@ import { useCommands, type Commands } from '../src/session/use-commands.ts';
 import type { Store } from '../src/session/store.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { playServer, problem } from './support/server.ts';
-import { openJob } from './support/session.ts';
+import { openJob, seen } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';
 
 beforeAll(() => {
@@ -42,8 +41,6 @@ function commandsOf(store: Store): Commands {
   show(<Screen />, store);
   return commands!;
 }
-const seen = (store: Store): JobRecord =>
-  api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
 
 describe('a change of the job', () => {
   test('shows at once, is sent in its turn, and each only what it changes', async () => {
@@ -53,7 +50,7 @@ describe('a change of the job', () => {
     for (const every of [2, 24, 240]) expect(setChoices({ nailSpacing: every })).toBeUndefined();
     const [line] = job.settings.stock;
     expect(setItem('stock', line!.id, { count: 7 })).toBeUndefined();
-    expect(seen(store).settings.choices.nailSpacing).toBe(240);
+    expect(seen(store, job.id).settings.choices.nailSpacing).toBe(240);
     await waitFor(() => expect(server.asked).toHaveLength(4));
     expect(server.asked.map((one) => one.body)).toMatchObject([
       { set: { nailSpacing: 2 } },
@@ -68,7 +65,7 @@ describe('a change of the job', () => {
     // Its room plans with this profile.
     expect(dropItem('profiles', 'base')).toMatch(/base/i);
     expect(setItem('stock', job.settings.stock[0]!.id, { price: -1 })).toBeDefined();
-    expect(seen(store).settings).toEqual(job.settings);
+    expect(seen(store, job.id).settings).toEqual(job.settings);
     await outbox.call(job.id, 'the end', { method: 'PATCH', path: `/jobs/${job.id}`, body: {} });
     expect(server.asked.map((one) => one.what)).toEqual([`PATCH ${path}`]);
   });

@@ -1,6 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { completeHouseRules, type Profile, type Saw } from '../job/index.ts';
-import { detentBeside, roundingOpens, sawSetting, springOf } from './index.ts';
+import { crownSetting, flatSetting, planCut } from '../trade/index.ts';
+import {
+  cutIn,
+  detentBeside,
+  endNormal,
+  roundingOpens,
+  sawSetting,
+  springOf,
+  type Cut,
+  type Seat,
+} from './index.ts';
 
 const base: Profile = {
   id: 'b',
@@ -179,5 +190,79 @@ describe('crown and casing', () => {
       swing: 'right',
       miter: 44.78,
     });
+  });
+});
+
+describe('one set of formulas', () => {
+  const corner = fc.double({ min: 35, max: 325, noNaN: true }).filter((A) => Math.abs(A - 180) > 1);
+  const piece = fc.constantFrom('left' as const, 'right' as const);
+  const signed = ({ swing, miter, tilt, bevel, keep }: Cut) => ({
+    miter: swing === 'left' ? -miter : miter,
+    bevel: tilt === 'right' ? -bevel : bevel,
+    keep,
+  });
+  // The piece left of a corner has its right end cut.
+  const endOf = (side: 'left' | 'right') => (side === 'left' ? 'right' : 'left');
+  const close = (got: ReturnType<typeof signed>, want: ReturnType<typeof signed>): void => {
+    expect(got.miter).toBeCloseTo(want.miter, 8);
+    expect(got.bevel).toBeCloseTo(want.bevel, 8);
+    expect(got.keep).toBe(want.keep);
+  };
+  test('the plane of a cut comes to the published table, for flat trim in every seat', () => {
+    const seats = fc.constantFrom('stand', 'standUpsideDown', 'flatTopToFence', 'flatBottomToFence');
+    fc.assert(
+      fc.property(corner, piece, seats, (A, side, seat) =>
+        close(
+          signed(cutIn(seat as Seat, endNormal(base, endOf(side), (180 - A) / 2))),
+          flatSetting(A, side, seat as 'stand'),
+        ),
+      ),
+    );
+  });
+  test('and for crown at any spring', () => {
+    const seats = fc.constantFrom(
+      ['standUpsideDown', 'nested'] as const,
+      ['flatTopToFence', 'flatCeilingToFence'] as const,
+      ['flatBottomToFence', 'flatWallToFence'] as const,
+    );
+    fc.assert(
+      fc.property(
+        corner,
+        piece,
+        seats,
+        fc.double({ min: 25, max: 60, noNaN: true }),
+        (A, side, [seat, name], spring) =>
+          close(
+            signed(
+              cutIn(seat, endNormal({ ...crown, springAngle: spring }, endOf(side), (180 - A) / 2), spring),
+            ),
+            crownSetting(A, spring, side, name),
+          ),
+      ),
+    );
+  });
+  test('which way a saw can do it is what the calculator says', () => {
+    const sizes = fc.constantFrom(3, 6, 8, 11, 14);
+    const most = fc.constantFrom(45, 50, 60);
+    fc.assert(
+      fc.property(corner, sizes, most, most, (A, width, miter, bevel) => {
+        const even = {
+          ...saw,
+          maxMiterLeft: miter,
+          maxMiterRight: miter,
+          maxBevelLeft: bevel,
+          maxBevelRight: bevel,
+        };
+        const caps = { miterMax: miter, bevelMax: bevel, standHeight: 6.5, flatWidth: 12 };
+        const asked = planCut(A, width, caps);
+        // A wedge of more than 45 is not held; the calculator leaves that to its reader.
+        if (asked.wedge > 45) return;
+        const got = sawSetting({ ...base, width }, 'left', (180 - A) / 2, even, rules);
+        const way =
+          got.seat === null ? 'none' : got.block ? 'wedge' : got.way === 'standing' ? 'stand' : got.way;
+        expect(way).toBe(asked.method);
+        if (got.block) expect(got.block.angle).toBeCloseTo(asked.wedge, 8);
+      }),
+    );
   });
 });

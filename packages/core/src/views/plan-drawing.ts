@@ -1,9 +1,9 @@
 import { line, label, type Drawing, type Shape } from '../drawing/index.ts';
 import { scale, type Vec2 } from '../geometry/index.ts';
 import type { Room } from '../job/index.ts';
-import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
+import { formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
-import { cornerName } from './corner-name.ts';
+import { cornerFigure, cornerName } from './corner-name.ts';
 import { drawRoomPlan, fittedRoom, type RoomPlan } from './room-plan.ts';
 
 /** Points of the page: figures stand off their wall, trim lies inside it. */
@@ -96,7 +96,7 @@ function openingPart(opening: RoomPlan['openings'][number], read: Room): Shape {
 }
 
 function cornerPart(corner: RoomPlan['corners'][number], read: Room): Shape {
-  const text = corner.assumed ? '90° ?' : formatAngle(corner.angle);
+  const text = cornerFigure(corner);
   const legs = [corner.index, (corner.index + 1) % read.walls.length].map((k) => read.walls[k]!.length);
   return {
     kind: 'part',

@@ -11,10 +11,10 @@ import {
 import type { Vec2 } from '../geometry/index.ts';
 import type { Profile, Room, Wall } from '../job/index.ts';
 import type { SplicePlace } from '../joinery/index.ts';
-import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
+import { formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { studPositions } from '../survey/index.ts';
-import { cornerName } from './corner-name.ts';
+import { cornerFigure, cornerName } from './corner-name.ts';
 import {
   casingOnRibbon,
   pieceOutline,
@@ -265,7 +265,7 @@ function cornerParts(room: Room, layout: RibbonLayout): Shape[] {
   const rows = angleRows(layout.corners);
   return layout.corners.map((corner, k): Shape => {
     const x = corner.x + corner.width / 2;
-    const text = corner.assumed ? '90° ?' : formatAngle(corner.angle);
+    const text = cornerFigure(corner);
     const mark: Mark = `${corner.angle >= 180 ? 'outside' : 'inside'}-corner${corner.assumed ? '-assumed' : ''}`;
     return {
       kind: 'part',

@@ -26,22 +26,26 @@ interface Props {
   readonly height: number;
   readonly margin: number;
   readonly use?: UseOfPart | undefined;
+  /** One picture to look at: what is picked is marked, nothing is a button. */
+  readonly still?: boolean;
   readonly style?: CSSProperties;
 }
 
 interface Page extends Fit {
   readonly use: UseOfPart | undefined;
   readonly fillOf: (hatch: 'gap' | 'waste') => string;
+  readonly still: boolean;
   readonly picked: boolean;
 }
 
 /** Any drawing of core, fitted into a frame: the one place where shapes become a picture on the page. */
-export function Painted({ drawing, width, height, margin, use, style }: Props) {
+export function Painted({ drawing, width, height, margin, use, still = use === undefined, style }: Props) {
   const id = useId();
   const page: Page = {
     ...fitInto(drawing, width, height, margin),
     use,
     fillOf: (hatch) => `url(#${id}${hatch})`,
+    still,
     picked: false,
   };
   const inside = (
@@ -53,7 +57,7 @@ export function Painted({ drawing, width, height, margin, use, style }: Props) {
       ))}
     </>
   );
-  return use ? (
+  return !still ? (
     <PartsSvg width={width} height={height} label={drawing.title} style={style}>
       {inside}
     </PartsSvg>
@@ -178,7 +182,7 @@ function Named({ part, page }: { part: DrawnPart; page: Page }) {
   const shapes = part.shapes.map((shape, index) => (
     <Shown key={keyOf(shape, index)} shape={shape} page={inner} />
   ));
-  if (!use) return <g pointerEvents="none">{shapes}</g>;
+  if (!use || page.still) return <g pointerEvents="none">{shapes}</g>;
   const tip = use.tip ?? part.tip;
   return (
     <Part

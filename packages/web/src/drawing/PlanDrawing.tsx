@@ -14,7 +14,8 @@ interface Props {
   readonly pieces: readonly Piece[];
   readonly selectedWall: number | undefined;
   readonly selectedPiece: string | undefined;
-  readonly onWall: (index: number) => void;
+  /** What a wall does when it is picked; without it the plan is a picture to look at. */
+  readonly onWall?: (index: number) => void;
   readonly onPiece?: (piece: PieceKey) => void;
   /** Lets openings be dragged along their wall. */
   readonly onMove?: (wall: number, opening: string, at: number) => void;
@@ -37,7 +38,7 @@ export function PlanDrawing(props: Props) {
       };
     if (what.kind === 'splice') return undefined;
     const wall = room.walls.findIndex((one) => one.id === what.wall);
-    const onPick = (): void => onWall(wall);
+    const onPick = (): void => onWall?.(wall);
     if (what.kind !== 'opening') return { picked: wall === selectedWall && what.kind === 'wall', onPick };
     if (!onMove) return { onPick };
     const hole = shapes.find((shape) => shape.kind === 'line')!.points;
@@ -52,7 +53,14 @@ export function PlanDrawing(props: Props) {
   return (
     <div ref={ref} style={{ width: '100%', height: '100%', minHeight: 220 }}>
       {width > 0 && height > 0 && (
-        <Painted drawing={drawing} width={width} height={height} margin={MARGIN} use={use} />
+        <Painted
+          drawing={drawing}
+          width={width}
+          height={height}
+          margin={MARGIN}
+          use={use}
+          still={onWall === undefined}
+        />
       )}
     </div>
   );

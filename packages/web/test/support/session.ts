@@ -11,3 +11,7 @@ export async function openJob(job: JobRecord): Promise<Store> {
   await startSession(store);
   return store;
 }
+
+/** A job as the page has it just now. */
+export const seen = (store: Store, id: string): JobRecord =>
+  api.endpoints.job.select(id)(store.getState()).data as JobRecord;

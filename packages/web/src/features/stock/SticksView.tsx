@@ -42,7 +42,6 @@ interface Props {
   readonly onPiece: (piece: Piece) => void;
 }
 
-const nothing = (): void => undefined;
 const NO_CUTS: readonly KeptCut[] = [];
 
 /** What of the pins is new, and which are gone, between two states. */
@@ -337,7 +336,6 @@ function PickedPiece({
           pieces={plan.pieces.filter((one) => one.room === room.id && one.trim === piece.trim)}
           selectedWall={wall < 0 ? undefined : wall}
           selectedPiece={piece.id}
-          onWall={nothing}
         />
       </div>
       {on && on.cut === undefined && (

@@ -166,7 +166,6 @@ const RoomSheetPaper = memo(function RoomSheetPaper({ job, room }: { job: JobRec
               pieces={[]}
               selectedWall={undefined}
               selectedPiece={undefined}
-              onWall={() => undefined}
             />
           </div>
           <SheetTable rows={rowsOf(room, job.unit)} />
