@@ -228,7 +228,7 @@ describe('on paper', () => {
       expect(row[4]).toMatch(
         /^standing, back to the fence, bottom edge on the table; (square|swing (left|right) [\d.]+°)/,
       );
-      expect(row[4]).toContain(`keep the piece ${step.keep} of the blade`);
+      expect(row[4]).toContain(`keep the piece ${step.saw.keep} of the blade`);
     });
   });
   test('both say which plan they are of, and when they were printed', () => {

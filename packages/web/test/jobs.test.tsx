@@ -182,6 +182,21 @@ describe('while the server is away', () => {
     const sent = server.asked.map((one) => (one.body as { set: { name: string } }).set.name);
     expect(new Set(sent)).toEqual(new Set(['Orchard Cottage 2']));
   });
+  test('what is refused after it had to wait is said wherever one is by then', async () => {
+    let away = true;
+    const answer = () => (away ? problem(503, 'not now') : problem(422, 'there is a job of that name'));
+    const user = await page([listed({}), mill], { [`PATCH /api/jobs/${job.id}`]: answer });
+    await user.click(await screen.findByRole('button', { name: 'Rename Orchard Cottage' }));
+    await user.type(screen.getByLabelText('New name of Orchard Cottage'), ' 2{Enter}');
+    await screen.findByText(/^One change is kept here/);
+    await user.click(screen.getByRole('link', { name: 'Old Mill' }));
+    expect(await screen.findByText('the job is open')).toBeTruthy();
+    away = false;
+    window.dispatchEvent(new Event('online'));
+    expect(
+      await screen.findByText('Not taken, the name of Orchard Cottage: there is a job of that name'),
+    ).toBeTruthy();
+  });
   test('what was refused after its page was gone is said on the next, until it is seen', async () => {
     const store = await openJob(job);
     server.answers = {};

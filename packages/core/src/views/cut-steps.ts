@@ -1,8 +1,8 @@
 import { cosDeg, SAME_ANGLE, SAME_PLACE } from '../base/index.ts';
-import { kerfOf, sawOf, type JobFile, type Profile } from '../job/index.ts';
+import { kerfOf, sawOf, traitsOf, type JobFile, type Profile } from '../job/index.ts';
 import { formatLength } from '../measure/index.ts';
 import { sawnAs, type Piece, type PlanEnd, type PlanFile, type PlannedStick } from '../plan/index.ts';
-import { edgeNames, type PieceEnd, type SawSetting, type Side } from '../saw/index.ts';
+import { edgeNames, type PieceEnd, type SawSetting } from '../saw/index.ts';
 import { placeOf } from './cut-list.ts';
 
 /** The cuts one by one, as they are made at the saw. */
@@ -27,7 +27,6 @@ export interface CutStep {
   readonly place: string;
   readonly end: PieceEnd;
   readonly saw: SawSetting;
-  readonly keep: Side;
   readonly mark: CutMark;
   /** The piece whose left end this same cut makes. */
   readonly alsoMakes?: Piece;
@@ -47,7 +46,7 @@ const point = (end: PlanEnd, line: CutMark['line']): string => {
  * the wall and is cut flat lies on its back, so it is marked on its face.
  */
 export const markLine = (profile: Pick<Profile, 'use'>, saw: SawSetting): CutMark['line'] =>
-  saw.way === 'flat' && edgeNames(profile).near === 'back edge' ? 'far' : 'near';
+  saw.way === 'flat' && traitsOf(profile).depth === 'thickness' ? 'far' : 'near';
 
 /** Where a piece's end lies along the stick on one of its lines, from the stick's left end. */
 function placeOnStick(piece: Piece, start: number, end: PieceEnd, line: CutMark['line']): number {
@@ -122,7 +121,6 @@ function endStep(bench: Bench, piece: Piece, end: PieceEnd): Omit<Step, 'mark'> 
     place: bench.placeOf(piece),
     end,
     saw,
-    keep: saw.keep,
   };
 }
 

@@ -128,7 +128,7 @@ describe('the solids of a cut', () => {
 describe('the picture', () => {
   const step = (profile: Profile, end: 'left' | 'right', angle: number): CutStep => {
     const setting = sawSetting(profile, end, angle, saw, rules);
-    return { profile, end, saw: setting, keep: setting.keep, mark: { line: 'near' } } as CutStep;
+    return { profile, end, saw: setting, mark: { line: 'near' } } as CutStep;
   };
   const textAt = (drawing: Drawing, text: string): number => {
     const found = drawing.shapes.find((shape) => shape.kind === 'label' && shape.text === text)!;
@@ -147,9 +147,9 @@ describe('the picture', () => {
           const one = step(profile, end, angle);
           const drawing = cutDrawing(one, saw.kerf, from)!;
           expect(Math.sign(textAt(drawing, 'waste') - textAt(drawing, 'keep'))).toBe(
-            one.keep === 'left' ? 1 : -1,
+            one.saw.keep === 'left' ? 1 : -1,
           );
-          expect(drawing.title).toContain(`keep the ${one.keep} side`);
+          expect(drawing.title).toContain(`keep the ${one.saw.keep} side`);
         }
     },
   );

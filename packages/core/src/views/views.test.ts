@@ -152,7 +152,7 @@ describe('the cut list', () => {
       expect(before.alsoMakes ?? before.piece).toEqual(right.piece);
     }
     // Standing at the saw a left end is kept on the right of the blade.
-    expect(new Set(steps.map((step) => `${step.end} keep ${step.keep}`))).toEqual(
+    expect(new Set(steps.map((step) => `${step.end} keep ${step.saw.keep}`))).toEqual(
       new Set(['left keep right', 'right keep left']),
     );
   });

@@ -207,6 +207,8 @@ class Outbox {
 
   private async rest({ dispatch }: Hooks): Promise<void> {
     dispatch(lineChanged({ offline: true }));
+    // Whoever asked may be on another screen by the time it is answered: a refusal is said here then.
+    this.ownWord.clear();
     await Promise.race([pause(RETRY), new Promise<void>((resolve) => (this.wake = resolve))]);
     this.wake = undefined;
   }

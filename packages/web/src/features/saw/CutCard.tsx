@@ -158,7 +158,7 @@ function Lies({ step, seat, kerf }: { step: CutStep; seat: Seat; kerf: number })
   return (
     <>
       <div className="cut-keep" data-testid="keep">
-        keep {step.keep}
+        keep {step.saw.keep}
       </div>
       <Text fw={650}>{seatWords(seat, step.profile)}</Text>
       {lies && <DrawingSvg drawing={lies} height={160} margin={14} caption={false} />}
