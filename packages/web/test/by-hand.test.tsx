@@ -13,7 +13,7 @@ import {
   type KeptCut,
   type PlanFile,
 } from '@long-miter/core';
-import { api } from '../src/api/api.ts';
+import { useShownJob } from '../src/session/shown-job.ts';
 import { SaveMark } from '../src/app/job/SaveMark.tsx';
 import { SetupDrawer } from '../src/features/setup/SetupDrawer.tsx';
 import { StockEditor } from '../src/features/stock/StockEditor.tsx';
@@ -117,7 +117,7 @@ describe('the stock', () => {
     const store = await openJob(job);
     const Screen = () => (
       <>
-        <StockEditor job={api.endpoints.job.useQueryState(job.id).data as JobRecord} />
+        <StockEditor job={useShownJob(job.id).data as JobRecord} />
       </>
     );
     show(<Screen />, store);

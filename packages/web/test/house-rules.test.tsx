@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { notifications, notificationsStore } from '@mantine/notifications';
 import { useState } from 'react';
 import { compareRules, underRules, jobFileOf, type RulesComparison, type RuleSet } from '@long-miter/core';
-import { api } from '../src/api/api.ts';
+import { useShownJob } from '../src/session/shown-job.ts';
 import { RulesDrawer } from '../src/features/rules/RulesDrawer.tsx';
 import { outbox } from '../src/session/outbox.ts';
 import type { RulesRequest } from '../src/workers/rules-messages.ts';
@@ -51,7 +51,7 @@ const job = jobOf([rectangle()]);
 
 function Screen() {
   const [opened, setOpened] = useState(true);
-  const { data = job } = api.endpoints.job.useQueryState(job.id);
+  const { data = job } = useShownJob(job.id);
   const now = data;
   return (
     <>

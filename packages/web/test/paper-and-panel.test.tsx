@@ -5,6 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { addOpening, setReading, type JobRecord, type Survey } from '@long-miter/core';
 import { api } from '../src/api/api.ts';
+import { shownJob } from '../src/session/shown-job.ts';
 import { makeStore } from '../src/session/store.ts';
 import { TrimsEditor } from '../src/features/joints/TrimsEditor.tsx';
 import { StandInPage } from '../src/features/stand-in/StandInPage.tsx';
@@ -106,7 +107,7 @@ describe('the trims of a room', () => {
   const start = async () => {
     const job = jobOf([rectangle()]);
     const store = await openJob(job);
-    const seen = (): JobRecord => api.endpoints.job.select(job.id)(store.getState()).data as JobRecord;
+    const seen = (): JobRecord => shownJob(store.getState(), job.id)!;
     const h = showSheet(
       rectangle(),
       (one) => <TrimsEditor job={seen()} survey={one.sheet().survey} edit={one.edit} />,
@@ -123,6 +124,25 @@ describe('the trims of a room', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Add picture rail' }));
     const rail = h.settings().profiles.find((one) => one.use === 'picture-rail')!;
     expect(h.settings().stock.filter((line) => line.profile === rail.id).length).toBeGreaterThan(0);
+  });
+  test('one whose profile somebody has taken out of the job says so, and what to do', async () => {
+    const job = jobOf([rectangle()]);
+    showSheet(
+      rectangle(),
+      (one) => (
+        <TrimsEditor
+          job={{ ...job, settings: { ...job.settings, profiles: [] } }}
+          survey={one.sheet().survey}
+          edit={one.edit}
+        />
+      ),
+      'in',
+      await openJob(job),
+    );
+    expect(screen.getByLabelText<HTMLSelectElement>('profile').selectedOptions[0]!.textContent).toBe(
+      'not in the job any more',
+    );
+    expect(screen.getByText('choose another, or take the trim out of the room')).toBeTruthy();
   });
   test('one of a profile the job has is added at once, on the openings or on chosen walls', async () => {
     const h = await start();

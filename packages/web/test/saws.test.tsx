@@ -4,7 +4,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { notifications } from '@mantine/notifications';
 import { sawInUse, type Saw } from '@long-miter/core';
-import { api } from '../src/api/api.ts';
+import { useShownJob } from '../src/session/shown-job.ts';
 import { SawEditor } from '../src/features/setup/SawEditor.tsx';
 import { outbox } from '../src/session/outbox.ts';
 import type { Store } from '../src/session/store.ts';
@@ -30,7 +30,7 @@ const job = jobOf([rectangle()]);
 const inUse = (store: Store): Saw => sawInUse(seen(store, job.id).settings)!;
 
 function Screen() {
-  const { data = job } = api.endpoints.job.useQueryState(job.id);
+  const { data = job } = useShownJob(job.id);
   return <SawEditor job={data} />;
 }
 async function saws() {

@@ -10,6 +10,7 @@ const id = z.string();
 export const coinAnswer = z.strictObject({ currency: z.string().optional(), digits: z.number().int() });
 export const headAnswer = z.strictObject({
   id,
+  version: z.number().int(),
   name: z.string(),
   unit: unitSchema,
   coin: coinAnswer,
@@ -25,7 +26,8 @@ const settingsShape = {
   pins: z.array(pinSchema),
   choices: choicesSchema,
 };
-export const settingsAnswer = z.strictObject(settingsShape).partial();
+/** The parts that changed, as they stand, and the version of the job that they are of. */
+export const settingsAnswer = z.strictObject(settingsShape).partial().extend({ version: z.number().int() });
 export const roomAnswer = z.strictObject({
   id,
   name: z.string(),

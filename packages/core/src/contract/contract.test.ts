@@ -23,7 +23,7 @@ const walk = (lengths: readonly number[]): Survey => ({
 });
 const record = (survey: Survey) => ({ id: 'r', name: 'Study', version: 1, survey, typed: {}, notes: {} });
 const plain = { coin: coinOf(undefined), vocabulary: undefined };
-const jobOf = (surveys: readonly Survey[]): Omit<JobRecord, 'id' | 'archived'> => ({
+const jobOf = (surveys: readonly Survey[]): Omit<JobRecord, 'id' | 'version' | 'archived'> => ({
   ...plain,
   name: 'Job',
   unit: 'in',
@@ -75,6 +75,7 @@ test.each(['s01', 's02', 'mixed-12'])('%s taken in and written out again is the 
 describe('a job file taken out, in and out again', () => {
   const whole: JobRecord = {
     id: 'x',
+    version: 1,
     archived: false,
     name: 'Whole',
     unit: 'in',

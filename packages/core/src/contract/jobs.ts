@@ -135,6 +135,8 @@ export interface JobSummary {
 
 export interface JobHead {
   readonly id: string;
+  /** Counts the changes of its head and settings; rooms count their own. */
+  readonly version: number;
   readonly name: string;
   readonly unit: Unit;
   readonly coin: Coin;
@@ -150,7 +152,7 @@ export interface JobRecord extends JobHead {
 /** What the server tells everyone who looks at a job. */
 export type JobEvent =
   | { readonly kind: 'head'; readonly head: JobHead }
-  | { readonly kind: 'settings'; readonly part: SettingsPart }
+  | { readonly kind: 'settings'; readonly part: SettingsPart; readonly version: number }
   | { readonly kind: 'room'; readonly room: RoomRecord }
   /** A room was made, deleted or restored, or the job was: what is shown is to be loaded again. */
   | { readonly kind: 'rooms' }
@@ -158,8 +160,10 @@ export type JobEvent =
   | { readonly kind: 'cuts' }
   | { readonly kind: 'rack' };
 
-/** One of the lists or singles of a job's settings, as it now is. */
+/** Some of the lists and singles of a job's settings, as they now are. */
 export type SettingsPart = Partial<JobSettings>;
+/** What a change of the settings answers: the parts it changed, and the version of the job that they are of. */
+export type SettingsAnswer = SettingsPart & { readonly version: number };
 
 /** The saw in use: the chosen one, else the first. */
 export const sawInUse = ({ saws, choices }: Pick<JobSettings, 'saws' | 'choices'>): Saw | undefined =>

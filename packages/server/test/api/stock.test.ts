@@ -90,7 +90,7 @@ describe('the rack', () => {
       `${added.label} is reserved for Salvage already`,
     ]);
     const back = await request(app).delete(`/api/jobs/${own.id}/rack/${added.id}`);
-    expect(back.body).toEqual({ rack: [] });
+    expect(back.body).toEqual({ rack: [], version: expect.any(Number) });
     expect((await rack()).find((one) => one.id === added.id)!.state).toBe('free');
   });
   test('trim of another kind is not taken, and the answer says what it is', async () => {

@@ -4,9 +4,9 @@ import type {
   HouseRulesInput,
   JobHead,
   JobRecord,
-  JobSettings,
   Offcut,
   RuleSet,
+  SettingsAnswer,
   Unit,
 } from '@long-miter/core';
 import { api, type ApiError } from '../api/api.ts';
@@ -65,20 +65,20 @@ const commands = api.injectEndpoints({
         inTurn<Offcut>(HOUSE, 'putting a piece back on the rack', 'POST', `/rack/${id}/restore`),
       invalidatesTags: ['Rack'],
     }),
-    takeOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string; profile: string }>({
+    takeOffcut: build.mutation<SettingsAnswer, { job: string; offcut: string; profile: string }>({
       queryFn: ({ job, ...body }) =>
-        inTurn<Partial<JobSettings>>(job, 'a piece of the rack', 'POST', `/jobs/${job}/rack`, body),
-      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
+        inTurn<SettingsAnswer>(job, 'a piece of the rack', 'POST', `/jobs/${job}/rack`, body),
+      invalidatesTags: ['Rack'],
     }),
-    giveBackOffcut: build.mutation<Partial<JobSettings>, { job: string; offcut: string }>({
+    giveBackOffcut: build.mutation<SettingsAnswer, { job: string; offcut: string }>({
       queryFn: ({ job, offcut }) =>
-        inTurn<Partial<JobSettings>>(
+        inTurn<SettingsAnswer>(
           job,
           'giving a piece back to the rack',
           'DELETE',
           `/jobs/${job}/rack/${offcut}`,
         ),
-      invalidatesTags: (_r, _e, { job }) => ['Rack', { type: 'Job', id: job }],
+      invalidatesTags: ['Rack'],
     }),
     createJob: build.mutation<JobRecord, { id: string; name: string; unit: Unit; currency?: string }>({
       queryFn: (body) => inTurn<JobRecord>(HOUSE, `the new job ${body.name}`, 'POST', '/jobs', body),

@@ -1,15 +1,26 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
+/** A change on its way that is shown as made: see `shownWith`. */
+export interface ShownCall {
+  readonly id: string;
+  readonly job: string;
+  readonly method: 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+  readonly path: string;
+  readonly body?: unknown;
+}
+
 /** What is known of the changes on their way, for whoever shows it. */
 export interface OutboxState {
   /** Changes of each job that are not acknowledged, rooms left out: their drafts say it themselves. */
   readonly waiting: Readonly<Record<string, number>>;
+  /** Changes of jobs that the server has not been heard to have, in their order. */
+  readonly calls: readonly ShownCall[];
   readonly offline: boolean;
   /** What the server would not take, newest last. */
   readonly refused: readonly { readonly job: string; readonly label: string; readonly text: string }[];
 }
 
-const initialState: OutboxState = { waiting: {}, offline: false, refused: [] };
+const initialState: OutboxState = { waiting: {}, calls: [], offline: false, refused: [] };
 const MOST_REFUSED = 20;
 
 export const outboxSlice = createSlice({
@@ -18,6 +29,12 @@ export const outboxSlice = createSlice({
   reducers: {
     waitingCounted(state, { payload }: PayloadAction<Readonly<Record<string, number>>>) {
       state.waiting = payload;
+    },
+    callsMade(state, { payload }: PayloadAction<readonly ShownCall[]>) {
+      state.calls = [...state.calls, ...(payload as ShownCall[])];
+    },
+    callHeard(state, { payload: id }: PayloadAction<string>) {
+      state.calls = state.calls.filter((one) => one.id !== id);
     },
     lineChanged(state, { payload }: PayloadAction<{ offline: boolean }>) {
       state.offline = payload.offline;
@@ -31,4 +48,5 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { waitingCounted, lineChanged, changeRefused, refusalsRead } = outboxSlice.actions;
+export const { waitingCounted, callsMade, callHeard, lineChanged, changeRefused, refusalsRead } =
+  outboxSlice.actions;

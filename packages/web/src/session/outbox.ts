@@ -1,7 +1,7 @@
 import type { ThunkDispatch, UnknownAction } from '@reduxjs/toolkit';
 import { api, errorOf, type ApiError } from '../api/api.ts';
 import { browserStore, KEPT_VERSION, type OutboxEntry } from './browser-store.ts';
-import { changeRefused, lineChanged, waitingCounted } from './outbox-slice.ts';
+import { callsMade, changeRefused, lineChanged, waitingCounted } from './outbox-slice.ts';
 import { newId, tabId } from './tab-tag.ts';
 
 /**
@@ -32,7 +32,7 @@ interface Hooks {
   readonly saveRoom: (
     entry: OutboxEntry & { what: { kind: 'room' } },
   ) => Promise<'done' | 'offline' | 'again'>;
-  /** A change was acknowledged or refused: what was shown for it is put right. */
+  /** A change was acknowledged or refused: what is shown is put right, and no longer shown for it. */
   readonly settled: (entry: OutboxEntry, sent: Sent) => void;
 }
 
@@ -74,12 +74,23 @@ class Outbox {
       if (left.length === 0) return;
       await store.adopt(left, tabId());
       this.queue = [...this.queue, ...left].sort((a, b) => a.seq - b.seq);
+      this.show(left);
     });
     this.writing = turn.catch(() => undefined);
     return turn.then(() => {
       this.count();
       void this.run();
     });
+  }
+
+  /** Changes of a job are seen at once, and until the server has been heard to have them. */
+  private show(entries: readonly Omit<OutboxEntry, 'seq'>[]): void {
+    const calls = entries.flatMap(({ id, job, what }) => {
+      if (what.kind !== 'call' || job === HOUSE) return [];
+      const { kind: _call, ...call } = what;
+      return [{ id, job, ...call }];
+    });
+    if (calls.length > 0) this.hooks?.dispatch(callsMade(calls));
   }
 
   private count(): void {
@@ -118,7 +129,9 @@ class Outbox {
     const id = newId();
     if (says === 'the caller') this.ownWord.add(id);
     const sent = new Promise<Sent>((resolve) => this.waitedFor.set(id, resolve));
-    await this.put({ id, v: KEPT_VERSION, tab: tabId(), job, label, what: { kind: 'call', ...what } });
+    const entry = { id, v: KEPT_VERSION, tab: tabId(), job, label, what: { kind: 'call', ...what } } as const;
+    this.show([entry]);
+    await this.put(entry);
     return sent;
   }
 

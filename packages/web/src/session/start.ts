@@ -1,8 +1,9 @@
 import { api } from '../api/api.ts';
 import { bringOldDrafts } from './kept.ts';
+import { callHeard } from './outbox-slice.ts';
 import { outbox } from './outbox.ts';
 import { saveRoom } from './save-room.ts';
-import { staleJobs } from './stale-jobs.ts';
+import { answerTaken } from './shown-job.ts';
 import type { Store } from './store.ts';
 
 /** Starts what goes on whatever screen is shown: what an earlier version kept is brought here, and changes are sent. */
@@ -13,14 +14,23 @@ export async function startSession(store: Store): Promise<void> {
   outbox.start({
     dispatch: store.dispatch,
     saveRoom: ({ job, what }) => saveRoom(store.dispatch, () => store.getState(), job, what.room),
-    settled: ({ job, what }, sent) => {
-      // The job as the server has it, once nothing of it is on its way; at once where something was refused.
-      if (!sent.ok || outbox.waiting(job) === 0) {
-        const rooms = what.kind === 'call' && what.path.startsWith(`/jobs/${job}/rooms`);
-        if (!sent.ok || rooms || staleJobs.delete(job))
-          store.dispatch(api.util.invalidateTags([{ type: 'Job', id: job }]));
+    settled: ({ id, job, what }, sent) => {
+      const heard = (): void => void store.dispatch(callHeard(id));
+      if (what.kind === 'call') {
+        // Rooms that come and go, and what is shown instead of a refused change, are the whole job's to say.
+        if (!sent.ok || what.path.startsWith(`/jobs/${job}/rooms`)) void loadAgain(store, job).finally(heard);
+        else {
+          answerTaken(store, job, what, sent.answer);
+          heard();
+        }
       }
       store.dispatch(api.util.invalidateTags(['Jobs']));
     },
   });
+}
+
+/** The job as the server has it now, where a page looks at it; a line that is down is tried again by the page itself. */
+async function loadAgain(store: Store, job: string): Promise<void> {
+  if (!api.endpoints.job.select(job)(store.getState()).data) return;
+  await store.dispatch(api.endpoints.job.initiate(job, { forceRefetch: true, subscribe: false }));
 }

@@ -26,6 +26,7 @@ import {
 } from '@long-miter/core';
 import { api } from '../api/api.ts';
 import { outbox, type Sent } from './outbox.ts';
+import { shownJob } from './shown-job.ts';
 import { newId } from './tab-tag.ts';
 import { useAppDispatch, type State } from './store.ts';
 
@@ -64,11 +65,9 @@ export function useCommands(jobId: string): Commands {
   const dispatch = useAppDispatch();
   const store = useStore<State>();
   return useMemo(() => {
-    const now = (): JobRecord => api.endpoints.job.select(jobId)(store.getState()).data!;
+    const now = (): JobRecord => shownJob(store.getState(), jobId)!;
     const show = (change: (job: JobRecord) => JobRecord): void =>
       void dispatch(api.util.updateQueryData('job', jobId, (job) => change(job as JobRecord) as never));
-    const showSettings = (part: Partial<JobSettings>): void =>
-      show((job) => ({ ...job, settings: { ...job.settings, ...part } }));
     const send = (
       label: string,
       method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
@@ -96,7 +95,6 @@ export function useCommands(jobId: string): Commands {
       const next = { ...settings, [list]: items.map((one) => (one.id === id ? shaped.value : one)) };
       const wrong = fault(next, list === 'profiles');
       if (wrong !== undefined) return wrong;
-      showSettings({ [list]: next[list] });
       void send(`a change of ${NAMES[list]}`, 'PATCH', `/${list}/${encodeURIComponent(id)}`, change);
       return undefined;
     };
@@ -110,7 +108,6 @@ export function useCommands(jobId: string): Commands {
       const next = { ...settings, [list]: [...others, shaped.value] };
       const wrong = fault(next);
       if (wrong !== undefined) return wrong;
-      showSettings({ [list]: next[list] });
       void send(`a new ${NAMES[list]}`, 'PUT', `/${list}/${encodeURIComponent(item.id)}`, shaped.value);
       return undefined;
     };
@@ -130,7 +127,6 @@ export function useCommands(jobId: string): Commands {
       if (!shaped.ok) return shaped.issues[0].text;
       const wrong = fault({ ...settings, [key]: shaped.value });
       if (wrong !== undefined) return wrong;
-      showSettings({ [key]: shaped.value });
       void send(label, 'PATCH', `/${name}`, change);
       return undefined;
     };
@@ -144,7 +140,6 @@ export function useCommands(jobId: string): Commands {
         const was = { name, currency: coin.currency ?? null, vocabulary: vocabulary ?? null };
         const change = changeBetween(was, { ...was, ...set });
         if (Object.keys(change.set).length === 0) return undefined;
-        show((job) => headOf(job, set));
         void send('a change of the job', 'PATCH', '', change);
         return undefined;
       },
@@ -155,7 +150,6 @@ export function useCommands(jobId: string): Commands {
         const left = (settings[list] as readonly { readonly id: string }[]).filter((one) => one.id !== id);
         const wrong = fault({ ...settings, [list]: left }, list === 'profiles');
         if (wrong !== undefined) return wrong;
-        showSettings({ [list]: left });
         void send(`taking out ${NAMES[list]}`, 'DELETE', `/${list}/${encodeURIComponent(id)}`);
         return undefined;
       },
@@ -164,14 +158,12 @@ export function useCommands(jobId: string): Commands {
         const next = { profiles: [...settings.profiles, profile], stock: [...settings.stock, ...stock] };
         const wrong = fault({ ...settings, ...next });
         if (wrong !== undefined) return wrong;
-        showSettings(next);
         void send(`the profile ${profile.name}`, 'POST', '/profiles', { profile, stock });
         return undefined;
       },
       replaceStock: (lines) => {
         const wrong = fault({ ...now().settings, stock: lines });
         if (wrong !== undefined) return wrong;
-        showSettings({ stock: lines });
         void send('a price list', 'PUT', '/stock', { lines });
         return undefined;
       },
@@ -179,9 +171,7 @@ export function useCommands(jobId: string): Commands {
       setChoices: (set) =>
         single('choices', 'choices', { ...now().settings.choices, ...set }, 'a choice about stock'),
       changePins: (add, drop) => {
-        const { settings } = now();
         const made = add.map((pin): JobPin => ({ ...pin, id: newId() }));
-        showSettings({ pins: [...settings.pins.filter((pin) => !drop.includes(pin.id)), ...made] });
         void send('pinned sticks', 'POST', '/pins', { add: made, drop });
         return undefined;
       },
@@ -194,13 +184,11 @@ export function useCommands(jobId: string): Commands {
           typed: sheet.typed ?? {},
           notes: sheet.notes ?? {},
         };
-        show((job) => ({ ...job, rooms: [...job.rooms, room] }));
         const { version: _first, ...body } = room;
         void send(`the room ${name}`, 'POST', '/rooms', body);
         return room;
       },
       dropRoom: (room) => {
-        show((job) => ({ ...job, rooms: job.rooms.filter((one) => one.id !== room) }));
         void send('deleting a room', 'DELETE', `/rooms/${encodeURIComponent(room)}`);
       },
       restoreRoom,
@@ -224,15 +212,6 @@ export function useCommands(jobId: string): Commands {
       },
     };
   }, [dispatch, store, jobId]);
-}
-
-/** The job under another name, or with another choice of words; what a currency's coins are is the server's to say. */
-function headOf(job: JobRecord, { name, vocabulary }: Parameters<Commands['setHead']>[0]): JobRecord {
-  return {
-    ...job,
-    ...(name === undefined ? {} : { name }),
-    ...(vocabulary === undefined ? {} : { vocabulary: vocabulary as JobRecord['vocabulary'] }),
-  };
 }
 
 const NAMES: Readonly<Record<ListName, string>> = {

@@ -3,21 +3,21 @@ import { useStore } from 'react-redux';
 import {
   jobFileOf,
   planQuickly,
+  removeTrim,
   roomOf,
-  sameValue,
   type JobEvent,
   type JobFile,
   type JobRecord,
+  type JobSettings,
   type QuickPlan,
   type Room,
   type RoomRecord,
 } from '@long-miter/core';
-import { api, useJobQuery } from '../api/api.ts';
+import { api } from '../api/api.ts';
 import { draftKey } from './draft-key.ts';
 import { historyFound, loaded, recovered, type Draft } from './draft-slice.ts';
 import { keptDraft, keptHistory } from './kept.ts';
-import { outbox } from './outbox.ts';
-import { staleJobs } from './stale-jobs.ts';
+import { headTold, isBehind, settingsTold, useShownJob } from './shown-job.ts';
 import { useAppDispatch, useAppSelector, type State } from './store.ts';
 
 /** Edits and undo steps of a room from before a reload. */
@@ -36,7 +36,7 @@ export function useJob(jobId: string): {
   job: JobRecord | undefined;
   missing: boolean;
 } {
-  const { data, error } = useJobQuery(jobId);
+  const { data, error, answeredAt } = useShownJob(jobId);
   const dispatch = useAppDispatch();
   useEffect(() => {
     if (!data) return;
@@ -47,6 +47,10 @@ export function useJob(jobId: string): {
   useEffect(() => {
     if (data) dispatch(loaded({ jobId, rooms: data.rooms }));
   }, [dispatch, jobId, data]);
+  useEffect(() => {
+    if (data && isBehind(data)) void dispatch(api.util.invalidateTags([{ type: 'Job', id: jobId }]));
+    // Asked of each answer of the server once.
+  }, [dispatch, jobId, answeredAt]); // eslint-disable-line react-hooks/exhaustive-deps
   const drafts = useAppSelector((state) => state.drafts);
   // A room that did not change stays the same object: only what shows the edited one is drawn again.
   const before = useRef(new Map<string, { room: RoomRecord; draft: Draft | undefined; seen: RoomRecord }>());
@@ -94,32 +98,20 @@ export function useJobEvents(jobId: string): void {
     const events = new EventSource(`/api/jobs/${jobId}/events`);
     let lost = false;
     const reload = (): void => void dispatch(api.util.invalidateTags([{ type: 'Job', id: jobId }]));
-    const show = (change: (job: JobRecord) => JobRecord): void =>
-      void dispatch(api.util.updateQueryData('job', jobId, (job) => change(job as JobRecord) as never));
     const take = (event: JobEvent): void => {
       switch (event.kind) {
         case 'room':
           return void dispatch(loaded({ jobId, rooms: [event.room] }));
         case 'head':
-          return show((job) => ({ ...job, ...event.head }));
-        case 'settings': {
-          const shown = api.endpoints.job.select(jobId)(store.getState()).data?.settings;
-          const news = Object.entries(event.part).some(
-            ([key, value]) => !sameValue(value, shown?.[key as keyof typeof shown]),
-          );
-          if (!news) return;
-          // One's own changes on their way are newer than what is told of the ones before.
-          if (outbox.waiting(jobId) > 0) staleJobs.add(jobId);
-          else show((job) => ({ ...job, settings: { ...job.settings, ...event.part } }));
-          return;
-        }
+          return headTold(store, event.head);
+        case 'settings':
+          return settingsTold(store, jobId, { ...event.part, version: event.version });
         case 'cuts':
           return void dispatch(api.util.invalidateTags(['CutSticks']));
         case 'rack':
           return void dispatch(api.util.invalidateTags(['Rack']));
         case 'rooms':
-          if (outbox.waiting(jobId) > 0) staleJobs.add(jobId);
-          else reload();
+          reload();
       }
     };
     events.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as JobEvent);
@@ -135,13 +127,28 @@ export function useJobEvents(jobId: string): void {
   }, [dispatch, store, jobId]);
 }
 
-/** The whole job in its open format. */
-export const useJobFile = (job: JobRecord): JobFile => useMemo(() => jobFileOf(job), [job]);
+/**
+ * A room without trims whose profile somebody has taken out of the job while this person added the trim: they cannot be
+ * planned, and their place in the sheet says so.
+ */
+function withKnownTrims(room: RoomRecord, profiles: JobSettings['profiles']): RoomRecord {
+  const lost = room.survey.trims.filter((trim) => !profiles.some((one) => one.id === trim.profile));
+  if (lost.length === 0) return room;
+  return { ...room, survey: lost.reduce((survey, trim) => removeTrim(survey, trim.id), room.survey) };
+}
+
+/** The whole job in its open format, as far as it can be planned. */
+export const useJobFile = (job: JobRecord): JobFile =>
+  useMemo(
+    () => jobFileOf({ ...job, rooms: job.rooms.map((room) => withKnownTrims(room, job.settings.profiles)) }),
+    [job],
+  );
 
 /** One room as the planner sees it; undefined before its first wall. */
 export function useRoom(job: JobRecord, roomId: string): Room | undefined {
   const record = job.rooms.find((room) => room.id === roomId);
-  return useMemo(() => record && roomOf(record), [record]);
+  const { profiles } = job.settings;
+  return useMemo(() => record && roomOf(withKnownTrims(record, profiles)), [record, profiles]);
 }
 
 /** Joints and pieces of one room, computed anew on every keystroke: no sticks, quick splices. */

@@ -8,7 +8,7 @@ import {
   type RoomSheet,
   type Survey,
 } from '@long-miter/core';
-import { api } from '../api/api.ts';
+import { shownJob } from './shown-job.ts';
 import { useAppDispatch, useAppSelector, type State } from './store.ts';
 import { draftKey } from './draft-key.ts';
 import { edited, redone, sheetOf, undone, type Draft } from './draft-slice.ts';
@@ -50,7 +50,7 @@ export function useSheet(job: JobRecord, roomId: string): SheetEditor {
       if (!now) return [];
       const sheet = change(sheetOf(now));
       // Notes and texts alone change nothing that has to be checked.
-      const known = api.endpoints.job.select(jobId)(store.getState()).data?.settings ?? settings;
+      const known = shownJob(store.getState(), jobId)?.settings ?? settings;
       const checked = sheet.survey === now.survey ? undefined : checkSurvey(sheet.survey, unit, known);
       if (checked && !checked.ok) return checked.issues;
       // The survey itself, not the checked copy: untouched walls must stay the same objects.

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { JobRecord } from '@long-miter/core';
 import { api } from '../../src/api/api.ts';
+import { shownJob } from '../../src/session/shown-job.ts';
 import { startSession } from '../../src/session/start.ts';
 import { makeStore, type Store } from '../../src/session/store.ts';
 
@@ -13,5 +14,4 @@ export async function openJob(job: JobRecord): Promise<Store> {
 }
 
 /** A job as the page has it just now. */
-export const seen = (store: Store, id: string): JobRecord =>
-  api.endpoints.job.select(id)(store.getState()).data as JobRecord;
+export const seen = (store: Store, id: string): JobRecord => shownJob(store.getState(), id) as JobRecord;

@@ -29,6 +29,7 @@ export const jobOf = (surveys: readonly Survey[], unit: Unit = 'in'): JobRecord 
   unit,
   coin: coinOf(undefined),
   vocabulary: undefined,
+  version: 1,
   archived: false,
   settings: starterSettings(unit),
   rooms: surveys.map((survey, index) => ({

@@ -21,11 +21,12 @@ const LIST_JOBS = `
   WHERE job.deleted_at IS NULL
   GROUP BY job.id, job.name, job.unit, job.archived_at, job.updated_at ORDER BY updated_at DESC, job.name`;
 const HEAD =
-  'SELECT id, name, unit, currency, digits, vocabulary, archived_at, deleted_at FROM job WHERE id = :id';
+  'SELECT id, version, name, unit, currency, digits, vocabulary, archived_at, deleted_at FROM job WHERE id = :id';
 const ROOM = 'SELECT id, name, version, survey, typed, notes, deleted_at FROM room WHERE job_id = :job';
 
 const headOf = (row: RowDataPacket): JobHead => ({
   id: String(row['id']),
+  version: Number(row['version']),
   name: String(row['name']),
   unit: row['unit'] as Unit,
   coin: { currency: (row['currency'] as string | null) ?? undefined, digits: Number(row['digits']) },
@@ -142,8 +143,13 @@ export const updateHead = (db: Db, { id, name, coin, vocabulary, archived }: Job
   );
 
 /** Notes that something of a job has changed, for the list of jobs. */
-export const touchJob = (db: Db, id: string): Promise<number> =>
-  db.change('UPDATE job SET version = version + 1, updated_at = CURRENT_TIMESTAMP(3) WHERE id = :id', { id });
+/** Something of the job has changed; answers its new version. */
+export async function touchJob(db: Db, id: string): Promise<number> {
+  await db.change('UPDATE job SET version = version + 1, updated_at = CURRENT_TIMESTAMP(3) WHERE id = :id', {
+    id,
+  });
+  return Number((await db.rows('SELECT version FROM job WHERE id = :id', { id }))[0]?.['version']);
+}
 
 export type PartKind = 'profiles' | 'stock' | 'saws' | 'pins' | 'rack' | 'rules' | 'choices';
 

@@ -140,13 +140,14 @@ export async function changeHead(context: Context, id: string, change: Change): 
   if (factor !== 1)
     for (const line of settings.stock)
       await repository.keepPart(context.db, id, 'stock', line.id, { ...line, price: line.price * factor });
-  const saved: JobHead = { ...head, name, coin, vocabulary, archived };
+  const saved: JobHead = { ...head, version: head.version + 1, name, coin, vocabulary, archived };
   await repository.updateHead(context.db, saved);
   context.tell(id, { kind: 'head', head: saved });
   if (factor !== 1)
     context.tell(id, {
       kind: 'settings',
       part: { stock: (await repository.getSettings(context.db, id)).stock },
+      version: saved.version,
     });
   return saved;
 }

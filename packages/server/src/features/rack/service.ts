@@ -10,6 +10,7 @@ import {
   type addOffcutSchema,
   type cutStickSchema,
   type JobHead,
+  type SettingsAnswer,
   type JobSettings,
   type KeptCut,
   type Offcut,
@@ -87,12 +88,12 @@ export async function keepAfterAll(context: Context, id: string): Promise<Offcut
   return held.offcut;
 }
 
-async function tellRack(context: Context, job: string): Promise<Partial<JobSettings>> {
+async function tellRack(context: Context, job: string): Promise<SettingsAnswer> {
   const part = { rack: (await getSettings(context.db, job)).rack };
-  await touchJob(context.db, job);
-  context.tell(job, { kind: 'settings', part });
+  const version = await touchJob(context.db, job);
+  context.tell(job, { kind: 'settings', part, version });
   context.tell(job, { kind: 'rack' });
-  return part;
+  return { ...part, version };
 }
 
 /** Reserves a piece for a job: its usable stretches become rack entries of the job, under its label. */
@@ -100,11 +101,11 @@ export async function takeOffcut(
   context: Context,
   jobId: string,
   input: z.infer<typeof takeOffcutSchema>,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   const head = await headOfJob(context, jobId, true);
   const settings = await getSettings(context.db, jobId);
   const offcut = await hold(context, input.offcut);
-  if (offcut.job?.id === jobId) return { rack: settings.rack };
+  if (offcut.job?.id === jobId) return { rack: settings.rack, version: head.version };
   if (offcut.job)
     throw new HttpProblem('conflict', `${offcut.label} is reserved for ${offcut.job.name} already`);
   const profile = settings.profiles.find((one) => one.id === input.profile);
@@ -124,11 +125,7 @@ export async function takeOffcut(
 }
 
 /** Gives a reserved piece back: it is free for any job again. What was cut from it stays with the job that cut it. */
-export async function giveBack(
-  context: Context,
-  jobId: string,
-  offcutId: string,
-): Promise<Partial<JobSettings>> {
+export async function giveBack(context: Context, jobId: string, offcutId: string): Promise<SettingsAnswer> {
   await headOfJob(context, jobId, true);
   const held = await repository.holdOffcut(context.db, offcutId);
   if (!held) throw notFound(WHAT);

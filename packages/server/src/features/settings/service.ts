@@ -16,6 +16,7 @@ import {
   type ListName,
   type pinsSchema,
   type replaceStockSchema,
+  type SettingsAnswer,
   type SingleName,
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
@@ -51,17 +52,17 @@ async function check(
   if (issues.length > 0) throw invalid(asSent(issues));
 }
 
-/** Everybody gets the part as it now is; so does the answer. */
-async function tellPart(
+/** Everybody gets the parts as they now are; so does the answer. */
+async function tellParts(
   context: Context,
   job: string,
-  key: keyof JobSettings,
-): Promise<Partial<JobSettings>> {
+  ...keys: readonly (keyof JobSettings)[]
+): Promise<SettingsAnswer> {
   const settings = await repository.getSettings(context.db, job);
-  const part = { [key]: settings[key] };
-  await repository.touchJob(context.db, job);
-  context.tell(job, { kind: 'settings', part });
-  return part;
+  const part = Object.fromEntries(keys.map((key) => [key, settings[key]])) as Partial<JobSettings>;
+  const version = await repository.touchJob(context.db, job);
+  context.tell(job, { kind: 'settings', part, version });
+  return { ...part, version };
 }
 
 type Item = Fields & { readonly id: string };
@@ -73,7 +74,7 @@ export async function putItem(
   list: ListName,
   id: string,
   value: unknown,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   const head = await headOfJob(context, job, true);
   const checked = checkShape(LISTS[list], value);
   if (!checked.ok) throw invalid(checked.issues);
@@ -82,7 +83,7 @@ export async function putItem(
   const others = (settings[list] as readonly Item[]).filter((one) => one.id !== id);
   await check(context, head, { ...settings, [list]: [...others, checked.value] }, list === 'profiles');
   await repository.keepPart(context.db, job, list, id, checked.value);
-  return tellPart(context, job, list);
+  return tellParts(context, job, list);
 }
 
 /** Changes fields of one; a field that somebody else has set meanwhile is a conflict. */
@@ -92,7 +93,7 @@ export async function changeItem(
   list: ListName,
   id: string,
   change: Change,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   const head = await headOfJob(context, job, true);
   const settings = await repository.getSettings(context.db, job);
   const items = settings[list] as unknown as readonly Item[];
@@ -105,7 +106,7 @@ export async function changeItem(
   const all = items.map((one) => (one.id === id ? checked.value : one));
   await check(context, head, { ...settings, [list]: all }, list === 'profiles');
   await repository.keepPart(context.db, job, list, id, checked.value);
-  return tellPart(context, job, list);
+  return tellParts(context, job, list);
 }
 
 export async function dropItem(
@@ -113,13 +114,13 @@ export async function dropItem(
   job: string,
   list: ListName,
   id: string,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   const head = await headOfJob(context, job, true);
   const settings = await repository.getSettings(context.db, job);
   const left = (settings[list] as readonly Item[]).filter((one) => one.id !== id);
   await check(context, head, { ...settings, [list]: left }, list === 'profiles');
   await repository.dropPart(context.db, job, list, id);
-  return tellPart(context, job, list);
+  return tellParts(context, job, list);
 }
 
 /** A profile that is new in the job, with its first lines of stock, all or nothing. */
@@ -127,7 +128,7 @@ export async function addProfile(
   context: Context,
   job: string,
   { profile, stock }: z.infer<typeof addProfileSchema>,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   const head = await headOfJob(context, job, true);
   const settings = await repository.getSettings(context.db, job);
   const known = new Set([...settings.profiles, ...settings.stock].map((one) => one.id));
@@ -142,7 +143,7 @@ export async function addProfile(
   await check(context, head, next, false);
   await repository.keepPart(context.db, job, 'profiles', profile.id, profile);
   for (const line of lines) await repository.keepPart(context.db, job, 'stock', line.id, line);
-  return { ...(await tellPart(context, job, 'profiles')), ...(await tellPart(context, job, 'stock')) };
+  return tellParts(context, job, 'profiles', 'stock');
 }
 
 /** All lines of stock at once: a supplier's price list taken over, or the lines from before taken back. */
@@ -150,13 +151,13 @@ export async function replaceStock(
   context: Context,
   job: string,
   { lines }: z.infer<typeof replaceStockSchema>,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   const head = await headOfJob(context, job, true);
   const settings = await repository.getSettings(context.db, job);
   await check(context, head, { ...settings, stock: lines }, false);
   await repository.clearParts(context.db, job, 'stock');
   for (const line of lines) await repository.keepPart(context.db, job, 'stock', line.id, line);
-  return tellPart(context, job, 'stock');
+  return tellParts(context, job, 'stock');
 }
 
 /** Pins that come and go together: a piece moved to another stick changes two. */
@@ -164,11 +165,11 @@ export async function changePins(
   context: Context,
   job: string,
   { add, drop }: z.infer<typeof pinsSchema>,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   await headOfJob(context, job, true);
   for (const id of drop) await repository.dropPart(context.db, job, 'pins', id);
   for (const pin of add) await repository.keepPart(context.db, job, 'pins', pin.id, pin);
-  return tellPart(context, job, 'pins');
+  return tellParts(context, job, 'pins');
 }
 
 /** Changes single house rules or choices. */
@@ -177,7 +178,7 @@ export async function changeSingle(
   job: string,
   name: SingleName,
   change: Change,
-): Promise<Partial<JobSettings>> {
+): Promise<SettingsAnswer> {
   const head = await headOfJob(context, job, true);
   const settings = await repository.getSettings(context.db, job);
   const { next, clashes } = applyChange(settings[KEY[name]], change);
@@ -186,5 +187,5 @@ export async function changeSingle(
   if (!checked.ok) throw invalid(checked.issues.map((issue) => ({ ...issue, at: `/set${issue.at}` })));
   await check(context, head, { ...settings, [KEY[name]]: checked.value }, false);
   await repository.keepPart(context.db, job, name, '', checked.value);
-  return tellPart(context, job, KEY[name]);
+  return tellParts(context, job, KEY[name]);
 }

@@ -1,6 +1,6 @@
 import { Center, Loader, Text } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { memo, useDeferredValue, useEffect, useMemo } from 'react';
+import { memo, useEffect, useMemo } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import {
   moveSplice,
@@ -28,6 +28,7 @@ import { useMoveOpening } from '../../features/walk/use-move-opening.ts';
 import { useSheet, type EditSurvey } from '../../session/use-sheet.ts';
 import { FieldScope } from '../../shared/half-written.ts';
 import { usePrinting } from '../../shared/use-printing.ts';
+import { useLater } from '../../shared/use-later.ts';
 import { useSteady } from '../../shared/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
@@ -88,8 +89,8 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
     }),
     [room, all, first, around],
   );
-  // What is typed is in its field at once; the ribbon follows as soon as there is time.
-  const view = useDeferredValue(now);
+  // What is typed is in its field at once; the ribbon follows in a moment.
+  const view = useLater(now, `${stage} ${room?.id}`);
   const to = (next: string, target = roomId): string =>
     `/jobs/${job.id}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
   const pick = useSteady((piece: Piece): void => {

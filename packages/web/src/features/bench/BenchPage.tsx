@@ -2,7 +2,7 @@ import { NativeSelect, SegmentedControl } from '@mantine/core';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { benchSheets } from '@long-miter/core';
-import { useJobQuery } from '../../api/api.ts';
+import { useShownJob } from '../../session/shown-job.ts';
 import { SchemeButton } from '../../shared/SchemeButton.tsx';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { keepBench, unitPicked } from '../../session/bench-slice.ts';
@@ -27,7 +27,7 @@ export function BenchPage() {
   const dispatch = useAppDispatch();
   const bench = useAppSelector((state) => state.bench);
   const jobId = params.get('job') ?? '';
-  const { data: job } = useJobQuery(jobId, { skip: jobId === '' });
+  const { data: job } = useShownJob(jobId, { skip: jobId === '' });
   const sheet = benchSheets.find((one) => one.key === sheetKey) ?? benchSheets[0]!;
   const current = sheetKey === PRACTICE ? PRACTICE : sheet.key;
   const query = params.size > 0 ? `?${params.toString()}` : '';

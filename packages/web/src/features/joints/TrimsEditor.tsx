@@ -118,9 +118,13 @@ function TrimRow({
       <NativeSelect
         label="profile"
         value={trim.profile}
-        data={profiles
-          .filter((one) => (trim.on === 'openings') === traitsOf(one).aroundOpenings)
-          .map((one) => ({ value: one.id, label: one.name }))}
+        data={[
+          ...(profile ? [] : [{ value: trim.profile, label: 'not in the job any more' }]),
+          ...profiles
+            .filter((one) => (trim.on === 'openings') === traitsOf(one).aroundOpenings)
+            .map((one) => ({ value: one.id, label: one.name })),
+        ]}
+        error={profile ? undefined : 'choose another, or take the trim out of the room'}
         onChange={(event) => {
           const next = event.currentTarget.value;
           edit((now) => changeTrim(now, trim.id, { profile: next }));

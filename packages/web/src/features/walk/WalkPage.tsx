@@ -1,6 +1,6 @@
 import { Button, Group, NativeSelect, Switch, TextInput, Title, Text } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
-import { memo, useCallback, useDeferredValue, useEffect, useState } from 'react';
+import { memo, useCallback, useEffect, useState } from 'react';
 import {
   completeHouseRules,
   cornerAt,
@@ -16,6 +16,7 @@ import { ClosureLine } from './ClosureLine.tsx';
 import { Devices } from './Devices.tsx';
 import { RoomMenu } from './RoomMenu.tsx';
 import { FigurePad } from './FigurePad.tsx';
+import { useLater } from '../../shared/use-later.ts';
 import { useMoveOpening } from './use-move-opening.ts';
 import { useSheet } from '../../session/use-sheet.ts';
 import { WalkLine } from './WalkLine.tsx';
@@ -31,8 +32,8 @@ const Plan = memo(PlanDrawing);
 export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string; room: Room | undefined }) {
   const { draft, edit, editSheet, rename, undo, redo } = useSheet(job, roomId);
   const [offset, setOffset] = useState(0);
-  // What is typed is in its field at once; the drawing follows as soon as there is time.
-  const shown = useDeferredValue(room);
+  // What is typed is in its field at once; the drawing follows in a moment.
+  const shown = useLater(room, room?.id);
   const [fitted, setFitted] = useState(false);
   const { unit } = job;
   const moveOpening = useMoveOpening(edit, unit);
