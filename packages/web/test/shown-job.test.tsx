@@ -42,7 +42,11 @@ describe('a job with a change that is on its way', () => {
   const calls = [
     { method: 'PATCH', path: at(''), body: { set: { name: 'Quay' }, was: { name: job.name } } },
     { method: 'PATCH', path: at('/choices'), body: { set: { coats: 3 }, was: { coats: null } } },
-    { method: 'PATCH', path: at('/rules'), body: { set: { inside: 'miter' }, was: { inside: null } } },
+    {
+      method: 'PATCH',
+      path: at('/rules'),
+      body: { set: { insideCorner: 'miter' }, was: { insideCorner: null } },
+    },
     { method: 'POST', path: at('/profiles'), body: rail },
     { method: 'PUT', path: at('/stock/s77'), body: { ...line, id: 's77', price: 5 } },
     {
@@ -61,7 +65,7 @@ describe('a job with a change that is on its way', () => {
   test('has what the change says, and the rest as it was', () => {
     expect(by(0)).toEqual({ ...job, name: 'Quay' });
     expect(by(1).settings).toEqual({ ...job.settings, choices: { ...job.settings.choices, coats: 3 } });
-    expect(by(2).settings.houseRules).toEqual({ ...job.settings.houseRules, inside: 'miter' });
+    expect(by(2).settings.houseRules).toEqual({ ...job.settings.houseRules, insideCorner: 'miter' });
     expect(by(3).settings.profiles).toEqual([...job.settings.profiles, rail.profile]);
     expect(by(3).settings.stock).toEqual([...job.settings.stock, ...rail.stock]);
     expect(by(4).settings.stock.at(-1)).toEqual({ ...line, id: 's77', price: 5 });

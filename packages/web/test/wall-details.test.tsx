@@ -59,8 +59,18 @@ describe('the corner after a wall', () => {
     const h = start();
     await userEvent.selectOptions(screen.getByLabelText('angle taken'), 'bridged');
     await put(screen.getByLabelText('at the ceiling, °'), '89 1/2');
-    await put(screen.getByLabelText('off plumb, ° + in'), '-0.75');
-    expect(first(h).corner).toMatchObject({ method: 'bridged', ceiling: 89.5, lean: -0.75 });
+    await put(screen.getByLabelText('left wall leans, °'), '-0.75');
+    expect(first(h).corner).toMatchObject({
+      method: 'bridged',
+      ceiling: 89.5,
+      lean: { left: -0.75, right: 0 },
+    });
+    await put(screen.getByLabelText('right wall leans, °'), '-0.75');
+    expect(first(h).corner!.lean).toBe(-0.75);
+    await put(screen.getByLabelText('left wall leans, °'), '1 1/2');
+    expect(first(h).corner!.lean).toEqual({ left: 1.5, right: -0.75 });
+    for (const side of ['left', 'right']) await put(screen.getByLabelText(`${side} wall leans, °`), '');
+    expect(first(h).corner).not.toHaveProperty('lean');
     const field = screen.getByLabelText('at the ceiling, °');
     await put(field, 'wide');
     fireEvent.blur(field);

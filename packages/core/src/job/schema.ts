@@ -129,6 +129,8 @@ export const cornerReadingSchema = z.strictObject({
 
 const jointPinSchema = z.enum(['through-left', 'through-right', 'miter']);
 
+const leanSchema = z.number().gt(-45, 'must be more than -45').lt(45, 'must be less than 45');
+
 export const cornerSchema = z.strictObject({
   reading: readingSchema,
   /** All readings that were taken, and which of them is `reading`, counted from 0. */
@@ -136,7 +138,10 @@ export const cornerSchema = z.strictObject({
   use: z.number().int('must be a whole number').min(0, 'must not be negative').optional(),
   method: z.enum(['direct', 'bridged']).optional(),
   ceiling: z.number().gt(0, 'must be greater than 0').lt(360, 'must be less than 360').optional(),
-  lean: z.number().gt(-45, 'must be more than -45').lt(45, 'must be less than 45').optional(),
+  /** Degrees out of plumb of the walls at the corner, positive with the top towards the room; one figure is both. */
+  lean: z
+    .union([leanSchema, z.strictObject({ left: leanSchema.optional(), right: leanSchema.optional() })])
+    .optional(),
   form: z
     .discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('crisp') }),

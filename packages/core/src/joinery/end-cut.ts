@@ -1,5 +1,6 @@
 import { cosDeg, cotDeg, NOISE, SAME_ANGLE, sinDeg, tanDeg } from '../base/index.ts';
-import { traitsOf } from '../job/index.ts';
+import type { Vec3 } from '../geometry/index.ts';
+import { traitsOf, type Corner } from '../job/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
 import type { CornerJoint } from './corner-joint.ts';
 import type { Stop } from './segments.ts';
@@ -18,6 +19,8 @@ export interface EndCut {
   readonly angle: number;
   readonly setback: number;
   readonly reason: string;
+  /** Outward normal of the cut in the piece's own axes [u, z, n], where the walls lean and it is not plumb. */
+  readonly plane?: Vec3;
   /** The end stands in an inside corner, where a piece can be sprung in. */
   readonly insideCorner: boolean;
   /** How much of the nose is snipped off at 45° after a square cut. */
@@ -161,6 +164,7 @@ export function cornerEnd(
 
 /** A corner that an end runs to while the other wall carries no piece of the trim there. */
 export interface BareCorner {
+  readonly corner?: Corner;
   /** Inside the room, degrees. */
   readonly angle: number;
   /** How far the surface on the other wall stands off it: 0 the wall itself, else the face of what goes on there. */

@@ -4,6 +4,7 @@ import { walkRoom, type RoomPath } from '../survey/index.ts';
 import { cornerJoint, isContested, type CornerJoint } from './corner-joint.ts';
 import { angleAt } from '../survey/index.ts';
 import { cornerEnd, openEnd, reachOf, type BareCorner, type EndCut } from './end-cut.ts';
+import { withLean } from './leaning.ts';
 import { segmentsOfWall, type Segment } from './segments.ts';
 import { trimFrame } from './trim-frame.ts';
 import { chooseThrough, FACES_VIEWER, type Through } from './through.ts';
@@ -152,7 +153,7 @@ function bareCorner(
       surface = own.standoff + own.profile.thickness;
     under = room.trims.find((one) => one.id === own.trim.standsOn);
   }
-  return { angle: angleAt(corner, frame.atCeiling), surface };
+  return { corner, angle: angleAt(corner, frame.atCeiling), surface };
 }
 
 function joinSegments(
@@ -199,14 +200,18 @@ function joinSegments(
   const joined = segments.map((segment, index): JoinedSegment => {
     const before = atLeftOf.get(index);
     const after = atRightOf.get(index);
-    const bare = (side: 'left' | 'right'): BareCorner | undefined =>
-      bareCorner(job, frame, segment.wallIndex, side);
-    const leftCut = before
-      ? cornerEnd(frame, before.joint, before.through === 'right', faces(before))
-      : openEnd(frame, segment.left, bare('left'));
-    const rightCut = after
-      ? cornerEnd(frame, after.joint, after.through === 'left', faces(after))
-      : openEnd(frame, segment.right, bare('right'));
+    /** At its left end a segment is the right piece of the corner, at its right end the left one. */
+    const open = (side: 'left' | 'right'): EndCut => {
+      const bare = bareCorner(job, frame, segment.wallIndex, side);
+      const cut = openEnd(frame, segment[side], bare);
+      return bare && segment[side].kind === 'corner'
+        ? withLean(frame, bare, side === 'left' ? 'right' : 'left', cut)
+        : cut;
+    };
+    const meet = (met: MetCorner, piece: 'left' | 'right'): EndCut =>
+      withLean(frame, met.joint, piece, cornerEnd(frame, met.joint, met.through === piece, faces(met)));
+    const leftCut = before ? meet(before, 'right') : open('left');
+    const rightCut = after ? meet(after, 'left') : open('right');
     return {
       segment,
       leftCut,

@@ -2,6 +2,7 @@ import { SAME_LENGTH, tanDeg } from '../base/index.ts';
 import { dot, subtract } from '../geometry/index.ts';
 import { pointOnWall, studPositions, type RoomPath } from '../survey/index.ts';
 import { lapFor } from '../trade/index.ts';
+import { overTop } from './leaning.ts';
 import { reachOf } from './end-cut.ts';
 import type { JoinedSegment, TrimRun } from './runs.ts';
 import { segmentAllowance } from './spring-fit.ts';
@@ -33,6 +34,9 @@ export interface Stretch {
   readonly to: number;
   readonly leftAngle: number;
   readonly rightAngle: number;
+  /** How much longer than at their foot its ends are at their top, where walls lean away. */
+  readonly leftTop: number;
+  readonly rightTop: number;
   /** The pinned splice at its right end, when there is one. */
   readonly pinnedAfter: SplicePlace | undefined;
   readonly places: readonly SplicePlace[];
@@ -196,7 +200,10 @@ function fewestSplices(
 function planStretch(
   context: SpliceContext,
   joined: JoinedSegment,
-  base: Pick<Stretch, 'segment' | 'from' | 'to' | 'leftAngle' | 'rightAngle' | 'pinnedAfter'>,
+  base: Pick<
+    Stretch,
+    'segment' | 'from' | 'to' | 'leftAngle' | 'rightAngle' | 'leftTop' | 'rightTop' | 'pinnedAfter'
+  >,
   viewed: Viewed,
   index: number,
 ): Stretch {
@@ -204,7 +211,7 @@ function planStretch(
   const distance = frame.rules.spliceFromCorner;
   const whole = base.from === joined.from && base.to === joined.to;
   const near = base.to - base.from + (whole ? segmentAllowance(frame.rules, joined) : 0);
-  const extent = extentOf(near, frame.depth, base.leftAngle, base.rightAngle);
+  const extent = extentOf(near, frame.depth, base.leftAngle, base.rightAngle) + base.leftTop + base.rightTop;
   const scarce = extent > context.longestUnlimited && extent <= context.longestUsable;
   const needed = extent > context.longestUsable || (scarce && context.without.has(index));
   // What it is cut into must fit what can still be had.
@@ -354,6 +361,8 @@ export function planSplices(context: SpliceContext): {
             to: pin ? pin.at : joined.to,
             leftAngle: before ? (before.leftOver ? s : -s) : joined.leftCut.angle,
             rightAngle: pin ? (pin.leftOver ? -s : s) : joined.rightCut.angle,
+            leftTop: before ? 0 : overTop(joined.leftCut.plane, frame.profile),
+            rightTop: pin ? 0 : overTop(joined.rightCut.plane, frame.profile),
             pinnedAfter: pin,
           },
           viewed,

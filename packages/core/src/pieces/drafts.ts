@@ -6,6 +6,7 @@ import {
   type PieceKey,
   type StretchPart,
 } from '../base/index.ts';
+import type { Vec3 } from '../geometry/index.ts';
 import {
   endNameOf,
   placeOfSegment,
@@ -25,6 +26,8 @@ export interface DraftEnd {
   readonly mate?: PieceKey;
   readonly over?: boolean;
   readonly snip?: number;
+  /** Outward normal of a cut that is not plumb, in the piece's own axes. */
+  readonly plane?: Vec3;
 }
 
 /** A piece with its ends and mates, before labels and order. Ids are final. */
@@ -97,6 +100,7 @@ const cutEnd = (cut: EndCut, mate: PieceKey | undefined): DraftEnd => ({
   joint: cut.joint,
   angle: cut.angle,
   ...(cut.snip === undefined ? {} : { snip: cut.snip }),
+  ...(cut.plane === undefined ? {} : { plane: cut.plane }),
   ...(mate === undefined ? {} : { mate }),
 });
 

@@ -139,7 +139,11 @@ function shareLimitedLengths(job: JobFile, rooms: readonly RoomLayout[], kerf: n
       const { profile, depth } = run.run.frame;
       run.stretches.forEach((stretch, index) => {
         if (!stretch.scarce) return;
-        const extent = extentOf(stretch.to - stretch.from, depth, stretch.leftAngle, stretch.rightAngle);
+        const { leftTop, rightTop } = stretch;
+        const extent =
+          extentOf(stretch.to - stretch.from, depth, stretch.leftAngle, stretch.rightAngle) +
+          leftTop +
+          rightTop;
         byProfile.set(profile.id, [...(byProfile.get(profile.id) ?? []), { run, index, extent }]);
       });
     }

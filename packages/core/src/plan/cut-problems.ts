@@ -137,7 +137,8 @@ function spliceWalls(
     const wall: SpliceWall = {
       id,
       group: room.room.id,
-      near: (stretch.to - stretch.from) * units,
+      // A leaning end that is longer at its top takes that much more of a stick.
+      near: (stretch.leftTop + stretch.to - stretch.from + stretch.rightTop) * units,
       wholeExtra: stretchAllowance(runLayout, stretch) * units,
       left: stretch.leftAngle,
       right: stretch.rightAngle,
@@ -146,7 +147,7 @@ function spliceWalls(
       points: whole
         ? []
         : stretch.places.map((place) => ({
-            at: (place.at - stretch.from) * units,
+            at: (stretch.leftTop + place.at - stretch.from) * units,
             leftOver: place.leftOver,
           })),
       max: whole ? 0 : stretch.maxSplices,

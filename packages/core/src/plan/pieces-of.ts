@@ -8,7 +8,7 @@ import {
   type SpliceChoices,
 } from '../pieces/index.ts';
 import { sawOf } from '../job/index.ts';
-import { sawSetting } from '../saw/index.ts';
+import { sawSetting, seatFor } from '../saw/index.ts';
 import { draftJob } from './cut-problems.ts';
 import type { Piece, PlanEnd } from './plan-file.ts';
 
@@ -16,6 +16,8 @@ const pad = (n: number): string => String(n).padStart(2, '0');
 
 function planEnd(layout: JobLayout, draft: Draft, side: 'left' | 'right'): PlanEnd {
   const end: DraftEnd = draft[side];
+  const profile = { ...draft.profile, use: draft.sawnAs };
+  const saw = sawOf(layout.job);
   return {
     joint: end.joint,
     angle: end.angle,
@@ -23,13 +25,10 @@ function planEnd(layout: JobLayout, draft: Draft, side: 'left' | 'right'): PlanE
     ...(end.over === undefined ? {} : { over: end.over }),
     ...(end.mate === undefined ? {} : { mate: end.mate }),
     ...(end.snip === undefined ? {} : { snip: end.snip }),
-    saw: sawSetting(
-      { ...draft.profile, use: draft.sawnAs },
-      side,
-      end.angle,
-      sawOf(layout.job),
-      layout.rules,
-    ),
+    ...(end.plane === undefined ? {} : { plane: end.plane }),
+    saw: end.plane
+      ? seatFor(profile, end.plane, saw, layout.rules)
+      : sawSetting(profile, side, end.angle, saw, layout.rules),
   };
 }
 

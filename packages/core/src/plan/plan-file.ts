@@ -1,4 +1,5 @@
 import type { PieceKey, StickRef, StockRef } from '../base/index.ts';
+import type { Vec3 } from '../geometry/index.ts';
 import type { EndJoint } from '../joinery/index.ts';
 import { fromMinor, type Coin, type Unit } from '../measure/index.ts';
 import type { SawSetting } from '../saw/index.ts';
@@ -19,6 +20,8 @@ export interface PlanEnd {
   readonly mate?: PieceKey;
   /** Square ends of shoe: how much of the nose is snipped off at 45°. */
   readonly snip?: number;
+  /** Outward normal [u, z, n] in the piece's own axes of a cut that is not plumb, as in a corner of leaning walls. */
+  readonly plane?: Vec3;
   readonly saw: SawSetting;
 }
 

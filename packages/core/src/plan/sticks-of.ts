@@ -1,5 +1,5 @@
 import { stickRef } from '../base/index.ts';
-import { kerfAlong } from '../joinery/index.ts';
+import { kerfAlong, overTop } from '../joinery/index.ts';
 import type { CutSolution } from '../cutting/index.ts';
 import type { JobFile } from '../job/index.ts';
 import { draftJob, unitsPer, type ProfileProblem } from './cut-problems.ts';
@@ -32,10 +32,10 @@ export function sticksOf(
     const byKind = new Map(sticks.map((one) => [one.kind.id, one]));
     return solution.sticks.map((stick): PlannedStick => {
       const { source, ref, item, length, label, kind, cut } = byKind.get(stick.stick)!;
-      const placed = stick.placed.map((one) => ({
-        piece: byPart.get(one.kind === 'blank' ? one.id : partName(one.id, one.fromPoint))!,
-        start: one.start / units,
-      }));
+      const placed = stick.placed.map((one) => {
+        const piece = byPart.get(one.kind === 'blank' ? one.id : partName(one.id, one.fromPoint))!;
+        return { piece, start: one.start / units + overTop(byId.get(piece)?.left.plane, profile) };
+      });
       // What has been cut lies where it was cut, whatever stands beside it now.
       const cuts = cut
         ? cut.pieces
@@ -43,7 +43,8 @@ export function sticksOf(
             .map((piece) => ({ piece: piece.id, start: piece.start }))
         : placed;
       const last = byId.get(cuts.at(-1)!.piece)!;
-      const end = cuts.at(-1)!.start + last.near + Math.max(0, last.right.reach);
+      const end =
+        cuts.at(-1)!.start + last.near + Math.max(0, last.right.reach) + overTop(last.right.plane, profile);
       return {
         id: stickRef(
           profile.id,

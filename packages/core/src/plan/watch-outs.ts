@@ -2,7 +2,15 @@ import { cosDeg, SAME_ANGLE } from '../base/index.ts';
 import type { Room } from '../job/index.ts';
 import { FACES_VIEWER, facingOfWalls, walkFromEntry } from '../joinery/index.ts';
 import type { JobLayout, RoomLayout, RunLayout } from '../pieces/index.ts';
-import { angleAt, closesWell, isAssumed, anglesAddUp, type Closure } from '../survey/index.ts';
+import {
+  angleAt,
+  closesWell,
+  isAssumed,
+  isLeaning,
+  leansOf,
+  anglesAddUp,
+  type Closure,
+} from '../survey/index.ts';
 import { materialWatchOuts } from './material-watch-outs.ts';
 import type { Piece, WatchOut } from './plan-file.ts';
 import { watcher, type Watch } from './say.ts';
@@ -34,8 +42,8 @@ function wallWatchOuts({ job }: JobLayout, room: Room, watch: Watch): WatchOut[]
       ...(outside && wall.length < shortWall(job.unit)
         ? [watch('short-wall', { ...at, length: wall.length }, where)]
         : []),
-      ...(wall.corner?.lean
-        ? [watch('lean', { ...at, lean: wall.corner.lean }, { ...where, corner: wall.id })]
+      ...(wall.corner && isLeaning(wall.corner)
+        ? [watch('lean', { ...at, ...leansOf(wall.corner) }, { ...where, corner: wall.id })]
         : []),
       ...(count > 0 ? [watch('services', { ...at, count }, where)] : []),
     ];

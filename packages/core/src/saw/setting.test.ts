@@ -145,8 +145,8 @@ describe('what the saw reaches', () => {
     const setting = sawSetting(base, 'right', 44.7, coarse, rules);
     expect([setting.miter, setting.dial]).toEqual([44.7, 44.5]);
     // 5/8 · (tan 44.7 − tan 44.5), worked by hand.
-    expect(roundingOpens(setting, 0.625, coarse)).toBeCloseTo(0.0043031, 6);
-    expect(roundingOpens(sawSetting(base, 'right', 44.7, saw, rules), 0.625, saw)).toBe(0);
+    expect(roundingOpens(setting, base, coarse)).toBeCloseTo(0.0043031, 6);
+    expect(roundingOpens(sawSetting(base, 'right', 44.7, saw, rules), base, saw)).toBe(0);
   });
   test('a detent beside the setting pulls the handle; the detent itself does not', () => {
     const caught = { ...saw, detents: [0, 22.5, 31.6, 45] };

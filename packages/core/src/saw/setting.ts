@@ -3,7 +3,16 @@ import type { Vec3 } from '../geometry/index.ts';
 import { traitsOf, type HouseRules, type Profile, type Saw } from '../job/index.ts';
 import type { WayLacks } from '../words/index.ts';
 import { bevelError, bevelLimit, miterError, miterLimit, rounded } from './dial.ts';
-import { cutIn, dropOf, endNormal, seatSpring, type Cut, type PieceEnd, type Seat } from './seat.ts';
+import {
+  cutIn,
+  depthOfProfile,
+  dropOf,
+  endNormal,
+  seatSpring,
+  type Cut,
+  type PieceEnd,
+  type Seat,
+} from './seat.ts';
 
 /**
  * The seating of one end: how the piece lies, which way handle and blade go and how far, which side is kept, and what is
@@ -137,12 +146,16 @@ export const sawSetting = (
 /**
  * How far a joint opens at the far line because the scale cannot show the exact figure: what is dialled less what is
  * wanted, turned about the mark on the near line. 0 where the saw can show it.
- * @param depth distance between near and far line
+ * Standing, a bevel opens along the height of the piece, else across the same depth as the miter.
+ * @param profile as it is sawn
  */
-export function roundingOpens(setting: SawSetting, depth: number, saw: Saw | undefined): number {
+export function roundingOpens(setting: SawSetting, profile: Profile, saw: Saw | undefined): number {
   if (setting.seat === null || setting.block) return 0;
   const miter = setting.dial - miterError(saw, setting.swing) - setting.miter;
   const bevel = setting.dialBevel - bevelError(saw, setting.tilt) - setting.bevel;
-  const off = (angle: number, by: number): number => depth * Math.abs(tanDeg(angle + by) - tanDeg(angle));
-  return off(setting.miter, miter) + off(setting.bevel, bevel);
+  const depth = depthOfProfile(profile);
+  const off = (angle: number, by: number, over: number): number =>
+    over * Math.abs(tanDeg(angle + by) - tanDeg(angle));
+  const leaned = setting.way === 'standing' ? profile.width : depth;
+  return off(setting.miter, miter, depth) + off(setting.bevel, bevel, leaned);
 }

@@ -10,6 +10,10 @@ import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
  * Long: the near line runs to the long point (inside cuts); short: the far line runs past it (outside cuts).
  */
 export function endWord(end: PlanEnd): string {
+  return end.plane ? `${plumbWord(end)}, to the lean` : plumbWord(end);
+}
+
+function plumbWord(end: PlanEnd): string {
   switch (end.joint) {
     case 'cope':
       return 'long, cope';

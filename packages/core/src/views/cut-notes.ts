@@ -1,6 +1,6 @@
 import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
 import type { Saw } from '../job/index.ts';
-import { depthOfProfile, detentBeside, roundingOpens } from '../saw/index.ts';
+import { detentBeside, roundingOpens } from '../saw/index.ts';
 import type { Piece, PlanFile } from '../plan/index.ts';
 import type { WatchOutCode } from '../words/index.ts';
 import type { CutStep } from './cut-steps.ts';
@@ -37,7 +37,7 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): strin
     notes.push(
       `The detent at ${formatAngle(detent)} pulls the handle: clamp it at ${formatAngle(setting.dial)}.`,
     );
-  const opens = roundingOpens(setting, depthOfProfile(profile), saw);
+  const opens = roundingOpens(setting, profile, saw);
   if (opens > SEEN[unit])
     notes.push(
       `The scale cannot show it nearer; the joint opens ${formatLength(opens, unit, { inchParts: 32 })} ${unit}.`,

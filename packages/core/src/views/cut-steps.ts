@@ -1,5 +1,6 @@
 import { cosDeg, SAME_ANGLE, SAME_PLACE } from '../base/index.ts';
 import { kerfOf, sawOf, traitsOf, type JobFile, type Profile } from '../job/index.ts';
+import { reachAt } from '../joinery/index.ts';
 import { formatLength } from '../measure/index.ts';
 import { sawnAs, type Piece, type PlanEnd, type PlanFile, type PlannedStick } from '../plan/index.ts';
 import { edgeNames, type PieceEnd, type SawSetting } from '../saw/index.ts';
@@ -36,7 +37,18 @@ export interface CutStep {
   readonly last: boolean;
 }
 
-const point = (end: PlanEnd, line: CutMark['line']): string => {
+const point = (end: PlanEnd, { line, up, out }: Along, profile: Profile): string => {
+  if (end.plane) {
+    const reaches = [0, profile.width].flatMap((u) =>
+      [0, profile.thickness].map((o) => reachAt(end.plane!, u, o)),
+    );
+    const own = reachAt(end.plane, up, out);
+    return own > Math.max(...reaches) - SAME_PLACE
+      ? 'long point'
+      : own < Math.min(...reaches) + SAME_PLACE
+        ? 'short point'
+        : 'point';
+  }
   const long = line === 'near' ? end.angle : -end.angle;
   return long > SAME_ANGLE ? 'long point' : long < -SAME_ANGLE ? 'short point' : 'square end';
 };
@@ -48,12 +60,40 @@ const point = (end: PlanEnd, line: CutMark['line']): string => {
 export const markLine = (profile: Pick<Profile, 'use'>, saw: SawSetting): CutMark['line'] =>
   saw.way === 'flat' && traitsOf(profile).depth === 'thickness' ? 'far' : 'near';
 
-/** Where a piece's end lies along the stick on one of its lines, from the stick's left end. */
-function placeOnStick(piece: Piece, start: number, end: PieceEnd, line: CutMark['line']): number {
-  const near = end === 'left' ? start : start + piece.near;
-  if (line === 'near') return near;
-  return end === 'left' ? near - piece.left.reach : near + piece.right.reach;
+/** The edge a piece is marked on: which of its lines it is, and where it lies in the section, from the foot of the back. */
+interface Along {
+  readonly line: CutMark['line'];
+  readonly up: number;
+  readonly out: number;
+  readonly edge: string;
 }
+
+/**
+ * The marked edge. In a corner of leaning walls a piece is not as long at its top as at its foot: then the edge is the one
+ * that faces the operator, and is named so.
+ */
+function alongOf(profile: Profile, piece: Piece, end: PieceEnd): Along {
+  const { saw } = piece[end];
+  const line = markLine(profile, saw);
+  const edge = edgeNames(profile)[line];
+  if (!piece.left.plane && !piece.right.plane) return { line, up: 0, out: 0, edge };
+  if (line === 'near') return { line, up: profile.width, out: 0, edge: `top ${edge}` };
+  const top = saw.seat === 'flatBottomToFence';
+  return {
+    line,
+    up: top ? profile.width : 0,
+    out: profile.thickness,
+    edge: `${edge}, at its ${top ? 'top' : 'bottom'} edge`,
+  };
+}
+
+/** How far an end reaches along an edge beyond its near line. */
+const beyond = (end: PlanEnd, along: Along): number =>
+  end.plane ? reachAt(end.plane, along.up, along.out) : along.line === 'near' ? 0 : end.reach;
+
+/** Where a piece's end lies along the stick on an edge of it, from the stick's left end. */
+const placeOnStick = (piece: Piece, start: number, end: PieceEnd, along: Along): number =>
+  end === 'left' ? start - beyond(piece.left, along) : start + piece.near + beyond(piece.right, along);
 
 /** What the blade takes along a line: its kerf, across the slant. */
 const taken = (kerf: number, end: PlanEnd): number => kerf / cosDeg(end.angle);
@@ -96,6 +136,8 @@ export function cutSteps(
       const gap = before ? start - (before.start + before.piece.near) : start;
       const parallel =
         before !== undefined &&
+        !before.piece.right.plane &&
+        !piece.left.plane &&
         Math.abs(before.piece.right.angle + piece.left.angle) < SAME_ANGLE &&
         gap < taken(bench.kerf, piece.left) + SAME_PLACE;
       if (parallel) steps[steps.length - 1] = { ...steps.at(-1)!, alsoMakes: piece };
@@ -131,12 +173,11 @@ function leftStep(
   before: { readonly piece: Piece; readonly start: number } | undefined,
 ): Step {
   const profile = bench.profileOf(piece);
-  const line = markLine(profile, piece.left.saw);
-  const edge = edgeNames(profile)[line];
-  const here = placeOnStick(piece, start, 'left', line);
+  const along = alongOf(profile, piece, 'left');
+  const here = placeOnStick(piece, start, 'left', along);
   // What the tape hooks on is the end of what is left of the stick: the other side of the last cut.
   const from = before
-    ? placeOnStick(before.piece, before.start, 'right', line) + taken(bench.kerf, before.piece.right)
+    ? placeOnStick(before.piece, before.start, 'right', along) + taken(bench.kerf, before.piece.right)
     : 0;
   const length = Math.max(0, here - from);
   return {
@@ -145,24 +186,24 @@ function leftStep(
       length,
       text: bench.text(length),
       from: before ? `the end of what is left of the stick` : 'the factory end',
-      edge,
-      line,
+      edge: along.edge,
+      line: along.line,
     },
   };
 }
 
 function rightStep(bench: Bench, piece: Piece): Step {
   const profile = bench.profileOf(piece);
-  const line = markLine(profile, piece.right.saw);
-  const length = line === 'near' ? piece.near : piece.near + piece.left.reach + piece.right.reach;
+  const along = alongOf(profile, piece, 'right');
+  const length = piece.near + beyond(piece.left, along) + beyond(piece.right, along);
   return {
     ...endStep(bench, piece, 'right'),
     mark: {
       length,
       text: bench.text(length),
-      from: `the ${point(piece.left, line)} at the left to the ${point(piece.right, line)}`,
-      edge: edgeNames(profile)[line],
-      line,
+      from: `the ${point(piece.left, along, profile)} at the left to the ${point(piece.right, along, profile)}`,
+      edge: along.edge,
+      line: along.line,
     },
   };
 }

@@ -1,5 +1,6 @@
 import { SAME_LENGTH } from '../base/index.ts';
 import type { Survey } from '../contract/index.ts';
+import { leansOf } from '../survey/index.ts';
 import type { AngleReading, Corner, Interruption, Opening, Wall } from '../job/index.ts';
 
 /** Changes to a survey, as plain functions from one survey to the next. What they make is checked before it is kept. */
@@ -70,11 +71,19 @@ export const setForm = (survey: Survey, index: number, form: Corner['form']): Su
     wall.corner ? { ...wall, corner: withKey(wall.corner, 'form', form) } : wall,
   );
 
-/** How far the walls at a corner are off plumb; 0 forgets it. */
-export const setLean = (survey: Survey, index: number, lean: number): Survey =>
-  withWall(survey, index, (wall) =>
-    wall.corner ? { ...wall, corner: withKey(wall.corner, 'lean', lean === 0 ? undefined : lean) } : wall,
-  );
+/** How far the walls at a corner are off plumb, both alike or one of them; upright walls have no such figure. */
+export const setLean = (
+  survey: Survey,
+  index: number,
+  lean: number | { readonly left?: number; readonly right?: number },
+): Survey =>
+  withWall(survey, index, ({ corner, ...wall }) => {
+    if (!corner) return wall;
+    const { left, right } =
+      typeof lean === 'number' ? { left: lean, right: lean } : { ...leansOf(corner), ...lean };
+    const next = left === right ? (left === 0 ? undefined : left) : { left, right };
+    return { ...wall, corner: withKey(corner, 'lean', next) };
+  });
 
 /** Pins a splice of a trim at a place on a wall. */
 export const addSplice = (survey: Survey, index: number, trim: string, at: number): Survey => {

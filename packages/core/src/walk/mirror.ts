@@ -40,11 +40,12 @@ function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
 }
 
 function mirrorCorner(corner: Corner): Corner {
-  const { reading, joint } = corner;
+  const { reading, joint, lean } = corner;
   const other = { 'through-left': 'through-right', 'through-right': 'through-left', miter: 'miter' } as const;
   return {
     ...corner,
     ...(reading.as === 'legs' ? { reading: { ...reading, left: reading.right, right: reading.left } } : {}),
+    ...(typeof lean === 'object' ? { lean: { left: lean.right, right: lean.left } } : {}),
     ...(joint
       ? { joint: Object.fromEntries(Object.entries(joint).map(([trim, pin]) => [trim, other[pin]])) }
       : {}),

@@ -102,7 +102,10 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'Beads and filler bend a short wall most.',
     what: 'Read both of its corners over a straight board.',
   },
-  lean: { why: 'Square to its back, the end is not plumb.', what: 'Cut it with the lean, or shim the foot.' },
+  lean: {
+    why: 'Cut plumb, the joint would open at its top or at its foot.',
+    what: 'Set what the card says. Where this saw cannot, hold the piece in its place, scribe its end along a block held to the other wall, and cut to that line.',
+  },
   services: {
     why: 'Cables and pipes run up, down and across from these.',
     what: 'Glue there, or nail well to the side.',

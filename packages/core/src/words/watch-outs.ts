@@ -9,7 +9,7 @@ import { termsOf, type Terms, type Vocabulary } from './terms.ts';
 export interface WatchOutData {
   readonly hollow: { room: string; wall: number; depth: number; over: number; near: string };
   readonly 'short-wall': { room: string; wall: number; length: number };
-  readonly lean: { room: string; wall: number; lean: number };
+  readonly lean: { room: string; wall: number; left: number; right: number };
   readonly services: { room: string; wall: number; count: number };
   readonly 'assumed-angle': { room: string; wall: number };
   readonly 'odd-angle': { room: string; wall: number; angle: number };
@@ -78,8 +78,17 @@ const SENTENCES: Sentences = {
     `${wallOf(d)}: ${d.depth < 0 ? 'bulges' : 'is hollow'} by ${say.length(Math.abs(d.depth))} over ${say.length(d.over)} near its ${d.near} end; nail the high spots, do not push the end in`,
   'short-wall': (d, say) =>
     `${wallOf(d)}: only ${say.length(d.length)} beside an outside corner; its angles are best read over a straight board`,
-  lean: (d, say) =>
-    `${cornerOf(d)} is ${say.angle(Math.abs(d.lean))} off plumb; the joint closes only when that is cut too`,
+  lean: (d, say) => {
+    const wall = (lean: number): string =>
+      lean === 0
+        ? 'stands upright'
+        : `leans ${say.angle(Math.abs(lean))} ${lean > 0 ? 'into' : 'out of'} the room`;
+    const walls =
+      d.left === d.right
+        ? `both walls lean ${say.angle(Math.abs(d.left))} ${d.left > 0 ? 'into' : 'out of'} the room`
+        : `the wall on its left ${wall(d.left)}, the one on its right ${wall(d.right)}`;
+    return `${cornerOf(d)}: ${walls}; base and rails are cut to that`;
+  },
   services: (d) =>
     `${wallOf(d)}: ${d.count === 1 ? 'a socket, switch or pipe' : `${d.count} sockets, switches or pipes`}; no nails in line with them, up, down or across`,
   'assumed-angle': (d) => `${cornerOf(d)} is only assumed square; measure it before cutting`,

@@ -97,7 +97,7 @@ const MAKERS: Readonly<Record<string, Maker | undefined>> = {
       id,
       name,
       version: 1,
-      survey: (survey) ?? emptySurvey(job.settings),
+      survey: survey ?? emptySurvey(job.settings),
       typed: typed ?? {},
       notes: notes ?? {},
     };

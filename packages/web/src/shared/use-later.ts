@@ -6,7 +6,7 @@ const LATER = 80;
 /**
  * A value for what is drawn large: it follows within a moment, so that the frame of a key holds only its field. Keys that
  * come quickly do not put it off; where it is of something else (another room), it changes at once.
- * @param of what the value is of
+ * @param of what the value is of; the value itself where it must not wait
  */
 export function useLater<T>(value: T, of: unknown): T {
   const [held, setHeld] = useState({ value, of });

@@ -89,8 +89,8 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
     }),
     [room, all, first, around],
   );
-  // What is typed is in its field at once; the ribbon follows in a moment.
-  const view = useLater(now, `${stage} ${room?.id}`);
+  // What is typed is in its field at once; the ribbon follows in a moment. What is dragged on it must not wait.
+  const view = useLater(now, stage === 'walk' ? roomId : now);
   const to = (next: string, target = roomId): string =>
     `/jobs/${job.id}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
   const pick = useSteady((piece: Piece): void => {

@@ -5,6 +5,7 @@ import {
   parseLength,
   parseSignedAngle,
   setForm,
+  leansOf,
   setLean,
   setOfCorner,
   type Corner,
@@ -34,7 +35,12 @@ export function CornerDetails(props: Props) {
   const at = (key: string): string => `/walls/${wallId}/corner/${key}`;
   const form = corner.form?.kind ?? 'crisp';
   const radius = corner.form && 'radius' in corner.form ? corner.form.radius : undefined;
-  const angleField = (key: 'lean' | 'ceiling', label: string, value: number | undefined) => (
+  const leans = leansOf(corner);
+  const angleField = (
+    key: 'lean/left' | 'lean/right' | 'ceiling',
+    label: string,
+    value: number | undefined,
+  ) => (
     <CommitField
       size="sm"
       w={118}
@@ -46,9 +52,11 @@ export function CornerDetails(props: Props) {
         if (!read.ok) return read.issues[0].text;
         return edit(
           (survey) =>
-            key === 'lean'
-              ? setLean(survey, index, read.value)
-              : setOfCorner(survey, index, 'ceiling', empty ? undefined : read.value),
+            key === 'lean/left'
+              ? setLean(survey, index, { left: read.value })
+              : key === 'lean/right'
+                ? setLean(survey, index, { right: read.value })
+                : setOfCorner(survey, index, 'ceiling', empty ? undefined : read.value),
           { typed: { at: at(key), text: text.trim() } },
         )[0]?.text;
       }}
@@ -129,8 +137,12 @@ export function CornerDetails(props: Props) {
           }}
         />
         {angleField('ceiling', 'at the ceiling, °', corner.ceiling)}
-        {angleField('lean', 'off plumb, ° + in', corner.lean)}
+        {angleField('lean/left', 'left wall leans, °', leans.left || undefined)}
+        {angleField('lean/right', 'right wall leans, °', leans.right || undefined)}
       </Group>
+      <Text size="sm" c="dimmed">
+        A wall leans + where its top comes into the room, − where it goes out of it.
+      </Text>
       {corner.reading.as !== 'assumed' && (
         <Readings {...props} at={cornerAt(wallId)} what="angle" reading={corner.reading} />
       )}
