@@ -78,7 +78,8 @@ export function optimiseAround(
         code: 'cut/fixed',
         text: `there is no stick "${stick}" left to pin: release it`,
       });
-    const order = layOnStick(problem, kind.length, parts.map(figures));
+    // Who fixes a stick by hand may use up its margin.
+    const order = layOnStick({ ...problem, cutMargin: 0 }, kind.length, parts.map(figures));
     if (!order)
       return fail({
         at: `/fixed/${index}`,

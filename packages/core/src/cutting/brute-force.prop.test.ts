@@ -24,6 +24,7 @@ interface Small {
     readonly count: number | null;
   }[];
   readonly rack: readonly { readonly length: number }[];
+  readonly margin: number;
 }
 
 const T = 20;
@@ -59,14 +60,17 @@ function leastLength(pieces: readonly Piece[]): number {
 }
 
 /** The cheapest plan by trying every way to share the pieces among sticks. */
-function bruteForce({ pieces, stock, rack }: Small): number {
+function bruteForce({ pieces, stock, rack, margin }: Small): number {
   const kinds = [
     ...stock.map((one) => ({ ...one, left: one.count ?? Infinity })),
     ...rack.map((one) => ({ length: one.length, price: 0, left: 1 })),
   ];
   const full = (1 << pieces.length) - 1;
   const need = new Map<number, number>();
-  for (let set = 1; set <= full; set++) need.set(set, leastLength(pieces.filter((_, i) => (set >> i) & 1)));
+  for (let set = 1; set <= full; set++) {
+    const own = pieces.filter((_, i) => (set >> i) & 1);
+    need.set(set, leastLength(own) + own.length * margin);
+  }
   let best = Infinity;
   const cover = (left: number, cost: number): void => {
     if (cost >= best) return;
@@ -101,6 +105,7 @@ const small: fc.Arbitrary<Small> = fc.record({
     { minLength: 1, maxLength: 3 },
   ),
   rack: fc.array(fc.record({ length: fc.integer({ min: 100, max: 500 }) }), { maxLength: 2 }),
+  margin: fc.constantFrom(0, 0, 3, 10),
 });
 
 test('cost is the true optimum wherever it is said to be proven, and the bound never lies', () => {
@@ -114,6 +119,7 @@ test('cost is the true optimum wherever it is said to be proven, and the bound n
         profile: { thickness: T },
         kerf: KERF,
         endTrim: TRIM,
+        ...(one.margin === 0 ? {} : { cutMargin: one.margin }),
         stock: one.stock.map((item, i) => ({ id: `s${i}`, ...item })),
         rack: one.rack.map((item, i) => ({ id: `r${i}`, ...item, price: 0 })),
         pieces: one.pieces.map((piece, i) => ({ id: `p${i}`, ...piece, qty: 1 })),

@@ -27,6 +27,8 @@ export const cutProblemSchema = z.strictObject({
   profile: z.strictObject({ thickness: natural }),
   kerf: natural,
   endTrim: natural,
+  /** Kept free on a stick for every piece. */
+  cutMargin: natural.optional(),
   minOffcut: natural.optional(),
   stock: z.array(stockItem),
   rack: z.array(rackItem).optional(),
@@ -109,6 +111,7 @@ function toProblem(file: CutProblemFile): CutProblem {
     depth: file.profile.thickness,
     kerf: file.kerf,
     endTrim: file.endTrim,
+    ...(file.cutMargin === undefined ? {} : { cutMargin: file.cutMargin }),
     minOffcut: file.minOffcut ?? 0,
     sticks: [
       ...file.stock.map((item) => ({

@@ -20,7 +20,8 @@ function layOut(model: CutModel, pattern: Pattern): { item: number; start: numbe
     at += before < 0 ? lead[cls]! : gap[before]![cls]!;
     const item = byClass.get(cls)!.shift()!;
     const start = at;
-    at += model.items[item]!.length;
+    // The margin is kept at the end of the stick, not between its pieces.
+    at += model.items[item]!.length - (model.problem.cutMargin ?? 0);
     before = cls;
     return { item, start };
   });

@@ -16,7 +16,7 @@ export interface LooseBlank {
  * @returns for each position from the left the index of its blank and where its near line starts; undefined when they do not fit
  */
 export function layOnStick(
-  problem: Pick<CutProblem, 'kerf' | 'endTrim'>,
+  problem: Pick<CutProblem, 'kerf' | 'endTrim' | 'cutMargin'>,
   stick: number,
   blanks: readonly LooseBlank[],
 ): { readonly blank: number; readonly start: number }[] | undefined {
@@ -25,7 +25,8 @@ export function layOnStick(
   const sequencer = new Sequencer(clear);
   const set = blanks.reduce((held, _, index) => sequencer.with(held, index), sequencer.empty);
   const lengths = blanks.map((blank) => wholeUp(blank.near));
-  if (lengths.reduce((sum, length) => sum + length, 0) + set.extra > stick) return undefined;
+  const margin = blanks.length * (problem.cutMargin ?? 0);
+  if (lengths.reduce((sum, length) => sum + length, margin) + set.extra > stick) return undefined;
   let at = 0;
   let before = -1;
   return sequencer.order(set).map((blank) => {

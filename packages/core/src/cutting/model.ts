@@ -51,12 +51,17 @@ export interface CutModel {
 }
 
 class ItemTable {
+  private readonly margin: number;
   readonly lengths: number[] = [];
   readonly classOf: number[] = [];
   readonly blankIds: string[][] = [];
   readonly classes: EndClass[] = [];
   private readonly byKey = new Map<string, number>();
   private readonly classByKey = new Map<string, number>();
+
+  constructor(margin: number) {
+    this.margin = margin;
+  }
 
   classIndex(left: number, right: number, depth: number): number {
     // Square ends have no offset whatever the depth.
@@ -70,7 +75,7 @@ class ItemTable {
   }
 
   itemIndex(near: number, left: number, right: number, depth: number): number {
-    const length = wholeUp(near);
+    const length = wholeUp(near) + this.margin;
     const cls = this.classIndex(left, right, depth);
     const key = `${length}|${cls}`;
     let index = this.byKey.get(key);
@@ -140,7 +145,7 @@ export function fewestArcs(net: Omit<WallNet, 'copy'>): number {
  * Issues: a blank or a wall that fits no stick; the text names it and what would make it fit.
  */
 export function buildModel(problem: CutProblem): Result<CutModel> {
-  const table = new ItemTable();
+  const table = new ItemTable(problem.cutMargin ?? 0);
   const blankItems = problem.blanks.map((blank) =>
     table.itemIndex(blank.near, blank.left, blank.right, blank.depth ?? problem.depth),
   );

@@ -63,6 +63,8 @@ export interface CutProblem {
   readonly kerf: number;
   /** Lost at each end of each stick; may be a fraction of a unit. */
   readonly endTrim: number;
+  /** Kept free on a stick for every piece cut from it, whole units; 0 where it is left out. */
+  readonly cutMargin?: number;
   /** Shortest offcut worth keeping. */
   readonly minOffcut: number;
   readonly sticks: readonly StickKind[];

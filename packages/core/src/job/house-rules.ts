@@ -34,6 +34,8 @@ export interface HouseRules {
   readonly numbering: 'entry' | 'installation';
   readonly crownCut: 'nested' | 'flat';
   readonly endTrim: number;
+  /** Kept free on each stick for every piece: a kerf that is not quite the kerf, the width of a mark, a skewed end. */
+  readonly cutMargin: number;
   readonly minPiece: number;
   readonly minReusable: number;
   readonly viewFromEntry: boolean;
@@ -64,6 +66,7 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
     numbering: given.numbering ?? 'entry',
     crownCut: given.crownCut ?? 'nested',
     endTrim: given.endTrim ?? size(1 / 16, 2),
+    cutMargin: given.cutMargin ?? size(1 / 32, 1),
     minPiece: given.minPiece ?? size(8, 200),
     minReusable: given.minReusable ?? size(24, 600),
     viewFromEntry: given.viewFromEntry ?? true,

@@ -284,6 +284,8 @@ export const houseRulesSchema = z.strictObject({
   numbering: z.enum(['entry', 'installation']).optional(),
   crownCut: z.enum(['nested', 'flat']).optional(),
   endTrim: notNegative.optional(),
+  /** Kept free on each stick for every piece cut from it. */
+  cutMargin: notNegative.max(1_000, 'must be at most 1000').optional(),
   minPiece: notNegative.optional(),
   minReusable: notNegative.optional(),
   viewFromEntry: z.boolean().optional(),
@@ -296,6 +298,7 @@ export const houseRulesSchema = z.strictObject({
 export const roomRulesSchema = houseRulesSchema.omit({
   splicePrice: true,
   endTrim: true,
+  cutMargin: true,
   minPiece: true,
   minReusable: true,
   numbering: true,

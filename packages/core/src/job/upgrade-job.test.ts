@@ -42,6 +42,8 @@ const NEW = {
     },
   ],
   saw: 'saw',
+  // It was planned without a margin and stays so.
+  houseRules: { cutMargin: 0 },
   profiles: [],
   stock: [],
   rooms: [],

@@ -32,12 +32,15 @@ function sawOfFirst(saw: Fields): Fields {
   };
 }
 
-/** Version 1 to 2: one saw becomes a list of saws with the one in use. */
+/** Version 1 to 2: one saw becomes a list of saws with the one in use; without a margin it was planned, and so it stays. */
 function fromFirst(file: Fields): Fields {
-  const { saw, ...rest } = file;
+  const { saw, houseRules: rules, ...rest } = file;
   return {
     ...rest,
     version: JOB_VERSION,
+    ...(rules === undefined || isFields(rules)
+      ? { houseRules: { cutMargin: 0, ...rules } }
+      : { houseRules: rules }),
     ...(isFields(saw) ? { saws: [sawOfFirst(saw)], saw: SAW_ID } : saw === undefined ? {} : { saw }),
   };
 }

@@ -57,7 +57,7 @@ export function usableLengths(job: JobFile, rules: HouseRules, profile: string):
 }
 
 interface LengthForSale {
-  /** Less both end trims. */
+  /** Less both end trims and the margin of one piece. */
   readonly length: number;
   /** How many there are; Infinity where as many as wanted. */
   readonly count: number;
@@ -68,7 +68,7 @@ function lengthsForSale(job: JobFile, rules: HouseRules, profile: string): Lengt
   const counts = new Map<number, number>();
   for (const item of job.stock) {
     if (item.profile !== profile || item.count === 0) continue;
-    const length = item.length - 2 * rules.endTrim;
+    const length = item.length - 2 * rules.endTrim - rules.cutMargin;
     counts.set(length, (counts.get(length) ?? 0) + (item.count ?? Infinity));
   }
   return [...counts].map(([length, count]) => ({ length, count })).sort((a, b) => b.length - a.length);

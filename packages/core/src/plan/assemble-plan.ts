@@ -6,7 +6,7 @@ import { choicesOf, coinOfJob } from './cut-problems.ts';
 import { piecesOf } from './pieces-of.ts';
 import type { Piece, PlanFile, Refusal } from './plan-file.ts';
 import { buyList, sticksOf, type SolvedProfile } from './sticks-of.ts';
-import { watchOutsOf } from './watch-outs.ts';
+import { stickWatchOuts, watchOutsOf } from './watch-outs.ts';
 
 /** Pieces of what was planned; those of refused runs are absent, and the order of installation closes up. */
 function planned(
@@ -80,9 +80,10 @@ export function assemblePlan(
     cost: { stock, splices: splices * splicePrice, total: stock + splices * splicePrice },
     bounds: solved.map(bound),
     closure,
-    watchOuts: watchOutsOf(layout, pieces, closure).filter(
-      (one) => one.piece === undefined || ids.has(one.piece),
-    ),
+    watchOuts: [
+      ...watchOutsOf(layout, pieces, closure).filter((one) => one.piece === undefined || ids.has(one.piece)),
+      ...stickWatchOuts(layout, pieces, sticks),
+    ],
     refused,
   };
 }

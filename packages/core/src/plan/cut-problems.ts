@@ -210,6 +210,7 @@ export function cutProblems(
       depth: depthOnWall(layout, profile) * units,
       kerf: kerf * units,
       endTrim: rules.endTrim * units,
+      cutMargin: Math.ceil(rules.cutMargin * units - WHOLE_UNIT),
       minOffcut: rules.minReusable * units,
       // Sticks that have been cut come in only with what was cut from them.
       sticks: sticks.filter((one) => !one.cut).map((one) => one.kind),

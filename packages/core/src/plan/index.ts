@@ -9,3 +9,4 @@ export * from './compare-rules.ts';
 export * from './splice-places.ts';
 export { keysByOldId } from './old-ids.ts';
 export { sawnAs } from './sawn-as.ts';
+export * from './marks.ts';

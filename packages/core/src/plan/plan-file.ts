@@ -65,6 +65,11 @@ export interface PlannedStick {
   /** Smallest units of the plan's money. */
   readonly price: number;
   readonly cuts: readonly { readonly piece: PieceKey; readonly start: number }[];
+  /** What is kept free on it for cuts that lose a little. */
+  readonly margin: number;
+  /** The figures to mark, as a tape shows them, in the order of the cuts. */
+  readonly marked: readonly number[];
+  /** What is left of it once all is cut as marked. */
   readonly leftover: number;
 }
 

@@ -1,10 +1,12 @@
-import { stickRef } from '../base/index.ts';
+import { SAME_LENGTH, stickRef } from '../base/index.ts';
 import { kerfAlong, overTop } from '../joinery/index.ts';
 import type { CutSolution } from '../cutting/index.ts';
-import type { JobFile } from '../job/index.ts';
+import type { JobFile, Profile } from '../job/index.ts';
 import { draftJob, unitsPer, type ProfileProblem } from './cut-problems.ts';
 import type { JobLayout, SpliceChoices } from '../pieces/index.ts';
+import { stickMarks } from './marks.ts';
 import type { Piece, PlannedStick } from './plan-file.ts';
+import { sawnAs } from './sawn-as.ts';
 
 export interface SolvedProfile extends ProfileProblem {
   readonly solution: CutSolution;
@@ -43,8 +45,14 @@ export function sticksOf(
             .map((piece) => ({ piece: piece.id, start: piece.start }))
         : placed;
       const last = byId.get(cuts.at(-1)!.piece)!;
-      const end =
-        cuts.at(-1)!.start + last.near + Math.max(0, last.right.reach) + overTop(last.right.plane, profile);
+      const end = endOf({ cuts }, byId, profile);
+      const marks = stickMarks(cuts, length - layout.rules.endTrim - end, {
+        pieceOf: (id) => byId.get(id)!,
+        profileOf: (piece) => sawnAs(piece, profile),
+        kerf: layout.kerf,
+        unit: layout.job.unit,
+      });
+      const longer = marks.reduce((sum, mark) => sum + mark.length - mark.exact, 0);
       return {
         id: stickRef(
           profile.id,
@@ -59,9 +67,39 @@ export function sticksOf(
         length,
         price: kind.price,
         cuts,
-        leftover: cut ? cut.leftover : Math.max(0, length - end - kerfAlong(layout.kerf, last.right.angle)),
+        margin: cuts.length * layout.rules.cutMargin,
+        marked: marks.map((mark) => mark.length),
+        leftover: cut
+          ? cut.leftover
+          : Math.max(0, length - end - longer - kerfAlong(layout.kerf, last.right.angle)),
       };
     });
+  });
+}
+
+/** Where the last piece of a stick ends, with all that its end reaches. */
+function endOf(
+  { cuts }: Pick<PlannedStick, 'cuts'>,
+  byId: ReadonlyMap<string, Piece>,
+  profile: Pick<Profile, 'width'>,
+): number {
+  const { piece, start } = cuts.at(-1)!;
+  const { near, right } = byId.get(piece)!;
+  return start + near + Math.max(0, right.reach) + overTop(right.plane, profile);
+}
+
+/** Sticks that are still to be cut and have less to spare than their margin: somebody has filled them by hand. */
+export function tightSticks(
+  { rules, job }: JobLayout,
+  pieces: readonly Piece[],
+  sticks: readonly PlannedStick[],
+): { readonly stick: PlannedStick; readonly spare: number }[] {
+  const byId = new Map<string, Piece>(pieces.map((piece) => [piece.id, piece]));
+  const profiles = new Map(job.profiles.map((profile) => [profile.id, profile]));
+  return sticks.flatMap((stick) => {
+    if (stick.cut !== undefined) return [];
+    const spare = stick.length - rules.endTrim - endOf(stick, byId, profiles.get(stick.profile)!);
+    return spare < stick.margin - SAME_LENGTH ? [{ stick, spare: Math.max(0, spare) }] : [];
   });
 }
 

@@ -12,7 +12,8 @@ import {
   type Closure,
 } from '../survey/index.ts';
 import { materialWatchOuts } from './material-watch-outs.ts';
-import type { Piece, WatchOut } from './plan-file.ts';
+import type { Piece, PlannedStick, WatchOut } from './plan-file.ts';
+import { tightSticks } from './sticks-of.ts';
 import { watcher, type Watch } from './say.ts';
 
 /** Longer than this a piece wants a second pair of hands: 10 ft, 3 m. */
@@ -163,6 +164,25 @@ function pieceWatchOuts(layout: JobLayout, pieces: readonly Piece[], watch: Watc
     if ((piece.left.joint === 'scarf' || piece.right.joint === 'scarf') && profile.finish === 'prefinished')
       out.push(watch('visible-splice', { label }, where));
     return out;
+  });
+}
+
+/** What the sticks ask for: those filled so that a cut that loses a little leaves the last piece short. */
+export function stickWatchOuts(
+  layout: JobLayout,
+  pieces: readonly Piece[],
+  sticks: readonly PlannedStick[],
+): WatchOut[] {
+  const watch = watcher(layout.job);
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  return tightSticks(layout, pieces, sticks).map(({ stick, spare }) => {
+    const own = stick.cuts.map((cut) => byId.get(cut.piece)!);
+    const labels = own.map((piece) => piece.label);
+    return watch(
+      'tight-stick',
+      { labels, spare, margin: stick.margin },
+      { room: own[0]!.room, pieces: own.map((piece) => piece.id) },
+    );
   });
 }
 

@@ -12,7 +12,8 @@ export type Variation =
   | { readonly kind: 'splices-save' }
   | { readonly kind: 'rack-first' }
   | { readonly kind: 'no-rack' }
-  | { readonly kind: 'kerf'; readonly kerf: number };
+  | { readonly kind: 'kerf'; readonly kerf: number }
+  | { readonly kind: 'margin'; readonly margin: number };
 
 /** The job, and how to plan it, were that otherwise. */
 export function vary(
@@ -49,6 +50,8 @@ export function vary(
       return { job, options: { rackFirst: true } };
     case 'no-rack':
       return { job: { ...job, rack: [] }, options: {} };
+    case 'margin':
+      return { job: { ...job, houseRules: { ...job.houseRules, cutMargin: variation.margin } }, options: {} };
     case 'kerf': {
       const saw = sawOf(job);
       // Without a saw of its own a job is cut by a plain one; only the kerf counts for the plan.
@@ -86,6 +89,10 @@ export function variationWords(job: JobFile, variation: Variation): string {
       return 'the rack used up first';
     case 'no-rack':
       return 'nothing from the rack';
+    case 'margin':
+      return variation.margin === 0
+        ? 'no margin for cutting'
+        : `a margin of ${size(variation.margin)} a piece`;
     case 'kerf':
       return `a kerf of ${size(variation.kerf)}`;
   }

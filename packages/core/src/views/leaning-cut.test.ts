@@ -54,7 +54,9 @@ describe('base on leaning walls', () => {
     const right = steps.find((step) => step.end === 'right')!;
     expect(right.mark.edge).toBe('top back edge');
     // Both ends lose height · sin 1° · tan 45° at the top.
-    expect(right.mark.length).toBeCloseTo(120 - 2 * high * Math.sin(Math.PI / 180), 6);
+    const exact = 120 - 2 * high * Math.sin(Math.PI / 180);
+    expect(right.mark.length).toBe(Math.round(exact * 16) / 16);
+    expect(right.mark.text).toBe('119 13/16');
     expect(right.mark.from).toBe('the point at the left to the point');
     expect(settingText(right.saw, job.profiles[0]!)).toContain('top of the blade leans left 0.71°');
     expect(cutList(job, plan)[0]!.ends).toBe('long, to the lean → long, to the lean');

@@ -102,6 +102,10 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'Beads and filler bend a short wall most.',
     what: 'Read both of its corners over a straight board.',
   },
+  'tight-stick': {
+    why: 'Marks, kerfs and skewed ends each take a little; the last piece would come out short.',
+    what: 'Take a piece off the stick, or release it; or set the margin to what your cuts lose.',
+  },
   lean: {
     why: 'Cut plumb, the joint would open at its top or at its foot.',
     what: 'Set what the card says. Where this saw cannot, hold the piece in its place, scribe its end along a block held to the other wall, and cut to that line.',

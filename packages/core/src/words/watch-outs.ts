@@ -9,6 +9,7 @@ import { termsOf, type Terms, type Vocabulary } from './terms.ts';
 export interface WatchOutData {
   readonly hollow: { room: string; wall: number; depth: number; over: number; near: string };
   readonly 'short-wall': { room: string; wall: number; length: number };
+  readonly 'tight-stick': { labels: readonly string[]; spare: number; margin: number };
   readonly lean: { room: string; wall: number; left: number; right: number };
   readonly services: { room: string; wall: number; count: number };
   readonly 'assumed-angle': { room: string; wall: number };
@@ -78,6 +79,8 @@ const SENTENCES: Sentences = {
     `${wallOf(d)}: ${d.depth < 0 ? 'bulges' : 'is hollow'} by ${say.length(Math.abs(d.depth))} over ${say.length(d.over)} near its ${d.near} end; nail the high spots, do not push the end in`,
   'short-wall': (d, say) =>
     `${wallOf(d)}: only ${say.length(d.length)} beside an outside corner; its angles are best read over a straight board`,
+  'tight-stick': (d, say) =>
+    `the stick with ${d.labels.join(', ')} has ${say.fine(d.spare)} to spare; its cuts may lose ${say.fine(d.margin)}`,
   lean: (d, say) => {
     const wall = (lean: number): string =>
       lean === 0

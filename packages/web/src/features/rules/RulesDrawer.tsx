@@ -244,6 +244,7 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
 /** What of the rules is about stock and saw, not about joints: a school does not touch it. */
 const keptOf = ({
   endTrim,
+  cutMargin,
   minPiece,
   minReusable,
   reveal,
@@ -251,7 +252,7 @@ const keptOf = ({
   numbering,
 }: HouseRulesInput): HouseRulesInput =>
   Object.fromEntries(
-    Object.entries({ endTrim, minPiece, minReusable, reveal, horn, numbering }).filter(
+    Object.entries({ endTrim, cutMargin, minPiece, minReusable, reveal, horn, numbering }).filter(
       ([, value]) => value !== undefined,
     ),
   );

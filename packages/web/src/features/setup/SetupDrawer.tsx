@@ -102,6 +102,12 @@ export function SetupDrawer({
           </Title>
           <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
             {size('trimmed off stick ends', rules.endTrim, (endTrim) => changeRules({ endTrim }), true)}
+            {size(
+              'kept free per cut piece',
+              rules.cutMargin,
+              (cutMargin) => changeRules({ cutMargin }),
+              true,
+            )}
             {size('shortest piece cut alone', rules.minPiece, (minPiece) => changeRules({ minPiece }), true)}
             {size(
               'shortest offcut kept',

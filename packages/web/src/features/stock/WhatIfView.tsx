@@ -1,6 +1,7 @@
 import { Button, Group, Loader, NativeSelect, NumberInput, Stack, Table, Text, Title } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import {
+  completeHouseRules,
   formatMoney,
   formatWithUnit,
   coinOfJob,
@@ -156,12 +157,14 @@ function Questions({ file, onAsk }: { file: JobFile; onAsk: (variation: Variatio
     </Button>
   );
   const limited = file.stock[Number(item)];
+  const { cutMargin: margin } = completeHouseRules(file.houseRules, file.unit);
   return (
     <Stack gap={10} mt={8}>
       {ask('No splices', { kind: 'no-splices' })}
       {ask('Splices wherever they save', { kind: 'splices-save' })}
       {ask('Use the rack up first', { kind: 'rack-first' })}
       {ask('Leave the rack alone', { kind: 'no-rack' })}
+      {margin > 0 && ask('Keep no margin for cutting', { kind: 'margin', margin: 0 })}
       <Group gap={6} align="flex-end" wrap="nowrap">
         <NativeSelect
           label="Only sticks of"
