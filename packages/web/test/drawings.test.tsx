@@ -151,6 +151,7 @@ describe('the cut at hand', () => {
         at={at}
         unit="in"
         machine={undefined}
+        rackName={(stick) => stick.label ?? ''}
         onList={nothing}
         warnings={[]}
         onStep={nothing}
@@ -174,6 +175,7 @@ describe('the cut at hand', () => {
         at={0}
         unit="in"
         machine={undefined}
+        rackName={(stick) => stick.label ?? ''}
         onList={nothing}
         warnings={['too short to hold']}
         onStep={nothing}
@@ -187,6 +189,7 @@ describe('the cut at hand', () => {
         at={steps.length - 1}
         unit="in"
         machine={undefined}
+        rackName={(stick) => stick.label ?? ''}
         onList={nothing}
         warnings={[]}
         onStep={nothing}
@@ -198,7 +201,14 @@ describe('the cut at hand', () => {
 
 describe('on paper', () => {
   const print = () => {
-    const { container } = show(<PrintedList file={file} plan={plan} on={new Date(2026, 2, 2, 7, 30)} />);
+    const { container } = show(
+      <PrintedList
+        file={file}
+        plan={plan}
+        on={new Date(2026, 2, 2, 7, 30)}
+        rackName={(stick) => stick.label ?? ''}
+      />,
+    );
     return (name: RegExp): string[][] => {
       const table = [...container.querySelectorAll('table')].find((one) =>
         name.test(one.getAttribute('aria-label')!),
@@ -232,7 +242,14 @@ describe('on paper', () => {
     });
   });
   test('both say which plan they are of, and when they were printed', () => {
-    const { container } = show(<PrintedList file={file} plan={plan} on={new Date(2026, 2, 2, 7, 30)} />);
+    const { container } = show(
+      <PrintedList
+        file={file}
+        plan={plan}
+        on={new Date(2026, 2, 2, 7, 30)}
+        rackName={(stick) => stick.label ?? ''}
+      />,
+    );
     const heads = [...container.querySelectorAll('p')]
       .map(text)
       .filter((one) => /Plan [0-9A-F]{2}-[0-9A-F]{3} · /.test(one));

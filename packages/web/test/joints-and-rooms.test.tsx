@@ -205,6 +205,7 @@ describe('watch-outs', () => {
         text: '1-01 is 157 7/16 in',
       },
     ];
+    const job = jobOf([rectangle(), rectangle(), rectangle()]);
     const picked = jest.fn();
     const closed = jest.fn();
     show(
@@ -212,11 +213,7 @@ describe('watch-outs', () => {
         opened
         onClose={closed}
         list={list}
-        rooms={[
-          { id: 'r1', name: 'Den' },
-          { id: 'r2', name: 'Hall' },
-          { id: 'r3', name: 'Loft' },
-        ]}
+        job={{ ...job, rooms: job.rooms.map((room, k) => ({ ...room, name: ['Den', 'Hall', 'Loft'][k]! })) }}
         onPick={picked}
       />,
     );

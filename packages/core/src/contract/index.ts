@@ -4,3 +4,4 @@ export * from './job-file.ts';
 export * from './starter.ts';
 export * from './stock.ts';
 export * from './answers.ts';
+export * from './rack-words.ts';

@@ -193,6 +193,8 @@ export const wallSchema = z.strictObject({
         kind: z.enum(['socket', 'switch', 'pipe', 'register']),
         at: notNegative,
         width: positive.optional(),
+        /** The radiator on these pipes is taken off while the trim goes in. */
+        comesOff: z.boolean().optional(),
       }),
     )
     .max(200)

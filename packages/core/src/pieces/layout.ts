@@ -20,6 +20,7 @@ import {
   rulesOfRoom,
   kerfOf,
   sawOf,
+  traitsOf,
   type HouseRules,
   type JobFile,
   type Room,
@@ -49,6 +50,15 @@ export interface JobLayout {
   readonly rules: HouseRules;
   readonly kerf: number;
   readonly rooms: readonly RoomLayout[];
+  /** Runs that cannot be planned, whatever the stock. */
+  readonly blocked: readonly BlockedRun[];
+}
+
+/** Crown on a ceiling that slopes: which walls have the slope, counted from 1. */
+export interface BlockedRun {
+  readonly room: Room;
+  readonly trim: Trim;
+  readonly walls: readonly number[];
 }
 
 /** Usable lengths of the sticks for sale of a profile, longest first. */
@@ -171,19 +181,37 @@ function shareLimitedLengths(job: JobFile, rooms: readonly RoomLayout[], kerf: n
   }));
 }
 
+/** Walls with a sloping ceiling that a trim at the ceiling would run along, counted from 1. */
+function slopedWalls(job: JobFile, room: Room, trim: Trim): number[] {
+  const profile = job.profiles.find((one) => one.id === trim.profile);
+  if (!profile || trim.on !== 'walls' || !traitsOf(profile).atCeiling) return [];
+  return room.walls.flatMap(({ id, ceiling }, index) => {
+    const covered = trim.walls === undefined || trim.walls.includes(id);
+    return covered && ((ceiling?.rise ?? 0) !== 0 || (ceiling?.pitch ?? 0) !== 0) ? [index + 1] : [];
+  });
+}
+
 /**
  * Lays out every trim of every room: which joints, which near lines, which places for splices.
  * @param job must have passed its check
  */
 export function layOutJob(job: JobFile): JobLayout {
   const rules = completeHouseRules(job.houseRules, job.unit);
+  const blocked = job.rooms.flatMap((room) =>
+    room.trims.flatMap((trim): BlockedRun[] => {
+      const walls = slopedWalls(job, room, trim);
+      return walls.length > 0 ? [{ room, trim, walls }] : [];
+    }),
+  );
   const layOutRoom = (room: Room): RoomLayout => {
     const own = rulesOfRoom(job, room);
     return {
       room,
       rules: own,
       runs: inStandingOrder(room.trims)
-        .filter((trim) => trim.on === 'walls')
+        .filter(
+          (trim) => trim.on === 'walls' && !blocked.some((one) => one.room === room && one.trim === trim),
+        )
         .map((trim) => layOutTrim(job, own, room, trim)),
       openings: room.trims
         .filter((trim) => trim.on === 'openings')
@@ -191,7 +219,7 @@ export function layOutJob(job: JobFile): JobLayout {
     };
   };
   const kerf = kerfOf(sawOf(job), job.unit);
-  return { job, rules, kerf, rooms: shareLimitedLengths(job, job.rooms.map(layOutRoom), kerf) };
+  return { job, rules, kerf, rooms: shareLimitedLengths(job, job.rooms.map(layOutRoom), kerf), blocked };
 }
 
 /** Name of a stretch in the cutting problem: its segment, and which of the stretches between pinned splices it is. */

@@ -105,7 +105,9 @@ export type RefusalCode =
   /** No plan was found in the time; there may be one. */
   | 'not-found-yet'
   /** A stick fixed by hand does not hold its pieces. */
-  | 'pinned';
+  | 'pinned'
+  /** Crown on a ceiling that slopes. */
+  | 'sloped-ceiling';
 
 /** A plan as the screens have it: money in smallest units of its coin. `publishedPlan` makes the plan file of it. */
 export interface PlanFile {

@@ -6,8 +6,9 @@ import { assemblePlan } from './assemble-plan.ts';
 import type { PlanOptions } from './options.ts';
 import { piecesOf } from './pieces-of.ts';
 import type { Piece, PlanFile, Refusal, WatchOut } from './plan-file.ts';
+import { watcher } from './say.ts';
 import { solveProfiles } from './solve-profiles.ts';
-import { watchOutsOf } from './watch-outs.ts';
+import { slopedWatchOut, watchOutsOf } from './watch-outs.ts';
 
 /** Room outlines that close or do not, for the closed rooms of a job. */
 export const closuresOf = (job: JobFile): Closure[] => job.rooms.flatMap((room) => closeRoom(room) ?? []);
@@ -27,11 +28,26 @@ export function planQuickly(job: JobFile, firstRoom = 1): QuickPlan {
   return { layout, pieces, watchOuts: watchOutsOf(layout, pieces, closuresOf(job)) };
 }
 
+/** Runs that no stock would make possible: the plan is made without them, and says so. */
+function blockedRuns(layout: JobLayout): Refusal[] {
+  const watch = watcher(layout.job);
+  return layout.blocked.map((run) => ({
+    profile: run.trim.profile,
+    room: run.room.id,
+    trim: run.trim.id,
+    code: 'sloped-ceiling',
+    text: slopedWatchOut(layout.job, run, watch).text,
+  }));
+}
+
+/** Where the fault of a refusal lies in the job. */
+const PLACES: Partial<Record<Refusal['code'], string>> = { pinned: '/pins', 'sloped-ceiling': '/rooms' };
+
 /** Refusals as faults of the input, each said once. */
 function faultsOf(refused: readonly Refusal[]): [Issue, ...Issue[]] | undefined {
   const said = new Map<string, Issue>();
   for (const { code, text } of refused)
-    said.set(text, { at: code === 'pinned' ? '/pins' : '/stock', code: `plan/${code}`, text });
+    said.set(text, { at: PLACES[code] ?? '/stock', code: `plan/${code}`, text });
   const [first, ...rest] = said.values();
   return first && [first, ...rest];
 }
@@ -45,15 +61,18 @@ function faultsOf(refused: readonly Refusal[]): [Issue, ...Issue[]] | undefined 
 export function planJob(job: JobFile, options: PlanOptions): Result<PlanFile> {
   const layout = layOutJob(job);
   const closures = closuresOf(job);
+  const blocked = blockedRuns(layout);
   const { solved, refused } = solveProfiles(layout, {
     ...options,
     ...(options.onPlan
       ? {
-          onBetter: (found, missing) => options.onPlan!(assemblePlan(layout, closures, found, missing)),
+          onBetter: (found, missing) =>
+            options.onPlan!(assemblePlan(layout, closures, found, [...blocked, ...missing])),
         }
       : {}),
   });
-  const faults = faultsOf(refused);
+  const all = [...blocked, ...refused];
+  const faults = faultsOf(all);
   if (faults && solved.length === 0) return { ok: false, issues: faults };
-  return { ok: true, value: assemblePlan(layout, closures, solved, refused) };
+  return { ok: true, value: assemblePlan(layout, closures, solved, all) };
 }

@@ -1,7 +1,7 @@
 import { cosDeg, SAME_ANGLE } from '../base/index.ts';
 import type { Room } from '../job/index.ts';
 import { FACES_VIEWER, facingOfWalls, walkFromEntry } from '../joinery/index.ts';
-import type { JobLayout, RoomLayout, RunLayout } from '../pieces/index.ts';
+import type { BlockedRun, JobLayout, RoomLayout, RunLayout } from '../pieces/index.ts';
 import {
   angleAt,
   closesWell,
@@ -167,6 +167,22 @@ function pieceWatchOuts(layout: JobLayout, pieces: readonly Piece[], watch: Watc
   });
 }
 
+/** Crown that is not planned because its ceiling slopes. */
+export const slopedWatchOut = (
+  job: JobLayout['job'],
+  { room, trim, walls }: BlockedRun,
+  watch: Watch,
+): WatchOut =>
+  watch(
+    'sloped-ceiling',
+    {
+      room: room.name,
+      walls,
+      profile: job.profiles.find((one) => one.id === trim.profile)?.name ?? trim.profile,
+    },
+    { room: room.id, wall: room.walls[walls[0]! - 1]!.id },
+  );
+
 /** What the sticks ask for: those filled so that a cut that loses a little leaves the last piece short. */
 export function stickWatchOuts(
   layout: JobLayout,
@@ -184,6 +200,59 @@ export function stickWatchOuts(
       { room: own[0]!.room, pieces: own.map((piece) => piece.id) },
     );
   });
+}
+
+/** Pipes nearer to each other than this belong to one radiator: 12 in, 300 mm. */
+const pairOf = (unit: 'in' | 'mm'): number => (unit === 'in' ? 12 : 300);
+/** A splice this near the middle of a pair is behind its pipes: 3 in, 75 mm. */
+const behind = (unit: 'in' | 'mm'): number => (unit === 'in' ? 3 : 75);
+
+/** Pipe pairs of a wall whose radiator stays on: from and to. */
+function pipePairs(wall: Room['walls'][number], unit: 'in' | 'mm'): { from: number; to: number }[] {
+  const at = (wall.points ?? [])
+    .flatMap((point) => (point.kind === 'pipe' && !point.comesOff ? [point.at] : []))
+    .sort((a, b) => a - b);
+  const pairs: { from: number; to: number }[] = [];
+  for (const x of at) {
+    const last = pairs.at(-1);
+    if (last && x - last.to <= pairOf(unit)) last.to = x;
+    else pairs.push({ from: x, to: x });
+  }
+  return pairs;
+}
+
+/** Pieces at the floor that pipes come down through: they go in only in two, spliced behind the pipes. */
+function pipeWatchOuts({ job, rooms }: JobLayout, pieces: readonly Piece[], watch: Watch): WatchOut[] {
+  const tolerance = behind(job.unit);
+  return rooms.flatMap(({ room, runs }) =>
+    runs.flatMap(({ run: { frame } }) => {
+      if (frame.low > 0) return [];
+      return room.walls.flatMap((wall, index) =>
+        pipePairs(wall, job.unit).flatMap(({ from, to }): WatchOut[] => {
+          const at = (from + to) / 2;
+          const through = pieces.find(
+            (piece) =>
+              piece.room === room.id &&
+              piece.trim === frame.trim.id &&
+              piece.wall === wall.id &&
+              piece.role === 'wall' &&
+              piece.from! < at - tolerance &&
+              piece.to! > at + tolerance,
+          );
+          const data = {
+            room: room.name,
+            wall: index + 1,
+            at,
+            profile: frame.profile.name,
+            trim: frame.trim.id,
+          };
+          return through
+            ? [watch('pipes-splice', data, { room: room.id, wall: wall.id, piece: through.id })]
+            : [];
+        }),
+      );
+    }),
+  );
 }
 
 /** Everything a careful lead would point out, each derived from the survey and the plan, never typed. */
@@ -213,6 +282,8 @@ export function watchOutsOf(
       ...cornerWatchOuts(one, watch),
       ...one.runs.flatMap((run) => runWatchOuts(one.room, run, watch)),
     ]),
+    ...layout.blocked.map((run) => slopedWatchOut(layout.job, run, watch)),
+    ...pipeWatchOuts(layout, pieces, watch),
     ...pieceWatchOuts(layout, pieces, watch),
     ...materialWatchOuts(layout, pieces, watch),
   ];

@@ -5,7 +5,7 @@ import type { PlanFile } from '../plan/index.ts';
 
 /** What the rack of a crew holds and what a plan leaves for it. */
 
-/** What makes two profiles of different jobs the same trim. */
+/** What makes two profiles of different jobs the same trim; by its name it is the same profile. */
 export interface TrimKind {
   readonly use: Profile['use'];
   readonly width: number;
@@ -30,6 +30,15 @@ export function isSameTrim(kind: TrimKind, profile: Profile, unit: JobFile['unit
     near(kind.thickness, profile.thickness)
   );
 }
+
+/** Whether it is the same profile: the same trim under the same name. Another name may be another moulding of that size. */
+export const isSameProfile = (
+  kind: TrimKind & { readonly name: string },
+  profile: Profile,
+  unit: JobFile['unit'],
+): boolean => isSameTrim(kind, profile, unit) && plainName(kind.name) === plainName(profile.name);
+
+const plainName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
 
 /** What is left of a stick when its pieces are cut. */
 export interface Leaving {

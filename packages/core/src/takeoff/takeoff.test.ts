@@ -4,6 +4,7 @@ import { clock } from '../../test/helpers/solver.ts';
 import type { JobFile } from '../job/index.ts';
 import { isPinned, pinOf, planJob, type PlanFile } from '../plan/index.ts';
 import {
+  isSameProfile,
   isSameTrim,
   leavings,
   materialsOf,
@@ -142,6 +143,11 @@ describe('what is left', () => {
     expect(
       isSameTrim({ ...kind, finish: 'stain', width: 5.25, thickness: 0.625, unit: 'in' }, base, 'in'),
     ).toBe(false);
+    // Of its size, but by its name another moulding.
+    const own = { ...kind, width: 5.25, thickness: 0.625, unit: 'in' as const };
+    expect(isSameProfile({ ...own, name: ` ${base.name.toUpperCase()}  ` }, base, 'in')).toBe(true);
+    expect(isSameProfile({ ...own, name: 'Ogee' }, base, 'in')).toBe(false);
+    expect(isSameProfile({ ...own, width: 6, name: base.name }, base, 'in')).toBe(false);
   });
 });
 

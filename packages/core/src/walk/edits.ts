@@ -199,6 +199,23 @@ export const setStuds = (survey: Survey, index: number, studs: Wall['studs']): S
 
 export const setClosed = (survey: Survey, closed: boolean): Survey => ({ ...survey, closed });
 
+/** The radiator on pipes of a wall is taken off while the trim goes in, or stays on. */
+export const setComesOff = (
+  survey: Survey,
+  index: number,
+  near: number,
+  within: number,
+  off: boolean,
+): Survey =>
+  withWall(survey, index, (wall) => ({
+    ...wall,
+    points: (wall.points ?? []).map(({ comesOff: _was, ...point }) =>
+      point.kind === 'pipe' && Math.abs(point.at - near) <= within
+        ? { ...point, ...(off ? { comesOff: true } : {}) }
+        : { ...point, ...(_was ? { comesOff: true } : {}) },
+    ),
+  }));
+
 /** Sets or forgets one property of a wall: ceiling length, ceiling slope, hollows, points. */
 export const setOfWall = <K extends 'ceilingLength' | 'ceiling' | 'hollow' | 'points' | 'furniture'>(
   survey: Survey,

@@ -1,4 +1,4 @@
-import { NOISE } from '../base/index.ts';
+import { NOISE, sameValue } from '../base/index.ts';
 import type { RoomSheet } from '../contract/index.ts';
 import type { ReadingNote } from '../job/index.ts';
 import { formatAngle, formatWithUnit, type Unit } from '../measure/index.ts';
@@ -16,6 +16,23 @@ export const ANGLE_WAYS = [
   'tape',
 ] as const;
 export const LENGTH_WAYS = ['tape', 'tape from a mark', 'laser', 'two people', 'fixed casing'] as const;
+
+/** The way that spans hollows and bumps: of several readings of a corner it is the one to use, unless the lead decides otherwise. */
+const BEST_WAY = ANGLE_WAYS[0];
+
+/**
+ * The reading that is proposed instead of the one in use: taken over a straightedge where that was not; the newest of
+ * several.
+ * @param inUse the figure in use
+ * Source: joinery rules, section 4 "Reading in use".
+ */
+export function proposedReading(
+  notes: readonly ReadingNote[],
+  inUse: ReadingNote['value'],
+): ReadingNote | undefined {
+  const best = notes.filter((one) => one.how === BEST_WAY);
+  return best.some((one) => sameValue(one.value, inUse)) ? undefined : best.at(-1);
+}
 
 export interface Spread {
   readonly count: number;

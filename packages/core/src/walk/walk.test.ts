@@ -20,6 +20,9 @@ import {
   putOnList,
   removeWall,
   roomsOfTable,
+  proposedReading,
+  setComesOff,
+  setOfWall,
   setLength,
   setReading,
   spreadOf,
@@ -231,6 +234,22 @@ describe('readings and the list of what is to be measured', () => {
     const tape = (value: number) => ({ text: String(value), value, how: 'tape' });
     expect(spreadOf([tape(120), tape(120.125)], 'in', 0.75)!.warning).toContain('1/8 in');
     expect(spreadOf([tape(3000), tape(3001)], 'mm', 18)!.warning).toBeUndefined();
+  }); // prettier-ignore
+  it('proposes the reading over the straightedge, the newest of several, until one is used', () => {
+    const note = (degrees: number, how: string) => ({ text: String(degrees), value: { as: 'wall-angle', degrees } as const, how });
+    const [over, finder] = ['straightedge across the high spots', 'finder on the walls'];
+    const list = [note(89.5, finder), note(90.5, over), note(90.25, over)];
+    expect(proposedReading(list, { as: 'wall-angle', degrees: 89.5 })).toEqual(list[2]);
+    expect(proposedReading(list, { as: 'wall-angle', degrees: 90.5 })).toBeUndefined();
+    expect(proposedReading(list.slice(0, 1), { as: 'wall-angle', degrees: 90 })).toBeUndefined();
+  }); // prettier-ignore
+  it('says of pipes that their radiator comes off, and of nothing else', () => {
+    const points = [{ kind: 'pipe', at: 60 }, { kind: 'pipe', at: 64 }, { kind: 'socket', at: 62 }, { kind: 'pipe', at: 110 }] as const;
+    const off = (survey: Survey) => survey.walls[0]!.points!.map((one) => one.comesOff ?? false);
+    const survey = setOfWall(room, 0, 'points', [...points]);
+    const taken = setComesOff(survey, 0, 62, 12, true);
+    expect(off(taken)).toEqual([true, true, false, false]);
+    expect(off(setComesOff(taken, 0, 60, 0, false))).toEqual([false, true, false, false]);
   }); // prettier-ignore
   it('keeps each reading once', () => {
     const note = { text: '90', value: 90, how: 'tape' };

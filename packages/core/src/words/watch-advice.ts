@@ -106,6 +106,14 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'Marks, kerfs and skewed ends each take a little; the last piece would come out short.',
     what: 'Take a piece off the stick, or release it; or set the margin to what your cuts lose.',
   },
+  'sloped-ceiling': {
+    why: 'On a slope the corner is cut at other angles, and the profile may not meet itself at all.',
+    what: 'Take those walls out of the run and it is planned on the level ones; fit the slopes by hand.',
+  },
+  'pipes-splice': {
+    why: 'One piece cannot be slid in behind pipes from both sides.',
+    what: 'Splice it behind the pipes, or say that the radiator comes off.',
+  },
   lean: {
     why: 'Cut plumb, the joint would open at its top or at its foot.',
     what: 'Set what the card says. Where this saw cannot, hold the piece in its place, scribe its end along a block held to the other wall, and cut to that line.',

@@ -10,6 +10,8 @@ export interface WatchOutData {
   readonly hollow: { room: string; wall: number; depth: number; over: number; near: string };
   readonly 'short-wall': { room: string; wall: number; length: number };
   readonly 'tight-stick': { labels: readonly string[]; spare: number; margin: number };
+  readonly 'sloped-ceiling': { room: string; walls: readonly number[]; profile: string };
+  readonly 'pipes-splice': { room: string; wall: number; at: number; profile: string; trim: string };
   readonly lean: { room: string; wall: number; left: number; right: number };
   readonly services: { room: string; wall: number; count: number };
   readonly 'assumed-angle': { room: string; wall: number };
@@ -81,6 +83,10 @@ const SENTENCES: Sentences = {
     `${wallOf(d)}: only ${say.length(d.length)} beside an outside corner; its angles are best read over a straight board`,
   'tight-stick': (d, say) =>
     `the stick with ${d.labels.join(', ')} has ${say.fine(d.spare)} to spare; its cuts may lose ${say.fine(d.margin)}`,
+  'sloped-ceiling': (d) =>
+    `${d.room}: ${d.profile} is not planned, the ceiling slopes at wall ${d.walls.join(', ')}`,
+  'pipes-splice': (d, say) =>
+    `${wallOf(d)}: pipes at ${say.length(d.at)} come down through ${d.profile}; with the radiator on, it goes in behind them only in two pieces`,
   lean: (d, say) => {
     const wall = (lean: number): string =>
       lean === 0

@@ -11,6 +11,7 @@ import {
   type RoomRecord,
 } from '@long-miter/core';
 import { useCutSticksQuery } from '../../api/api.ts';
+import { useRackWords } from '../../session/use-rack-words.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { piecePicked, wallPicked } from '../../session/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
@@ -74,6 +75,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const quick = useQuickRoom(job, room);
   const { data: cuts = NO_CUTS } = useCutSticksQuery(job.id);
   const live = usePlanUnlessWalking(stage, file, job.settings.pins, cuts);
+  const rackName = useRackWords(job, live.plan);
   const planned = live.plan?.pieces;
   const own = useMemo(() => planned?.filter((piece) => piece.room === roomId), [planned, roomId]);
   const all = own ?? quick?.pieces ?? NO_PIECES;
@@ -182,7 +184,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
         <ShortcutHelp opened={help} onClose={helpOpen.close} />
       </div>
       {printing && stage === 'saw' && live.plan && (
-        <PrintedList file={file} plan={live.plan} on={new Date()} />
+        <PrintedList file={file} plan={live.plan} on={new Date()} rackName={rackName} />
       )}
     </FieldScope.Provider>
   );

@@ -191,7 +191,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
         opened={open === 'watch'}
         onClose={() => setOpen(undefined)}
         list={watchOuts}
-        rooms={job.rooms}
+        job={job}
         onPick={(one) => {
           const at = job.rooms.find((other) => other.id === one.room)?.survey.walls ?? [];
           const index = at.findIndex((wall) => wall.id === one.wall);

@@ -1,17 +1,18 @@
-import { Drawer, Text, UnstyledButton } from '@mantine/core';
-import { adviceFor, type Room, type WatchOut } from '@long-miter/core';
+import { Button, Drawer, Group, Text, UnstyledButton } from '@mantine/core';
+import { adviceFor, moveSplice, setComesOff, type JobRecord, type WatchOut } from '@long-miter/core';
+import { useSheet } from '../../session/use-sheet.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 
 interface Props {
   readonly opened: boolean;
   readonly onClose: () => void;
   readonly list: readonly WatchOut[];
-  readonly rooms: readonly Pick<Room, 'id' | 'name'>[];
+  readonly job: JobRecord;
   readonly onPick: (one: WatchOut) => void;
 }
 
 /** Everything to look out for in the job: where, why, and what to do. */
-export function WatchList({ opened, onClose, list, rooms, onPick }: Props) {
+export function WatchList({ opened, onClose, list, job, onPick }: Props) {
   return (
     <Drawer
       opened={opened}
@@ -22,7 +23,7 @@ export function WatchList({ opened, onClose, list, rooms, onPick }: Props) {
       closeButtonProps={{ 'aria-label': 'Close the watch-outs' }}
     >
       {list.length === 0 && <Text c="dimmed">Nothing in this job asks for special care.</Text>}
-      {rooms.map((room) => {
+      {job.rooms.map((room) => {
         const own = list.filter((one) => one.room === room.id);
         if (own.length === 0) return null;
         return (
@@ -33,21 +34,23 @@ export function WatchList({ opened, onClose, list, rooms, onPick }: Props) {
             {own.map((one, index) => {
               const { why, what } = adviceFor(one.code);
               return (
-                <UnstyledButton
-                  key={`${one.code}${index}`}
-                  className="watch-item"
-                  onClick={() => {
-                    onPick(one);
-                    onClose();
-                  }}
-                >
-                  <span>
-                    ▲ <Typeset text={one.text} />
-                  </span>
-                  <span className="watch-why">
-                    {why} {what}
-                  </span>
-                </UnstyledButton>
+                <div key={`${one.code}${index}`}>
+                  <UnstyledButton
+                    className="watch-item"
+                    onClick={() => {
+                      onPick(one);
+                      onClose();
+                    }}
+                  >
+                    <span>
+                      ▲ <Typeset text={one.text} />
+                    </span>
+                    <span className="watch-why">
+                      {why} {what}
+                    </span>
+                  </UnstyledButton>
+                  {one.code === 'pipes-splice' && <BehindPipes job={job} watch={one} />}
+                </div>
               );
             })}
           </section>
@@ -56,3 +59,33 @@ export function WatchList({ opened, onClose, list, rooms, onPick }: Props) {
     </Drawer>
   );
 }
+
+/** A piece that pipes go through: spliced behind them with one click, or left whole because the radiator comes off. */
+function BehindPipes({ job, watch }: { job: JobRecord; watch: WatchOut }) {
+  const { edit } = useSheet(job, watch.room ?? '');
+  const { wall, data } = watch;
+  const [at, trim] = [data['at'] as number, data['trim'] as string];
+  const walls = job.rooms.find((room) => room.id === watch.room)?.survey.walls ?? [];
+  const index = walls.findIndex((one) => one.id === wall);
+  if (wall === undefined || index < 0) return null;
+  return (
+    <Group gap={8} pl={22} pb={6}>
+      <Button
+        size="compact-sm"
+        onClick={() => edit((survey) => moveSplice(survey, trim, wall, undefined, at))}
+      >
+        Splice it behind the pipes
+      </Button>
+      <Button
+        size="compact-sm"
+        variant="default"
+        onClick={() => edit((survey) => setComesOff(survey, index, at, PAIR[job.unit], true))}
+      >
+        The radiator comes off
+      </Button>
+    </Group>
+  );
+}
+
+/** Pipes of one radiator lie within this of their middle. */
+const PAIR = { in: 12, mm: 300 } as const;

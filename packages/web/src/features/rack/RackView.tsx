@@ -5,7 +5,9 @@ import { useState } from 'react';
 import {
   formatAngle,
   formatWithUnit,
+  isSameProfile,
   isSameTrim,
+  type Profile,
   kindOf,
   rackEntries,
   completeHouseRules,
@@ -31,8 +33,12 @@ export function RackView({ job }: { job?: JobRecord }) {
   const { data: rack = [], isLoading } = useRackQuery();
   const [search, setSearch] = useState('');
   const [only, setOnly] = useState<'all' | 'fits'>(job ? 'fits' : 'all');
-  const profileFor = (offcut: Offcut) =>
-    job?.settings.profiles.find((profile) => isSameTrim(offcut.trim, profile, job.unit));
+  const profileFor = (offcut: Offcut): Match | undefined => {
+    if (!job) return undefined;
+    const fits = job.settings.profiles.filter((profile) => isSameTrim(offcut.trim, profile, job.unit));
+    const same = fits.find((profile) => isSameProfile(offcut.trim, profile, job.unit));
+    return same ? { profile: same, same: true } : fits[0] && { profile: fits[0], same: false };
+  };
   const shown = rack.filter(
     (offcut) =>
       (only === 'all' || !job || profileFor(offcut) !== undefined) &&
@@ -94,7 +100,7 @@ export function RackView({ job }: { job?: JobRecord }) {
             </Table.Thead>
             <Table.Tbody>
               {shown.map((offcut) => (
-                <Row key={offcut.id} offcut={offcut} job={job} profile={profileFor(offcut)?.id} />
+                <Row key={offcut.id} offcut={offcut} job={job} match={profileFor(offcut)} />
               ))}
             </Table.Tbody>
           </Table>
@@ -116,15 +122,22 @@ export function RackView({ job }: { job?: JobRecord }) {
 
 const endOf = (angle: number): string => (angle === 0 ? 'square' : formatAngle(Math.abs(angle)));
 
+/** The profile of the job that a piece is of; not the same where only its size is, under another name. */
+interface Match {
+  readonly profile: Profile;
+  readonly same: boolean;
+}
+
 function Row({
   offcut,
   job,
-  profile,
+  match,
 }: {
   offcut: Offcut;
   job: JobRecord | undefined;
-  profile: string | undefined;
+  match: Match | undefined;
 }) {
+  const profile = match?.profile.id;
   const [take, { isLoading: taking }] = useTakeOffcutMutation();
   const [giveBack] = useGiveBackOffcutMutation();
   const [change] = useChangeOffcutMutation();
@@ -154,6 +167,11 @@ function Row({
         {offcut.origin === 'salvaged' && (
           <Text size="sm" c="dimmed">
             salvaged{offcut.note ? `: ${offcut.note}` : ''}
+          </Text>
+        )}
+        {match && !match.same && !offcut.job && (
+          <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
+            same size as {match.profile.name}, other name: look at the moulding before you take it
           </Text>
         )}
         {offcut.from && (
@@ -216,7 +234,7 @@ function Row({
             disabled={stretches.length === 0}
             onClick={() => void take({ job: job.id, offcut: offcut.id, profile }).then(say)}
           >
-            Take for this job
+            {match!.same ? 'Take for this job' : `Take as ${match!.profile.name}`}
           </Button>
         ) : (
           <Text size="sm" c="dimmed">

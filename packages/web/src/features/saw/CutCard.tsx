@@ -15,6 +15,7 @@ import {
   type SawSetting,
   type Seat,
   type Unit,
+  type PlannedStick,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
@@ -29,12 +30,14 @@ interface Props {
   /** What a careful lead would point out about this piece. */
   readonly warnings: readonly string[];
   readonly onStep: (step: number) => void;
+  /** What to fetch where the stick is one of the rack. */
+  readonly rackName: (stick: PlannedStick) => string;
   /** Leads to the whole list. */
   readonly onList: () => void;
 }
 
 /** One cut in figures, sides and a picture that can be read from two metres. */
-export function CutCard({ steps, at, unit, machine, warnings, onStep, onList }: Props) {
+export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, onList }: Props) {
   const step = steps[at]!;
   const { piece, profile, saw } = step;
   return (
@@ -52,7 +55,7 @@ export function CutCard({ steps, at, unit, machine, warnings, onStep, onList }: 
           </span>
           <small>
             stick {step.stickNumber}, <Typeset text={formatWithUnit(step.stick.length, unit)} />
-            {step.stick.source === 'rack' ? `, ${step.stick.label ?? 'from the rack'}` : ''}
+            {step.stick.source === 'rack' ? `, from the rack: ${rackName(step.stick)}` : ''}
           </small>
         </span>
       </header>

@@ -13,6 +13,7 @@ import {
   type CutStep,
   type JobFile,
   type PlanFile,
+  type PlannedStick,
 } from '@long-miter/core';
 
 interface Props {
@@ -20,10 +21,12 @@ interface Props {
   readonly plan: PlanFile;
   /** When it is printed: a sheet of yesterday is told from one of today. */
   readonly on: Date;
+  /** What to fetch where a stick is one of the rack. */
+  readonly rackName: (stick: PlannedStick) => string;
 }
 
 /** The cut list on paper, stick by stick as it is cut, then room by room as it is hung; nothing in it needs colour. */
-export function PrintedList({ file, plan, on }: Props) {
+export function PrintedList({ file, plan, on, rackName }: Props) {
   const steps = cutSteps(file, plan);
   const head = `Plan ${planNumber(plan)} · ${on.toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}`;
   return (
@@ -39,7 +42,7 @@ export function PrintedList({ file, plan, on }: Props) {
         <StickSheet
           key={stick.id}
           file={file}
-          title={`Stick ${index + 1} · ${nameOf(file, stick.profile)} · ${formatWithUnit(stick.length, file.unit)}${stick.source === 'rack' ? ` from the rack, ${stick.label ?? stick.item}` : ''} · left over ${formatWithUnit(stick.leftover, file.unit)}`}
+          title={`Stick ${index + 1} · ${nameOf(file, stick.profile)} · ${formatWithUnit(stick.length, file.unit)}${stick.source === 'rack' ? ` from the rack: ${rackName(stick)}` : ''} · left over ${formatWithUnit(stick.leftover, file.unit)}`}
           steps={steps.filter((step) => step.stickNumber === index + 1)}
           plan={plan}
         />
@@ -115,7 +118,7 @@ function StickSheet({
   );
 }
 
-function RoomList({ file, plan }: Omit<Props, 'on'>) {
+function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
   const number = new Map(plan.sticks.map((stick, index) => [stick.id, index + 1]));
   const profiles = new Map(file.profiles.map((profile) => [profile.id, profile]));
   return (

@@ -13,6 +13,7 @@ import {
   type PlanFile,
 } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { useRackWords } from '../../session/use-rack-words.ts';
 import { stepPicked } from '../../session/ui-slice.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useSteady } from '../../shared/use-steady.ts';
@@ -29,6 +30,7 @@ interface Props {
 /** Saw: the cut list, and the cut at hand in large figures. */
 export function SawPage({ file, plan, onPiece, job }: Props) {
   const dispatch = useAppDispatch();
+  const rackName = useRackWords(job, plan);
   const steps = useMemo(() => cutSteps(file, plan), [file, plan]);
   const lines = useMemo(() => cutList(file, plan), [file, plan]);
   const { step, piece: selected } = useAppSelector((state) => state.ui);
@@ -102,6 +104,7 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
             unit={job.unit}
             machine={sawOf(file)}
             warnings={pieceWarnings(plan, steps[at]!.piece)}
+            rackName={rackName}
             onStep={go}
             onList={() => list.current?.scrollIntoView({ behavior: 'smooth' })}
           />

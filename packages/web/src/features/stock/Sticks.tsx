@@ -28,6 +28,8 @@ interface Props {
   readonly unit: Unit;
   readonly selectedPiece: string | undefined;
   readonly onPiece: (piece: Piece) => void;
+  /** What a stick from the rack is called; its label where this is left out. */
+  readonly rackName?: (stick: PlannedStick) => string;
   /** What may be done by hand; absent where one only looks. */
   readonly hand?: StickHand;
 }
@@ -91,7 +93,7 @@ const keyOf = (row: Row): string =>
       : row.diagram.stick.id;
 
 /** All sticks to scale, one under another: near line at the top (the fence), far line below, slants where they truly lie. */
-export function Sticks({ plan, profiles, unit, selectedPiece, onPiece, hand }: Props) {
+export function Sticks({ plan, profiles, unit, selectedPiece, onPiece, rackName, hand }: Props) {
   const { ref, width } = useWidth();
   const rows = useMemo(() => rowsOf(plan, profiles), [plan, profiles]);
   const longest = useMemo(() => Math.max(1, ...plan.sticks.map((stick) => stick.length)), [plan]);
@@ -129,6 +131,9 @@ export function Sticks({ plan, profiles, unit, selectedPiece, onPiece, hand }: P
                 unit={unit}
                 picked={picked}
                 pinned={pinned.has(stick.id)}
+                rackName={
+                  stick.source === 'rack' ? (rackName?.(stick) ?? stick.label ?? stick.item) : undefined
+                }
                 onPiece={onPiece}
                 hand={hand}
               />
@@ -150,6 +155,7 @@ interface StickProps {
   readonly unit: Unit;
   readonly picked: string | undefined;
   readonly pinned: boolean;
+  readonly rackName: string | undefined;
   readonly onPiece: (piece: Piece) => void;
   readonly hand: StickHand | undefined;
 }
@@ -170,6 +176,7 @@ const Stick = memo(function Stick({
   unit,
   picked,
   pinned,
+  rackName,
   onPiece,
   hand,
 }: StickProps) {
@@ -187,7 +194,7 @@ const Stick = memo(function Stick({
           {stick.source === 'rack' && (
             <>
               {' '}
-              from the rack: <b>{stick.label ?? stick.item}</b>
+              from the rack: <b>{rackName}</b>
             </>
           )}{' '}
           {hand && cut === undefined && (

@@ -24,6 +24,7 @@ import {
 } from '@long-miter/core';
 import { useCutSticksQuery } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
+import { useRackWords } from '../../session/use-rack-words.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
@@ -66,6 +67,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
   const shown = plan ?? latest;
   const { pins } = job.settings;
   const { changePins, stickCut, stickNotCut } = useCommands(job.id);
+  const rackName = useRackWords(job, shown);
   const { data: cuts = NO_CUTS } = useCutSticksQuery(job.id);
   const [asked, setAsked] = useState<{ readonly stick: PlannedStick; readonly number: number }>();
   const coin = useMemo(() => coinOfJob(file), [file]);
@@ -135,6 +137,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
             unit={job.unit}
             selectedPiece={selectedPiece}
             onPiece={onPiece}
+            rackName={rackName}
             {...(hand ? { hand } : {})}
           />
         ) : (

@@ -9,6 +9,7 @@ import {
   keepReading,
   LENGTH_WAYS,
   parseLength,
+  proposedReading,
   readingsAt,
   sameValue,
   setLength,
@@ -46,6 +47,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
   const [fault, setFault] = useState<string>();
   const list = readingsAt({ notes }, at);
   const spread = spreadOf(list, unit, thickness);
+  const proposed = what === 'angle' ? proposedReading(list, reading) : undefined;
   const shown = (value: ReadingNote['value']): string =>
     typeof value === 'number' ? formatWithUnit(value, unit) : formatAngle(wallAngle(value));
   const current: ReadingNote = {
@@ -109,6 +111,16 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
             ? `▲ ${spread.warning}`
             : `${spread.count} readings within ${what === 'angle' ? formatAngle(spread.spread) : formatWithUnit(spread.spread, unit)}: no one will see that.`}
         </Text>
+      )}
+      {proposed && (
+        <Group gap={8}>
+          <Text size="sm">
+            {shown(proposed.value)} was read over a straightedge, which spans hollows and bumps.
+          </Text>
+          <Button size="compact-sm" variant="default" onClick={() => use(proposed)}>
+            Use it
+          </Button>
+        </Group>
       )}
       <Group gap={6} align="flex-start" wrap="nowrap">
         <TextInput

@@ -1,4 +1,4 @@
-import { ActionIcon, Button, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Checkbox, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import {
   addInterruption,
@@ -6,6 +6,7 @@ import {
   formatLength,
   parsePosition,
   removeInterruption,
+  setComesOff,
   setOfWall,
   type Interruption,
   type Typed,
@@ -107,7 +108,13 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             value={point.kind}
             onChange={(event) => {
               const kind = event.currentTarget.value as Point['kind'];
-              setPoints(points.map((one, k) => (k === i ? { ...one, kind } : one)));
+              setPoints(
+                points.map(({ comesOff: off, ...one }, k) =>
+                  k === i
+                    ? { ...one, kind, ...(off && kind === 'pipe' ? { comesOff: true } : {}) }
+                    : { ...one, ...(off ? { comesOff: true } : {}) },
+                ),
+              );
             }}
           />
           {(['at', 'width'] as const).map((key) => (
@@ -119,7 +126,9 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
               onCommit={(text) => {
                 if (key === 'width' && text.trim() === '')
                   return setPoints(
-                    points.map((one, k) => (k === i ? { kind: one.kind, at: one.at } : one)),
+                    points.map(({ width: _width, ...one }, k) =>
+                      k === i ? one : { ...one, ...(_width === undefined ? {} : { width: _width }) },
+                    ),
                   )[0]?.text;
                 const read = parsePosition(text, unit);
                 if (!read.ok) return read.issues[0].text;
@@ -129,6 +138,18 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
               }}
             />
           ))}
+          {point.kind === 'pipe' && (
+            <Checkbox
+              size="sm"
+              mb={8}
+              label="radiator comes off"
+              checked={point.comesOff ?? false}
+              onChange={(event) => {
+                const off = event.currentTarget.checked;
+                edit((survey) => setComesOff(survey, index, point.at, 0, off));
+              }}
+            />
+          )}
           <ActionIcon
             size={36}
             variant="default"
