@@ -1,13 +1,12 @@
 import { expect, test } from '@jest/globals';
-import { rackWords, type RackEntry } from './index.ts';
+import { rackWords, type Offcut, type RackEntry } from './index.ts';
 
 const ID = '00000000-0000-4000-8000-000000000009';
-const offcut = {
+const offcut: Pick<Offcut, 'id' | 'length' | 'place' | 'trim' | 'damages'> = {
   id: ID,
-  label: 'SV-3',
   length: 120,
   place: 'shelf 2',
-  damages: [] as never[],
+  damages: [],
   trim: {
     name: 'Base',
     use: 'base',
