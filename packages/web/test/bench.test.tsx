@@ -7,6 +7,7 @@ import { benchSheets, startTexts, type Drawing } from '@long-miter/core';
 import { DrawingSvg } from '../src/drawing/DrawingSvg.tsx';
 import { keepBench, keptBench } from '../src/session/bench-slice.ts';
 import { PracticeView } from '../src/features/bench/PracticeView.tsx';
+import { SawPracticeView } from '../src/features/bench/SawPracticeView.tsx';
 import { SheetField } from '../src/features/bench/SheetField.tsx';
 import { SheetView } from '../src/features/bench/SheetView.tsx';
 import { api } from '../src/api/api.ts';
@@ -192,5 +193,35 @@ describe('what the Bench keeps', () => {
       localStorage.setItem('long-miter-bench', text);
       expect(keptBench()).toEqual({ unit: 'in', texts: {}, round: 1, score: {} });
     }
+  });
+});
+
+describe('practice at the saw', () => {
+  test('nothing is set before one sets it; the end one would have cut is shown and the score kept', async () => {
+    const user = userEvent.setup();
+    show(
+      <MemoryRouter initialEntries={['/bench/at-the-saw?kind=saw-base']}>
+        <SawPracticeView />
+      </MemoryRouter>,
+    );
+    const pick = async (group: string, choice: RegExp) =>
+      user.click(within(screen.getByRole('radiogroup', { name: group })).getByText(choice));
+    await user.click(screen.getByRole('button', { name: 'Cut and look' }));
+    expect(screen.getByRole('alert').textContent).toContain('say how it lies');
+    const told = screen.getByRole('group', { name: 'What is told' }).textContent!;
+    const [inside, rightEnd] = [/an inside corner/.test(told), /its right end/.test(told)];
+    const faces = Number(/reads ([\d.]+)°/.exec(told)![1]);
+    await pick('it lies', /^standing/);
+    // Standing, inside: the left piece by a handle to the left, and the left of the blade is kept.
+    await pick('the handle swings', rightEnd === inside ? /left/ : /right/);
+    await user.type(screen.getByLabelText('the handle swings: by how much'), String((180 - faces) / 2));
+    await pick('the top of the blade leans', /upright/);
+    await pick('I keep the part', rightEnd ? /^left/ : /^right/);
+    await user.click(screen.getByRole('button', { name: 'Cut and look' }));
+    expect(screen.getByRole('status').textContent).toContain('That is the end it needs');
+    expect(screen.getByRole('table', { name: 'Score' }).textContent).toContain('base standing11100');
+    expect(screen.getByRole('img', { name: 'the wanted end, as it hangs' })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Next piece' }));
+    expect(screen.queryByRole('status')).toBeNull();
   });
 });

@@ -36,5 +36,14 @@ export {
   type PracticeResult,
   type PracticeRound,
 } from './practice.ts';
+export {
+  judgeSaw,
+  sawRound,
+  SAW_PRACTICE_KINDS,
+  type SawChoice,
+  type SawPracticeKind,
+  type SawResult,
+  type SawRound,
+} from './saw-practice.ts';
 export { jointSeen, type JointCut, type JointSeen } from './fit.ts';
 export { jointCloseUp } from './close-up.ts';

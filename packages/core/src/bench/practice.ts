@@ -1,5 +1,6 @@
 import { fail, failIfAny, ok, type Issue, type Result } from '../base/index.ts';
 import { parseAngle, type Unit } from '../measure/index.ts';
+import { numbersFrom } from './numbers.ts';
 import { closes, jointAnswer, jointSeen, type JointCut } from './fit.ts';
 import { Given, deg, type Answer } from './sheet.ts';
 
@@ -33,15 +34,6 @@ export interface PracticeRound {
   /** What one is told, a line each. */
   readonly told: readonly string[];
   readonly asks: readonly Ask[];
-}
-
-/** A small repeatable source of numbers from 0 to 1 (a multiplicative hash of seed and count). */
-function numbersFrom(seed: number): () => number {
-  let state = (Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b) ^ 0x27d4eb2f) >>> 0;
-  return () => {
-    state = (Math.imul(state ^ (state >>> 15), 0x2c1b3c6d) + 0x6d2b79f5) >>> 0;
-    return ((state ^ (state >>> 13)) >>> 0) / 4294967296;
-  };
 }
 
 const RANGES: Readonly<Record<PracticeKind, readonly [from: number, to: number]>> = {

@@ -2,6 +2,9 @@ import { sinDeg, cosDeg } from '../base/index.ts';
 import { add, fromHeading, scale, vec } from '../geometry/index.ts';
 import * as trade from '../trade/index.ts';
 import { CORNER } from './corners.ts';
+import type { Profile } from '../job/index.ts';
+import { cutIn, edgeNames, endNormal, seatSpring, type Seat } from '../saw/index.ts';
+import { cutDrawing, endSolidDrawing } from '../views/index.ts';
 import { deg, type Outcome, type Sheet } from './sheet.ts';
 import { area, label, type Drawing } from '../drawing/index.ts';
 import { box, sawStock, sawTop } from './shapes.ts';
@@ -161,13 +164,6 @@ const wedge: Sheet = {
   },
 };
 
-const SETUPS = [
-  { value: 'stand', label: 'standing, back on the fence' },
-  { value: 'standUpsideDown', label: 'standing, upside down' },
-  { value: 'flatTopToFence', label: 'flat, top edge to the fence' },
-  { value: 'flatBottomToFence', label: 'flat, bottom edge to the fence' },
-];
-
 export const PIECE = {
   key: 'piece',
   label: 'the piece on the',
@@ -206,30 +202,106 @@ export const settingDrawing = ({ miter, keep }: SawSet): Drawing => ({
   ],
 });
 
+/** Trims that the question may be about, with a size to draw them in. */
+const TRIMS = {
+  base: { use: 'base', width: 5.25, thickness: 0.75 },
+  crown: { use: 'crown', width: 3.625, thickness: 0.75 },
+} as const;
+
+const LIES: readonly { readonly value: Seat; readonly label: string }[] = [
+  { value: 'stand', label: 'standing, back on the fence' },
+  { value: 'standUpsideDown', label: 'standing, upside down' },
+  { value: 'flatTopToFence', label: 'flat, top edge to the fence' },
+  { value: 'flatBottomToFence', label: 'flat, bottom edge to the fence' },
+];
+const CROWN_LIES: typeof LIES = [
+  { value: 'standUpsideDown', label: 'nested upside down, wall edge up the fence' },
+  { value: 'flatTopToFence', label: 'flat, ceiling edge to the fence' },
+  { value: 'flatBottomToFence', label: 'flat, wall edge to the fence' },
+];
+
 const swing: Sheet = {
   key: 'swing',
   group: GROUP,
   name: 'which way to swing',
   question: 'Which way do I swing, and which side do I keep?',
   fields: [
+    {
+      key: 'trim',
+      label: 'the trim is',
+      kind: 'choice',
+      start: 'base',
+      options: [
+        { value: 'base', label: 'base, rail: back to the wall' },
+        { value: 'crown', label: 'crown' },
+      ],
+    },
     { ...CORNER, start: '90' },
     PIECE,
-    { key: 'setup', label: 'how it lies on the saw', kind: 'choice', start: 'stand', options: SETUPS },
+    {
+      key: 'setup',
+      label: 'how it lies on the saw',
+      kind: 'choice',
+      start: 'stand',
+      options: LIES,
+      when: (choices) => choices['trim'] !== 'crown',
+    },
+    {
+      key: 'crownSetup',
+      label: 'how it lies on the saw',
+      kind: 'choice',
+      start: 'standUpsideDown',
+      options: CROWN_LIES,
+      when: (choices) => choices['trim'] === 'crown',
+    },
+    {
+      key: 'spring',
+      label: 'spring angle',
+      kind: 'angle',
+      start: '38',
+      when: (choices) => choices['trim'] === 'crown',
+    },
   ],
-  asks: (g) => [{ op: 'flat.saw', A: g.n('A'), piece: g.c('piece'), setup: g.c('setup') }],
+  asks: (g) =>
+    g.c('trim') === 'crown'
+      ? []
+      : [{ op: 'flat.saw', A: g.n('A'), piece: g.c('piece'), setup: g.c('setup') }],
   work: (g) => {
     const A = g.n('A');
     const piece = g.c('piece') as 'left' | 'right';
-    const set = trade.flatSetting(A, piece, g.c('setup') as trade.FlatSetup);
+    const crown = g.c('trim') === 'crown';
+    const profile: Profile = {
+      id: 'bench',
+      name: '',
+      material: 'softwood',
+      finish: 'paint',
+      ...TRIMS[crown ? 'crown' : 'base'],
+      ...(crown ? { springAngle: g.n('spring') } : {}),
+    };
+    const seat = g.c(crown ? 'crownSetup' : 'setup') as Seat;
+    const end = piece === 'left' ? 'right' : 'left';
+    const normal = endNormal(profile, end, (180 - A) / 2);
+    const cut = cutIn(seat, normal, seatSpring(profile));
+    const signed = {
+      miter: cut.swing === 'left' ? -cut.miter : cut.miter,
+      bevel: cut.tilt === 'right' ? -cut.bevel : cut.bevel,
+      keep: cut.keep,
+    };
+    const setting = { ...cut, way: 'standing', seat, dial: cut.miter, dialBevel: cut.bevel } as const;
+    const mark = { length: 0, text: '', from: '', edge: '', line: 'near' } as const;
+    const seen = cutDrawing({ profile, end, saw: setting, mark }, profile.thickness / 6, 'operator');
     return {
       outcomes: [
-        ...settingOutcomes(set),
-        { label: 'long edge', value: A < 180 ? 'the back' : 'the face', as: 'text' },
+        ...settingOutcomes(signed),
+        { label: 'long edge', value: edgeNames(profile)[A < 180 ? 'near' : 'far'], as: 'text' },
       ],
       working: [
-        `The ${piece} piece has its ${piece === 'left' ? 'right' : 'left'} end cut. Inside corners leave the back long, outside corners the face.`,
+        `The ${piece} piece has its ${end} end cut. Inside corners leave the ${edgeNames(profile).near} long, outside corners the ${edgeNames(profile).far}.`,
       ],
-      drawings: [settingDrawing(set)],
+      drawings: [
+        ...(seen ? [{ ...seen, title: 'on the saw, seen from where you stand' }] : []),
+        endSolidDrawing(profile, normal, 'the end as it hangs, from the room'),
+      ],
     };
   },
 };

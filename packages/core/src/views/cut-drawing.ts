@@ -35,7 +35,7 @@ interface Corner {
 }
 
 /** The section as a block of its width and thickness, counter-clockwise seen from its right end. */
-function section(profile: Profile): readonly Corner[] {
+export function section(profile: Profile): readonly Corner[] {
   const { s, f } = faceAxes(seatSpring(profile));
   const { width: w, thickness: t } = profile;
   const at = (along: number, out: number): Vec3 => add3(scale3(s, along), scale3(f, out));

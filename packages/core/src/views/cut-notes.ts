@@ -45,7 +45,7 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): strin
   if (joint === 'cope') {
     const { from, to } = copeRelief(angle);
     notes.push(
-      `Then cope along the cut edge, ${formatAngle(from)} to ${formatAngle(to)} cut back behind it: the straight part at the saw, the curve by hand.`,
+      `Then cope along the cut edge, ${formatAngle(Math.round(from))} to ${formatAngle(Math.round(to))} cut back behind it: the straight part at the saw, the curve by hand.`,
     );
   }
   if (snip !== undefined) notes.push('Then snip the nose at 45°.');

@@ -6,6 +6,7 @@ export * from './stick-diagram.ts';
 export * from './stick-drawing.ts';
 export * from './cut-list.ts';
 export * from './cut-steps.ts';
-export * from './cut-drawing.ts';
+export { cutDrawing, cutSolids, endDrawing, type CutSolids } from './cut-drawing.ts';
 export * from './cut-notes.ts';
 export * from './plan-number.ts';
+export * from './end-solid.ts';

@@ -1,5 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { benchSheets, parseLength, type PracticeKind, type Unit } from '@long-miter/core';
+import {
+  benchSheets,
+  parseLength,
+  type PracticeKind,
+  type SawPracticeKind,
+  type Unit,
+} from '@long-miter/core';
 
 /** Rounds played of one kind of corner, and how many of them closed. */
 export interface Tally {
@@ -13,7 +19,7 @@ export interface Bench {
   readonly texts: Readonly<Record<string, Readonly<Record<string, string>>>>;
   /** Seed of the practice round at hand. */
   readonly round: number;
-  readonly score: Readonly<Partial<Record<PracticeKind, Tally>>>;
+  readonly score: Readonly<Partial<Record<PracticeKind | SawPracticeKind, Tally>>>;
 }
 
 const KEY = 'long-miter-bench';
@@ -85,7 +91,7 @@ export const benchSlice = createSlice({
       );
       state.unit = unit;
     },
-    roundPlayed(state, { payload }: PayloadAction<{ kind: PracticeKind; tight: boolean }>) {
+    roundPlayed(state, { payload }: PayloadAction<{ kind: PracticeKind | SawPracticeKind; tight: boolean }>) {
       const before = state.score[payload.kind] ?? { tried: 0, tight: 0 };
       state.score[payload.kind] = {
         tried: before.tried + 1,

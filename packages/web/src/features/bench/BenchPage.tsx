@@ -7,16 +7,20 @@ import { SchemeButton } from '../../shared/SchemeButton.tsx';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { keepBench, unitPicked } from '../../session/bench-slice.ts';
 import { PracticeView } from './PracticeView.tsx';
+import { SawPracticeView } from './SawPracticeView.tsx';
 import { SheetView } from './SheetView.tsx';
 
 const PRACTICE = 'practice';
 const PRACTICE_GROUP = 'Will the joint close?';
+const AT_SAW = 'at-the-saw';
+const SAW_GROUP = 'The saw won’t go there';
 const GROUPS = [...new Set(benchSheets.map((sheet) => sheet.group))];
 
 /** What can be opened in a group: its sheets, and practice beside the simulator. */
 const entriesOf = (group: string): { readonly key: string; readonly name: string }[] => [
   ...benchSheets.filter((sheet) => sheet.group === group),
   ...(group === PRACTICE_GROUP ? [{ key: PRACTICE, name: 'practice' }] : []),
+  ...(group === SAW_GROUP ? [{ key: AT_SAW, name: 'try it: how would you set it?' }] : []),
 ];
 
 /** The Bench: calculators by the question one asks, with or without a job. */
@@ -29,7 +33,7 @@ export function BenchPage() {
   const jobId = params.get('job') ?? '';
   const { data: job } = useShownJob(jobId, { skip: jobId === '' });
   const sheet = benchSheets.find((one) => one.key === sheetKey) ?? benchSheets[0]!;
-  const current = sheetKey === PRACTICE ? PRACTICE : sheet.key;
+  const current = sheetKey === PRACTICE || sheetKey === AT_SAW ? sheetKey : sheet.key;
   const query = params.size > 0 ? `?${params.toString()}` : '';
   useEffect(() => keepBench(bench), [bench]);
   // Opened from a job, the Bench speaks that job's unit.
@@ -94,6 +98,8 @@ export function BenchPage() {
         <main>
           {current === PRACTICE ? (
             <PracticeView key={bench.unit} />
+          ) : current === AT_SAW ? (
+            <SawPracticeView key={bench.unit} />
           ) : (
             <SheetView key={sheet.key} sheet={sheet} />
           )}

@@ -1,4 +1,4 @@
-import { Button, Group, NativeSelect, Stack, Table, Text, TextInput, Title } from '@mantine/core';
+import { Button, Group, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import {
@@ -7,11 +7,11 @@ import {
   practiceRound,
   PRACTICE_KINDS,
   type Issue,
-  type PracticeKind,
   type PracticeResult,
 } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, Reasons } from './AnswerView.tsx';
+import { Score } from './Score.tsx';
 import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 
@@ -135,7 +135,7 @@ export function PracticeView() {
             The joint is drawn here, from above and from the room, once you have set the saw.
           </Text>
         )}
-        <Score score={score} onClear={() => dispatch(scoreCleared())} />
+        <Score kinds={PRACTICE_KINDS} head="closed" score={score} onClear={() => dispatch(scoreCleared())} />
       </section>
     </div>
   );
@@ -146,42 +146,4 @@ function practiceVerdict({ tight, faceGap }: PracticeResult, unit: 'in' | 'mm'):
   return faceGap > 1e-6
     ? `✗ The face stays open ${formatGap(faceGap, unit)}.`
     : '✗ The faces meet, but hollow behind: cut to the wall, the pieces are too long.';
-}
-
-function Score({
-  score,
-  onClear,
-}: {
-  score: Readonly<Partial<Record<PracticeKind, { tried: number; tight: number }>>>;
-  onClear: () => void;
-}) {
-  const played = PRACTICE_KINDS.filter(({ kind }) => score[kind]);
-  if (played.length === 0) return null;
-  return (
-    <div>
-      <Table verticalSpacing={3} aria-label="Score">
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th>Your score</Table.Th>
-            <Table.Th ta="right">closed</Table.Th>
-            <Table.Th ta="right">of</Table.Th>
-            <Table.Th ta="right">in a hundred</Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
-          {played.map(({ kind, name }) => (
-            <Table.Tr key={kind}>
-              <Table.Td>{name}</Table.Td>
-              <Table.Td ta="right">{score[kind]!.tight}</Table.Td>
-              <Table.Td ta="right">{score[kind]!.tried}</Table.Td>
-              <Table.Td ta="right">{Math.round((100 * score[kind]!.tight) / score[kind]!.tried)}</Table.Td>
-            </Table.Tr>
-          ))}
-        </Table.Tbody>
-      </Table>
-      <Button size="compact-sm" variant="subtle" onClick={onClear}>
-        Forget the score
-      </Button>
-    </div>
-  );
 }

@@ -137,12 +137,14 @@ export function CornerDetails(props: Props) {
           }}
         />
         {angleField('ceiling', 'at the ceiling, °', corner.ceiling)}
+      </Group>
+      <Group gap={8} align="flex-end">
         {angleField('lean/left', 'left wall leans, °', leans.left || undefined)}
         {angleField('lean/right', 'right wall leans, °', leans.right || undefined)}
+        <Text size="sm" c="dimmed" pb={6}>
+          + where its top comes into the room, − where it goes out of it
+        </Text>
       </Group>
-      <Text size="sm" c="dimmed">
-        A wall leans + where its top comes into the room, − where it goes out of it.
-      </Text>
       {corner.reading.as !== 'assumed' && (
         <Readings {...props} at={cornerAt(wallId)} what="angle" reading={corner.reading} />
       )}

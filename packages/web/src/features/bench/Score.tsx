@@ -1,0 +1,43 @@
+import { Button, Table } from '@mantine/core';
+import type { Bench } from '../../session/bench-slice.ts';
+
+interface Props {
+  readonly kinds: readonly { readonly kind: keyof Bench['score']; readonly name: string }[];
+  /** What counts as done well, in a word. */
+  readonly head: string;
+  readonly score: Bench['score'];
+  readonly onClear: () => void;
+}
+
+/** How often it went well, kind by kind; nothing before the first try. */
+export function Score({ kinds, head, score, onClear }: Props) {
+  const played = kinds.filter(({ kind }) => score[kind]);
+  if (played.length === 0) return null;
+  return (
+    <div>
+      <Table verticalSpacing={3} aria-label="Score">
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>Your score</Table.Th>
+            <Table.Th ta="right">{head}</Table.Th>
+            <Table.Th ta="right">of</Table.Th>
+            <Table.Th ta="right">in a hundred</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {played.map(({ kind, name }) => (
+            <Table.Tr key={kind}>
+              <Table.Td>{name}</Table.Td>
+              <Table.Td ta="right">{score[kind]!.tight}</Table.Td>
+              <Table.Td ta="right">{score[kind]!.tried}</Table.Td>
+              <Table.Td ta="right">{Math.round((100 * score[kind]!.tight) / score[kind]!.tried)}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+      <Button size="compact-sm" variant="subtle" onClick={onClear}>
+        Forget the score
+      </Button>
+    </div>
+  );
+}
