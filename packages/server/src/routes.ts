@@ -5,6 +5,7 @@ import type { DeviceListener } from './features/devices/listener.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
 import { rackRoutes } from './features/rack/routes.ts';
 import { ruleRoutes } from './features/rules/routes.ts';
+import { sawRoutes } from './features/saws/routes.ts';
 import { settingsRoutes } from './features/settings/routes.ts';
 import { supplierRoutes } from './features/suppliers/routes.ts';
 import type { SupplierStandIn } from './features/suppliers/stand-in.ts';
@@ -19,6 +20,7 @@ export const routeTable = (
   ...settingsRoutes,
   ...rackRoutes,
   ...ruleRoutes,
+  ...sawRoutes,
   ...supplierRoutes(suppliers),
   ...deviceRoutes(devices),
 ];

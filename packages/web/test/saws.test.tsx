@@ -3,7 +3,7 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { notifications } from '@mantine/notifications';
-import { sawInUse, type Saw } from '@long-miter/core';
+import { sawInUse, type CrewSaw, type Saw } from '@long-miter/core';
 import { useShownJob } from '../src/session/shown-job.ts';
 import { SawEditor } from '../src/features/setup/SawEditor.tsx';
 import { outbox } from '../src/session/outbox.ts';
@@ -33,8 +33,8 @@ function Screen() {
   const { data = job } = useShownJob(job.id);
   return <SawEditor job={data} />;
 }
-async function saws() {
-  server.answers = { [`GET /api/jobs/${job.id}`]: () => job };
+async function saws(more: typeof server.answers = {}) {
+  server.answers = { [`GET /api/jobs/${job.id}`]: () => job, ...more };
   const store = await openJob(job);
   show(<Screen />, store);
   return { store, user: userEvent.setup() };
@@ -104,8 +104,15 @@ describe('test cuts', () => {
     expect(cuts.getByRole('status').textContent).toBe('The scale reads 0.33° less than it cuts there.');
     await user.click(cuts.getByRole('button', { name: 'Set the saw by it' }));
     expect(inUse(store).calibration?.zero).toBe(-0.33);
-    // Said and done: nothing more to set.
-    expect(cuts.getByRole<HTMLButtonElement>('button', { name: 'Set the saw by it' }).disabled).toBe(true);
+    const record = (): string[] =>
+      within(screen.getByRole('table', { name: 'Record of the saw' }))
+        .getAllByRole('row')
+        .map((row) => row.textContent);
+    expect(record()).toHaveLength(1);
+    expect(record()[0]).toContain('at squarereads 0.33° less than it cuts, before 0° moretest cut');
+    // Said and done: nothing more to set, but that somebody has looked again can be noted.
+    await user.click(cuts.getByRole('button', { name: 'Put it on record' }));
+    expect(record()).toHaveLength(2);
     await user.selectOptions(cuts.getByLabelText('where'), 'operator');
     expect(cuts.getByRole('status').textContent).toBe('The scale reads 0.33° more than it cuts there.');
   });
@@ -124,5 +131,47 @@ describe('test cuts', () => {
     await user.selectOptions(cuts.getByLabelText('where'), 'corner');
     await user.click(cuts.getByRole('button', { name: 'Set the saw by it' }));
     expect(inUse(store).calibration).toEqual({ ...before, right: -0.3, bevel: 0.3 });
+  });
+});
+
+describe('saws of the crew', () => {
+  test('this one is kept for other jobs; the crew’s state is told from the job’s and can be taken', async () => {
+    const { store, user } = await saws();
+    const mine = inUse(store);
+    let crew: CrewSaw[] = [];
+    server.answers = {
+      ...server.answers,
+      'GET /api/saws': () => crew,
+      [`PUT /api/saws/${mine.id}`]: (body) =>
+        (crew = [{ ...(body as CrewSaw), keptAt: '2026-03-02T09:00:00.000Z' }]),
+    };
+    const group = within(screen.getByRole('group', { name: 'Saws of the crew' }));
+    expect(group.getByText('Only this job knows this saw.')).toBeTruthy();
+    await user.click(group.getByRole('button', { name: 'Keep it for the crew' }));
+    expect(await group.findByText(/^Kept for the crew as it is here/)).toBeTruthy();
+    expect(crew[0]).toMatchObject({ unit: 'in', saw: mine });
+    await type(user, 'kerf', '1/16');
+    expect(await group.findByText(/^The crew has this saw otherwise/)).toBeTruthy();
+    await user.click(group.getByRole('button', { name: 'Take the crew’s' }));
+    expect(inUse(store).kerf).toBe(mine.kerf);
+  });
+  test('another of theirs is used in this job, and one forgotten by mistake comes back', async () => {
+    const metric: Saw = { ...sawInUse(job.settings)!, id: 'site', name: 'site saw', kerf: 2.54 };
+    let crew: CrewSaw[] = [{ unit: 'mm', saw: metric, keptAt: '2026-03-02T09:00:00.000Z' }];
+    const kept: unknown[] = [];
+    const { user } = await saws({
+      'GET /api/saws': () => crew,
+      'DELETE /api/saws/site': () => ((crew = []), null),
+      'PUT /api/saws/site': (body) => (kept.push(body), []),
+    });
+    await user.click(await screen.findByRole('button', { name: 'Forget site saw of the crew' }));
+    const said = await drawnNotice();
+    await user.click(said.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(kept).toEqual([{ unit: 'mm', saw: metric }]));
+    crew = [{ unit: 'mm', saw: metric, keptAt: '2026-03-02T09:00:00.000Z' }];
+    cleanup();
+    const again = await saws({ 'GET /api/saws': () => crew });
+    await again.user.click(await screen.findByRole('button', { name: 'Use site saw in this job' }));
+    expect(inUse(again.store)).toMatchObject({ id: 'site', kerf: 0.1 });
   });
 });

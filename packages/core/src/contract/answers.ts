@@ -84,5 +84,8 @@ export const orderAnswerOut = z.strictObject({
   at: z.string(),
 });
 export const ordersAnswer = z.array(orderAnswerOut);
+export const crewSawsAnswer = z.array(
+  z.strictObject({ unit: unitSchema, saw: sawSchema, keptAt: z.string() }),
+);
 export const ruleSetsAnswer = z.array(z.strictObject({ id, name: z.string(), rules: houseRulesSchema }));
 export const pairingAnswer = z.strictObject({ code: z.string(), key: z.string() });

@@ -8,10 +8,13 @@ import {
   placeSchema,
   readingNoteSchema,
   roomSchema,
+  sawSchema,
   typedSchema,
+  unitSchema,
   type HouseRulesInput,
   type Profile,
   type Room,
+  type Saw,
 } from '../job/index.ts';
 import type { Unit } from '../measure/index.ts';
 
@@ -91,6 +94,14 @@ export const putRoomSchema = z.strictObject({
 });
 
 /** House rules of the crew under a name, to start jobs from. */
+/** A saw kept for the crew, its lengths in this unit. */
+export const keepSawSchema = z.strictObject({ unit: unitSchema, saw: sawSchema });
+export interface CrewSaw {
+  readonly unit: Unit;
+  readonly saw: Saw;
+  readonly keptAt: string;
+}
+
 export const keepRuleSetSchema = z.strictObject({
   name: z.string().trim().min(1, 'give the set a name').max(80, 'must have at most 80 characters'),
   rules: houseRulesSchema,

@@ -77,6 +77,21 @@ export const sawSchema = z.strictObject({
     .optional(),
   detents: z.array(upTo90).max(50).optional(),
   fineness: z.strictObject({ miter: fine.optional(), bevel: fine.optional() }).optional(),
+  /** The side its motor stands on: tall stock there may be in its way. */
+  motor: z.enum(['left', 'right'], 'must be "left" or "right"').optional(),
+  /** What its scales were found to be off by, oldest first. */
+  record: z
+    .array(
+      z.strictObject({
+        at: z.string().max(40),
+        of: z.enum(['zero', 'left', 'right', 'bevel']),
+        reads: offBy,
+        was: offBy,
+        how: z.enum(['test cut', 'typed']),
+      }),
+    )
+    .max(200, 'at most 200 entries of a record')
+    .optional(),
 });
 
 export const stockSchema = z.strictObject({

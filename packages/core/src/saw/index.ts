@@ -3,3 +3,4 @@ export * from './dial.ts';
 export * from './setting.ts';
 export * from './words.ts';
 export * from './test-cuts.ts';
+export * from './record.ts';

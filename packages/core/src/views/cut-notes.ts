@@ -37,6 +37,8 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): strin
     notes.push(
       `The detent at ${formatAngle(detent)} pulls the handle: clamp it at ${formatAngle(setting.dial)}.`,
     );
+  if (saw?.motor !== undefined && setting.way === 'standing' && setting.swing === saw.motor)
+    notes.push(`The motor comes down on the ${saw.motor}: see that it clears the board before you cut.`);
   const opens = roundingOpens(setting, profile, saw);
   if (opens > SEEN[unit])
     notes.push(

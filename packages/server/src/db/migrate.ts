@@ -42,7 +42,10 @@ function readMigrations(folder: string): Migration[] {
         checksum: createHash('sha256').update(sql).digest('hex'),
       };
     });
-  return [...files, ...upgrades].sort((a, b) => a.number - b.number);
+  const all = [...files, ...upgrades].sort((a, b) => a.number - b.number);
+  const twice = all.find((one, index) => one.number === all[index + 1]?.number);
+  if (twice) throw new Error(`two migrations have the number ${twice.number}: give ${twice.file} another`);
+  return all;
 }
 
 /**

@@ -15,6 +15,7 @@ const PARAMS = {
   supplier: { what: 'supplier', form: 'uuid' },
   order: { what: 'order', form: 'uuid' },
   set: { what: 'set of rules', form: 'uuid' },
+  saw: { what: 'saw of the crew', form: 'id' },
   code: { what: 'pairing', form: 'id' },
 } as const;
 export type ParamName = keyof typeof PARAMS;

@@ -3,6 +3,7 @@ import type { Express } from 'express';
 import request from 'supertest';
 import {
   checkJobFile,
+  type CrewSaw,
   type JobRecord,
   type Problem,
   type RoomRecord,
@@ -230,5 +231,44 @@ describe('what nobody means well', () => {
       .send({ name: 'x'.repeat(1_000_000), unit: 'in' })
       .expect(422);
     expect((bad.body as Problem).issues[0]!.at).toBe('/name');
+  });
+});
+
+describe('saws of the crew', () => {
+  const saw = {
+    id: 'bench-saw',
+    name: 'bench saw',
+    maxMiterLeft: 50,
+    maxMiterRight: 60,
+    maxBevelLeft: 48,
+    maxBevelRight: 0,
+    standingHeight: 6.5,
+    flatWidth: 12,
+    kerf: 0.125,
+    motor: 'left',
+    record: [{ at: '2026-03-02T09:00:00.000Z', of: 'left', reads: 0.4, was: 0, how: 'test cut' }],
+  };
+  const put = (id: string, body: object) => request(app).put(`/api/saws/${id}`).send(body);
+  const list = async () =>
+    ((await request(app).get('/api/saws').expect(200)).body as CrewSaw[]).map(
+      ({ keptAt: _at, ...one }) => one,
+    );
+
+  test('are kept under their id with their record, replaced by a newer state, and forgotten', async () => {
+    await put('bench-saw', { unit: 'in', saw }).expect(200);
+    await put('bench-saw', { unit: 'in', saw }).expect(200);
+    expect(await list()).toEqual([{ unit: 'in', saw }]);
+    const now = { ...saw, kerf: 0.1 };
+    await put('bench-saw', { unit: 'in', saw: now }).expect(200);
+    expect(await list()).toEqual([{ unit: 'in', saw: now }]);
+    await request(app).delete('/api/saws/bench-saw').expect(204);
+    await request(app).delete('/api/saws/bench-saw').expect(204);
+    expect(await list()).toEqual([]);
+  });
+  test('that are none are refused with their place', async () => {
+    const refused = await put('bench-saw', { unit: 'in', saw: { ...saw, kerf: -1 } }).expect(422);
+    expect((refused.body as Problem).issues[0]!.at).toBe('/saw/kerf');
+    const other = await put('other', { unit: 'in', saw }).expect(422);
+    expect((other.body as Problem).issues[0]!.at).toBe('/saw/id');
   });
 });

@@ -1,5 +1,6 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 import type {
+  CrewSaw,
   JobRecord,
   JobSummary,
   KeptCut,
@@ -46,7 +47,7 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Jobs', 'Job', 'Rules', 'Rack', 'CutSticks', 'Suppliers', 'Quotes', 'Orders', 'StandIn'],
+  tagTypes: ['Jobs', 'Job', 'Rules', 'Saws', 'Rack', 'CutSticks', 'Suppliers', 'Quotes', 'Orders', 'StandIn'],
   endpoints: (build) => ({
     /** Any change in its turn; who calls it is the outbox. */
     command: build.mutation<unknown, { id: string; method: string; path: string; body?: unknown }>({
@@ -58,6 +59,7 @@ export const api = createApi({
       }),
     }),
     ruleSets: build.query<RuleSet[], void>({ query: () => '/rule-sets', providesTags: ['Rules'] }),
+    crewSaws: build.query<CrewSaw[], void>({ query: () => '/saws', providesTags: ['Saws'] }),
     rack: build.query<Offcut[], void>({ query: () => '/rack', providesTags: ['Rack'] }),
     cutSticks: build.query<KeptCut[], string>({
       query: (job) => `/jobs/${job}/cut-sticks`,
@@ -134,6 +136,7 @@ export const {
   usePlaceOrderMutation,
   useSendAgainMutation,
   useRuleSetsQuery,
+  useCrewSawsQuery,
   useJobsQuery,
   useJobQuery,
 } = api;

@@ -1,5 +1,6 @@
 import type {
   AddOffcut,
+  CrewSaw,
   Change,
   HouseRulesInput,
   JobHead,
@@ -40,6 +41,21 @@ const commands = api.injectEndpoints({
     dropRuleSet: build.mutation<null, string>({
       queryFn: (id) => inTurn<null>(HOUSE, 'forgetting rules', 'DELETE', `/rule-sets/${id}`),
       invalidatesTags: ['Rules'],
+    }),
+    keepSaw: build.mutation<CrewSaw[], Pick<CrewSaw, 'unit' | 'saw'>>({
+      queryFn: (body) =>
+        inTurn<CrewSaw[]>(
+          HOUSE,
+          `the saw ${body.saw.name ?? ''}`.trim(),
+          'PUT',
+          `/saws/${encodeURIComponent(body.saw.id)}`,
+          body,
+        ),
+      invalidatesTags: ['Saws'],
+    }),
+    dropSaw: build.mutation<null, string>({
+      queryFn: (id) => inTurn<null>(HOUSE, 'forgetting a saw', 'DELETE', `/saws/${encodeURIComponent(id)}`),
+      invalidatesTags: ['Saws'],
     }),
     addOffcut: build.mutation<
       Offcut,
@@ -110,6 +126,8 @@ export const {
   useRestoreOffcutMutation,
   useTakeOffcutMutation,
   useGiveBackOffcutMutation,
+  useKeepSawMutation,
+  useDropSawMutation,
   useKeepRuleSetMutation,
   useDropRuleSetMutation,
   useCreateJobMutation,

@@ -1,10 +1,19 @@
 import { Button, Group, NativeSelect, SimpleGrid, Stack, Title } from '@mantine/core';
 import type { ReactNode } from 'react';
-import { parseAngles, sawInUse, type JobRecord, type Result, type Saw } from '@long-miter/core';
+import {
+  calibrated,
+  parseAngles,
+  sawInUse,
+  type JobRecord,
+  type Result,
+  type Saw,
+  type SawPoint,
+} from '@long-miter/core';
 import { NumberField, SettledField, SizeField } from '../../shared/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
+import { CrewSaws, SawRecord } from './CrewSaws.tsx';
 import { TestCuts } from './TestCuts.tsx';
 
 const sawName = (saw: Saw, index: number): string => saw.name ?? `saw ${index + 1}`;
@@ -76,6 +85,16 @@ export function SawEditor({ job }: { job: JobRecord }) {
       </Reach>
       <Scales saw={saw} set={set} />
       <TestCuts saw={saw} unit={unit} set={set} />
+      <SawRecord saw={saw} />
+      <CrewSaws
+        saw={saw}
+        unit={unit}
+        saws={settings.saws}
+        onTake={(taken) => {
+          putItem('saws', taken);
+          setChoices({ saw: taken.id });
+        }}
+      />
     </Stack>
   );
 }
@@ -107,8 +126,8 @@ function Reach({ saw, set, children }: { saw: Saw; set: Set; children: ReactNode
 function Scales({ saw, set }: { saw: Saw; set: Set }) {
   const off = saw.calibration ?? {};
   const fine = saw.fineness ?? {};
-  const reads = (side: 'zero' | 'left' | 'right' | 'bevel') => (value: number) =>
-    set({ calibration: { ...off, [side]: value } });
+  const reads = (side: SawPoint) => (value: number) =>
+    set(calibrated(saw, side, value, new Date().toISOString(), 'typed'));
   const finer = (scale: 'miter' | 'bevel') => (value: number) => {
     const { [scale]: _old, ...rest } = fine;
     return set({ fineness: value === 0 ? rest : { ...rest, [scale]: value } });
@@ -121,6 +140,17 @@ function Scales({ saw, set }: { saw: Saw; set: Set }) {
       {degrees('lean reads more by', off.bevel ?? 0, reads('bevel'), -10, 10)}
       {degrees('miter steps (0: any)', fine.miter ?? 0, finer('miter'), 0, 5)}
       {degrees('bevel steps (0: any)', fine.bevel ?? 0, finer('bevel'), 0, 5)}
+      <NativeSelect
+        size="sm"
+        label="its motor stands"
+        value={saw.motor ?? ''}
+        data={[
+          { value: '', label: 'not said' },
+          { value: 'left', label: 'left of the blade' },
+          { value: 'right', label: 'right of the blade' },
+        ]}
+        onChange={(event) => set({ motor: (event.currentTarget.value || undefined) as Saw['motor'] })}
+      />
       <SettledField
         size="sm"
         label="detents"

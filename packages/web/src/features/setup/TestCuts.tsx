@@ -1,6 +1,6 @@
 import { Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
-import { formatAngle, testCutReads, type Saw, type TestCut, type Unit } from '@long-miter/core';
+import { calibrated, formatAngle, testCutReads, type Saw, type TestCut, type Unit } from '@long-miter/core';
 import { SizeField } from '../../shared/SettledField.tsx';
 
 type Kind = TestCut['of'];
@@ -65,7 +65,7 @@ export function TestCuts({ saw, unit, set }: Props) {
     reads === 0
       ? 'The scale is right there.'
       : `The scale reads ${formatAngle(Math.abs(reads))} ${reads > 0 ? 'more' : 'less'} than it cuts there.`;
-  const take = (): void => void set({ calibration: { ...saw.calibration, [kind]: reads } });
+  const take = (): void => void set(calibrated(saw, kind, reads, new Date().toISOString(), 'test cut'));
   return (
     <Stack gap={6} role="group" aria-label="Test cuts" className="panel" p={10}>
       <Group gap={8} align="flex-end">
@@ -116,8 +116,8 @@ export function TestCuts({ saw, unit, set }: Props) {
         <Text fw={650} role="status">
           {says}
         </Text>
-        <Button size="sm" onClick={take} disabled={reads === (saw.calibration?.[kind] ?? 0)}>
-          Set the saw by it
+        <Button size="sm" onClick={take}>
+          {reads === (saw.calibration?.[kind] ?? 0) ? 'Put it on record' : 'Set the saw by it'}
         </Button>
       </Group>
     </Stack>
