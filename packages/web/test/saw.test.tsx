@@ -3,6 +3,8 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { cutSteps, jobFileOf, planJob, type JobRecord, type PlanFile } from '@long-miter/core';
 import { SawPage } from '../src/features/saw/SawPage.tsx';
+import { PrintedList } from '../src/features/saw/PrintedList.tsx';
+import { Words } from '../src/shared/words.tsx';
 import { makeStore, type Store } from '../src/session/store.ts';
 import { piecePicked } from '../src/session/ui-slice.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
@@ -57,6 +59,22 @@ describe('at the saw', () => {
       expect(now()).toEqual({ card: `${piece.label} · ${end}`, marked: [piece.label] });
       if (index < steps.length - 1) fireEvent.click(screen.getByRole('button', { name: 'Next cut' }));
     }
+  });
+  test('a British job is cut in British words, on the card, in the list and on paper', () => {
+    const uk: JobRecord = { ...job, vocabulary: 'uk' };
+    const plan = planOf(uk);
+    show(
+      <Words.Provider value="uk">
+        {saw(uk, makeStore())}
+        <PrintedList file={jobFileOf(uk)} plan={plan} on={new Date(2026, 2, 2)} rackName={() => ''} />
+      </Words.Provider>,
+    );
+    expect(screen.getByTestId('profile').textContent).toContain('length 1,');
+    const list = screen.getByRole('region', { name: 'Cut list' }).textContent;
+    expect(list).toContain('long, scribe');
+    expect(screen.getAllByRole('table')[0]!.textContent).toContain('Then scribe along the cut edge');
+    for (const text of [list, document.querySelector('.only-print')!.textContent])
+      expect(text).not.toMatch(/\b(cope|coped|miter|mitered|sticks?)\b/i);
   });
   test('a piece picked on the ribbon is the next to be cut', () => {
     const { store } = open();

@@ -1,6 +1,7 @@
 import { SAME_ANGLE } from '../base/index.ts';
 import { formatLength } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
+import { spoken, type Vocabulary } from '../words/index.ts';
 import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
 
 /** The cut list as the crew reads it. */
@@ -9,8 +10,9 @@ import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
  * What the near line ends at, in the book's words: the length is read between these two points.
  * Long: the near line runs to the long point (inside cuts); short: the far line runs past it (outside cuts).
  */
-export function endWord(end: PlanEnd): string {
-  return end.plane ? `${plumbWord(end)}, to the lean` : plumbWord(end);
+export function endWord(end: PlanEnd, vocabulary?: Vocabulary): string {
+  const word = spoken(plumbWord(end), vocabulary);
+  return end.plane ? `${word}, to the lean` : word;
 }
 
 function plumbWord(end: PlanEnd): string {
@@ -46,14 +48,14 @@ export interface CutListLine {
 }
 
 /** The cut list in reading order, one line a piece. Return pieces come off the waste beside their own piece. */
-export function cutList(job: Pick<JobFile, 'rooms' | 'unit'>, plan: PlanFile): CutListLine[] {
+export function cutList(job: Pick<JobFile, 'rooms' | 'unit' | 'vocabulary'>, plan: PlanFile): CutListLine[] {
   const stickOf = new Map(
     plan.sticks.flatMap((stick) => stick.cuts.map((cut) => [cut.piece, stick] as const)),
   );
   return plan.pieces.map((piece) => {
     const place = placeOf(job, piece);
     const length = piece.near === 0 ? 'from the waste' : formatLength(piece.near, job.unit);
-    const ends = `${endWord(piece.left)} → ${endWord(piece.right)}`;
+    const ends = `${endWord(piece.left, job.vocabulary)} → ${endWord(piece.right, job.vocabulary)}`;
     return {
       piece,
       place,

@@ -2,7 +2,7 @@ import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
 import type { Saw } from '../job/index.ts';
 import { detentBeside, roundingOpens } from '../saw/index.ts';
 import type { Piece, PlanFile } from '../plan/index.ts';
-import type { WatchOutCode } from '../words/index.ts';
+import { spoken, type Vocabulary, type WatchOutCode } from '../words/index.ts';
 import type { CutStep } from './cut-steps.ts';
 
 /** Degrees by which a cope is cut back more than it must be, so that only its edge touches: from and to. */
@@ -22,7 +22,7 @@ export function copeRelief(angle: number): { readonly from: number; readonly to:
 const SEEN: Readonly<Record<Unit, number>> = { in: 1 / 64, mm: 0.4 };
 
 /** What else there is to know at one cut, each in a sentence that can be done as it stands. */
-export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): string[] {
+export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit, vocabulary?: Vocabulary): string[] {
   const { piece, profile, end, saw: setting } = step;
   const { joint, angle, snip } = piece[end];
   const notes: string[] = [];
@@ -51,7 +51,7 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): strin
     );
   }
   if (snip !== undefined) notes.push('Then snip the nose at 45°.');
-  return notes;
+  return notes.map((note) => spoken(note, vocabulary));
 }
 
 /** What the cut itself says, with its own figures: not said a second time beside it. */

@@ -47,3 +47,26 @@ const TERMS: Readonly<Record<Vocabulary, Terms>> = {
 };
 
 export const termsOf = (vocabulary: Vocabulary | undefined): Terms => TERMS[vocabulary ?? 'us'];
+
+const SPOKEN = new Map<string, string>([
+  ...(Object.keys(TERMS.us) as (keyof Terms)[]).map((key): [string, string] => [
+    TERMS.us[key],
+    TERMS.uk[key],
+  ]),
+  ['mitering', 'mitring'],
+  ['copes', 'scribes'],
+  ['coping', 'scribing'],
+]);
+const WORDS = new RegExp(`\\b(${[...SPOKEN.keys()].join('|')})\\b`, 'gi');
+
+/**
+ * A text of ours in the other vocabulary. Not for texts with names that people gave: those stay as they were given.
+ * @example spoken('Miter the base', 'uk') // "Mitre the skirting"
+ */
+export const spoken = (text: string, vocabulary: Vocabulary | undefined): string =>
+  vocabulary === 'uk'
+    ? text.replace(WORDS, (word) => {
+        const other = SPOKEN.get(word.toLowerCase())!;
+        return /^[A-Z]/.test(word) ? other[0]!.toUpperCase() + other.slice(1) : other;
+      })
+    : text;

@@ -1,5 +1,6 @@
 /** Why each watch-out matters and what to do about it, by its code. */
 
+import { spoken, type Vocabulary } from './terms.ts';
 import type { WatchOutCode } from './watch-outs.ts';
 
 export interface WatchAdvice {
@@ -125,4 +126,7 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
 };
 
 /** Why a watch-out matters and what to do about it. */
-export const adviceFor = (code: WatchOutCode): WatchAdvice => ADVICE[code];
+export const adviceFor = (code: WatchOutCode, vocabulary?: Vocabulary): WatchAdvice => ({
+  why: spoken(ADVICE[code].why, vocabulary),
+  what: spoken(ADVICE[code].what, vocabulary),
+});

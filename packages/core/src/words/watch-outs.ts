@@ -96,7 +96,7 @@ const SENTENCES: Sentences = {
       d.left === d.right
         ? `both walls lean ${say.angle(Math.abs(d.left))} ${d.left > 0 ? 'into' : 'out of'} the room`
         : `the wall on its left ${wall(d.left)}, the one on its right ${wall(d.right)}`;
-    return `${cornerOf(d)}: ${walls}; base and rails are cut to that`;
+    return `${cornerOf(d)}: ${walls}; ${say.base} and rails are cut to that`;
   },
   services: (d) =>
     `${wallOf(d)}: ${d.count === 1 ? 'a socket, switch or pipe' : `${d.count} sockets, switches or pipes`}; no nails in line with them, up, down or across`,

@@ -29,6 +29,7 @@ import { useMoveOpening } from '../../features/walk/use-move-opening.ts';
 import { useSheet, type EditSurvey } from '../../session/use-sheet.ts';
 import { FieldScope } from '../../shared/half-written.ts';
 import { usePrinting } from '../../shared/use-printing.ts';
+import { Words } from '../../shared/words.tsx';
 import { useLater } from '../../shared/use-later.ts';
 import { useSteady } from '../../shared/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
@@ -131,62 +132,64 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
     return () => window.removeEventListener('keydown', onKey);
   });
   return (
-    <FieldScope.Provider value={`${job.id}/${roomId ?? ''}`}>
-      <div className="frame no-print">
-        <div>
-          <JobHeader
-            jobId={job.id}
-            name={job.name}
-            unit={job.unit}
+    <Words.Provider value={job.vocabulary}>
+      <FieldScope.Provider value={`${job.id}/${roomId ?? ''}`}>
+        <div className="frame no-print">
+          <div>
+            <JobHeader
+              jobId={job.id}
+              name={job.name}
+              unit={job.unit}
+              stage={stage}
+              roomId={roomId}
+              rooms={rooms}
+              measured={measuredText(job)}
+              onSetup={setupOpen.open}
+              onHelp={helpOpen.open}
+            />
+            {roomId && <Disputes jobId={job.id} roomId={roomId} unit={job.unit} />}
+          </div>
+          <StageBody
+            job={job}
             stage={stage}
             roomId={roomId}
-            rooms={rooms}
-            measured={measuredText(job)}
-            onSetup={setupOpen.open}
-            onHelp={helpOpen.open}
+            room={room}
+            quick={quick}
+            pieces={pieces}
+            file={file}
+            live={live}
+            onPiece={pick}
+            edit={edit}
           />
-          {roomId && <Disputes jobId={job.id} roomId={roomId} unit={job.unit} />}
+          <footer className="foot" data-stage={stage} hidden={stage === HOME}>
+            {view.room ? (
+              <Strip
+                room={view.room}
+                unit={job.unit}
+                layer={stage === 'walk' ? 'measures' : 'pieces'}
+                {...(stage === 'walk' ? { onMove: moveOpening } : {})}
+                {...(stage === 'joints' ? { onSplice: dragSplice, spliceWorth: worth } : {})}
+                pieces={view.drawn}
+                profiles={profiles}
+                selectedWall={ui.wall}
+                selectedPiece={ui.piece}
+                onWall={pickWall}
+                onPiece={pick}
+              />
+            ) : (
+              <Text size="sm" c="dimmed" ta="center" py={8}>
+                The ribbon unrolls the room here, wall by wall.
+              </Text>
+            )}
+          </footer>
+          <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
+          <ShortcutHelp opened={help} onClose={helpOpen.close} />
         </div>
-        <StageBody
-          job={job}
-          stage={stage}
-          roomId={roomId}
-          room={room}
-          quick={quick}
-          pieces={pieces}
-          file={file}
-          live={live}
-          onPiece={pick}
-          edit={edit}
-        />
-        <footer className="foot" data-stage={stage} hidden={stage === HOME}>
-          {view.room ? (
-            <Strip
-              room={view.room}
-              unit={job.unit}
-              layer={stage === 'walk' ? 'measures' : 'pieces'}
-              {...(stage === 'walk' ? { onMove: moveOpening } : {})}
-              {...(stage === 'joints' ? { onSplice: dragSplice, spliceWorth: worth } : {})}
-              pieces={view.drawn}
-              profiles={profiles}
-              selectedWall={ui.wall}
-              selectedPiece={ui.piece}
-              onWall={pickWall}
-              onPiece={pick}
-            />
-          ) : (
-            <Text size="sm" c="dimmed" ta="center" py={8}>
-              The ribbon unrolls the room here, wall by wall.
-            </Text>
-          )}
-        </footer>
-        <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
-        <ShortcutHelp opened={help} onClose={helpOpen.close} />
-      </div>
-      {printing && stage === 'saw' && live.plan && (
-        <PrintedList file={file} plan={live.plan} on={new Date()} rackName={rackName} />
-      )}
-    </FieldScope.Provider>
+        {printing && stage === 'saw' && live.plan && (
+          <PrintedList file={file} plan={live.plan} on={new Date()} rackName={rackName} />
+        )}
+      </FieldScope.Provider>
+    </Words.Provider>
   );
 }
 

@@ -9,6 +9,7 @@ import {
   type Room,
   type WatchOut,
 } from '@long-miter/core';
+import { useSpoken } from '../../shared/words.tsx';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { piecePicked, trimPicked, wallPicked } from '../../session/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
@@ -37,6 +38,7 @@ interface Props {
 
 /** Joints: every piece of the room, how its ends are joined, and why. */
 export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, rules }: Props) {
+  const inWords = useSpoken();
   const [open, setOpen] = useState<'trims' | 'rules' | 'watch'>();
   const navigate = useNavigate();
   const shownTrim = useAppSelector((state) => state.ui.trim);
@@ -146,7 +148,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                   {piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}
                 </span>
                 <span>
-                  {JOINT_WORDS[piece.left.joint]} → {JOINT_WORDS[piece.right.joint]}
+                  {inWords(JOINT_WORDS[piece.left.joint])} → {inWords(JOINT_WORDS[piece.right.joint])}
                 </span>
                 <span
                   style={{ textAlign: 'right', color: 'var(--mantine-color-dimmed)' }}

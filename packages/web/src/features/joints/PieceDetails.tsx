@@ -11,6 +11,7 @@ import {
   type Room,
   type Unit,
 } from '@long-miter/core';
+import { useSpoken } from '../../shared/words.tsx';
 import { Figure } from '../../shared/Figure.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
@@ -28,6 +29,7 @@ interface Props {
 
 /** Everything about the selected piece: figures, both ends, the reason for each, and the choice at its corners. */
 export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) {
+  const inWords = useSpoken();
   const far = piece.near + piece.left.reach + piece.right.reach;
   const profile = sawnAs(
     piece,
@@ -70,7 +72,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
         <Group key={side} gap="md" wrap="nowrap" align="center">
           <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />
           <div>
-            <Text fw={650}>{endText(piece[side])}</Text>
+            <Text fw={650}>{inWords(endText(piece[side]))}</Text>
             <Text size="sm" c="dimmed">
               {settingText(piece[side].saw, profile)}
             </Text>
@@ -118,6 +120,7 @@ function JointPicture({
 
 /** At each inside corner of the piece: leave the choice to the house rules or pin it by hand. */
 function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit' | 'pieces'>) {
+  const inWords = useSpoken();
   const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   const before = (wall + room.walls.length - 1) % room.walls.length;
@@ -141,7 +144,7 @@ function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit' | 'pieces
             { value: 'rule', label: 'house rule' },
             { value: 'through-left', label: `wall ${index + 1} through` },
             { value: 'through-right', label: `wall ${((index + 1) % room.walls.length) + 1} through` },
-            { value: 'miter', label: 'miter' },
+            { value: 'miter', label: inWords('miter') },
           ]}
           onChange={(value) =>
             edit((survey) => pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : value))

@@ -16,6 +16,7 @@ import {
   type TrimUse,
   type Unit,
 } from '@long-miter/core';
+import { useSpoken } from '../../shared/words.tsx';
 import { useCommands } from '../../session/use-commands.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
@@ -39,6 +40,7 @@ interface Props {
 
 /** Which trims the room has, on which walls, how high, and what lies on what. */
 export function TrimsEditor({ job, survey, edit }: Props) {
+  const inWords = useSpoken();
   const { addProfile, putItem } = useCommands(job.id);
   const { unit, settings } = job;
   const [refused, setRefused] = useState<string>();
@@ -76,7 +78,7 @@ export function TrimsEditor({ job, survey, edit }: Props) {
       <Group gap={6}>
         {TRIM_USES.map((use) => (
           <Button key={use} size="compact-md" variant="default" onClick={() => add(use)}>
-            Add {NAMES[use]}
+            Add {inWords(NAMES[use])}
           </Button>
         ))}
       </Group>

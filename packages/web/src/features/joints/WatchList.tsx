@@ -32,7 +32,7 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
               {room.name}
             </Text>
             {own.map((one, index) => {
-              const { why, what } = adviceFor(one.code);
+              const { why, what } = adviceFor(one.code, job.vocabulary);
               return (
                 <div key={`${one.code}${index}`}>
                   <UnstyledButton

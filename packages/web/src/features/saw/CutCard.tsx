@@ -1,3 +1,4 @@
+import { useContext } from 'react';
 import { Button, Group, Text } from '@mantine/core';
 import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
 import {
@@ -17,6 +18,7 @@ import {
   type Unit,
   type PlannedStick,
 } from '@long-miter/core';
+import { useSpoken, Words } from '../../shared/words.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { BigFigure } from './BigFigure.tsx';
@@ -38,6 +40,8 @@ interface Props {
 
 /** One cut in figures, sides and a picture that can be read from two metres. */
 export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, onList }: Props) {
+  const inWords = useSpoken();
+  const vocabulary = useContext(Words);
   const step = steps[at]!;
   const { piece, profile, saw } = step;
   return (
@@ -54,7 +58,7 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
             <Typeset text={profile.name} />
           </span>
           <small>
-            stick {step.stickNumber}, <Typeset text={formatWithUnit(step.stick.length, unit)} />
+            {inWords('stick')} {step.stickNumber}, <Typeset text={formatWithUnit(step.stick.length, unit)} />
             {step.stick.source === 'rack' ? `, from the rack: ${rackName(step.stick)}` : ''}
           </small>
         </span>
@@ -68,7 +72,7 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
         <div className="cut-lies">
           {saw.seat !== null && <Lies step={step} seat={saw.seat} kerf={kerfOf(machine, unit)} />}
           <div className="cut-notes">
-            {cutNotes(step, machine, unit).map((note) => (
+            {cutNotes(step, machine, unit, vocabulary).map((note) => (
               <Text key={note} size="md">
                 <Typeset text={note} />
               </Text>
@@ -115,12 +119,13 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
 /** Where it is marked and how the saw is set. */
 function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machine: Saw | undefined }) {
   const { mark } = step;
+  const inWords = useSpoken();
   const off = Math.abs(saw.dial) > 0.005 ? `, this saw shows ${formatAngle(saw.dial)} at square` : '';
   return (
     <div className="cut-figures">
       <div className="cut-row">
         <div className="cut-what">
-          {step.end === 'left' ? 'cut at' : 'mark'}, on the <b>{mark.edge}</b>, from {mark.from}
+          {step.end === 'left' ? 'cut at' : 'mark'}, on the <b>{mark.edge}</b>, from {inWords(mark.from)}
         </div>
         <BigFigure text={mark.text} testid="mark" />
       </div>
@@ -206,6 +211,7 @@ function Sided({
 
 /** What this saw cannot cut: every way that was tried and what it lacks, and the ways out. */
 function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
+  const vocabulary = useContext(Words);
   return (
     <div role="alert">
       <Text className="cut-keep">not on this saw</Text>
@@ -215,7 +221,7 @@ function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
         </Text>
       ))}
       <Text size="lg" fw={650}>
-        {adviceFor('beyond-saw').what}
+        {adviceFor('beyond-saw', vocabulary).what}
         cuts.
       </Text>
     </div>

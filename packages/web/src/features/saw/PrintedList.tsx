@@ -10,6 +10,7 @@ import {
   sawnAs,
   sawOf,
   settingText,
+  spoken,
   type CutStep,
   type JobFile,
   type PlanFile,
@@ -31,7 +32,9 @@ export function PrintedList({ file, plan, on, rackName }: Props) {
   const head = `Plan ${planNumber(plan)} · ${on.toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}`;
   return (
     <div className="only-print">
-      <h1>{file.name}: cut sheet by stick</h1>
+      <h1>
+        {file.name}: cut sheet by {spoken('stick', file.vocabulary)}
+      </h1>
       <p>
         {head} ·{' '}
         {plan.buy.map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`).join(', ')};{' '}
@@ -42,7 +45,7 @@ export function PrintedList({ file, plan, on, rackName }: Props) {
         <StickSheet
           key={stick.id}
           file={file}
-          title={`Stick ${index + 1} · ${nameOf(file, stick.profile)} · ${formatWithUnit(stick.length, file.unit)}${stick.source === 'rack' ? ` from the rack: ${rackName(stick)}` : ''} · left over ${formatWithUnit(stick.leftover, file.unit)}`}
+          title={`${spoken('Stick', file.vocabulary)} ${index + 1} · ${nameOf(file, stick.profile)} · ${formatWithUnit(stick.length, file.unit)}${stick.source === 'rack' ? ` from the rack: ${rackName(stick)}` : ''} · left over ${formatWithUnit(stick.leftover, file.unit)}`}
           steps={steps.filter((step) => step.stickNumber === index + 1)}
           plan={plan}
         />
@@ -84,7 +87,7 @@ function StickSheet({
       <tbody>
         {steps.map((step, k) => {
           const notes = [
-            ...cutNotes(step, saw, file.unit),
+            ...cutNotes(step, saw, file.unit, file.vocabulary),
             // What is to watch at a piece is said once, at its first cut.
             ...(steps.findIndex((one) => one.piece.id === step.piece.id) === k
               ? pieceWarnings(plan, step.piece).map((text) => `▲ ${text}`)
@@ -102,7 +105,7 @@ function StickSheet({
                 <b>{step.mark.text}</b>
               </td>
               <td>
-                from {step.mark.from}, on the {step.mark.edge}
+                from {spoken(step.mark.from, file.vocabulary)}, on the {step.mark.edge}
               </td>
               <td>
                 {settingText(step.saw, step.profile)}
@@ -132,7 +135,7 @@ function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
           <th>Left → right</th>
           <th>Profile, edge</th>
           <th>Hung as</th>
-          <th>Stick</th>
+          <th>{spoken('Stick', file.vocabulary)}</th>
         </tr>
       </thead>
       <tbody>

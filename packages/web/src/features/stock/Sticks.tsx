@@ -16,6 +16,7 @@ import {
   type StickRef,
   type Unit,
 } from '@long-miter/core';
+import { useSpoken } from '../../shared/words.tsx';
 import type { Dragged } from '../../drawing/Parts.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useWidth } from '../../shared/use-width.ts';
@@ -180,6 +181,7 @@ const Stick = memo(function Stick({
   onPiece,
   hand,
 }: StickProps) {
+  const inWords = useSpoken();
   const { stick } = diagram;
   const { cut } = stick;
   const drawing = useMemo(
@@ -190,7 +192,10 @@ const Stick = memo(function Stick({
     <div style={{ paddingBottom: 4 }} data-stick={stick.id}>
       <div className="stick-head" style={{ width: Math.max(300, stick.length * scale) }}>
         <span>
-          <b>Stick {number}</b> · <Typeset text={formatWithUnit(stick.length, unit)} />
+          <b>
+            {inWords('Stick')} {number}
+          </b>{' '}
+          · <Typeset text={formatWithUnit(stick.length, unit)} />
           {stick.source === 'rack' && (
             <>
               {' '}

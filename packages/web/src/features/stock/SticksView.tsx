@@ -22,6 +22,7 @@ import {
   type StickPin,
   type StickRef,
 } from '@long-miter/core';
+import { useSpoken } from '../../shared/words.tsx';
 import { useCutSticksQuery } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
 import { useRackWords } from '../../session/use-rack-words.ts';
@@ -61,6 +62,7 @@ function pinChanges(
 
 /** The sticks to scale, with what they cost and why it cannot be less; pieces move, sticks are pinned and ticked off. */
 export function SticksView({ job, file, live, onPiece }: Props) {
+  const inWords = useSpoken();
   const issues = useAppSelector((state) => state.plan.issues);
   const selectedPiece = useAppSelector((state) => state.ui.piece);
   const { plan, latest, working, cancel } = live;
@@ -123,10 +125,10 @@ export function SticksView({ job, file, live, onPiece }: Props) {
       >
         <Group justify="space-between" align="baseline">
           <Title order={2} size="h4">
-            Sticks
+            {inWords('Sticks')}
           </Title>
           <Text size="sm" c="dimmed">
-            back edge on top, to scale; drag a piece to another stick
+            {inWords('back edge on top, to scale; drag a piece to another stick')}
           </Text>
         </Group>
         {shown && <CutForOlder job={job} plan={shown} cuts={cuts} onNotCut={(id) => void notCut(id)} />}
@@ -234,11 +236,16 @@ function AskCut({
   onClose: () => void;
   onCut: () => void;
 }) {
+  const inWords = useSpoken();
   return (
     <Modal
       opened
       onClose={onClose}
-      title={<Text fw={650}>Is stick {number} cut?</Text>}
+      title={
+        <Text fw={650}>
+          {inWords('Is stick')} {number} cut?
+        </Text>
+      }
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <Stack gap={10}>

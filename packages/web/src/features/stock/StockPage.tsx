@@ -1,6 +1,7 @@
 import { SegmentedControl } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import type { JobFile, JobRecord, Piece } from '@long-miter/core';
+import { useSpoken } from '../../shared/words.tsx';
 import { BuyingView } from './BuyingView.tsx';
 import { ChartsView } from './ChartsView.tsx';
 import { SticksView } from './SticksView.tsx';
@@ -28,6 +29,7 @@ type View = (typeof VIEWS)[number]['value'];
 /** Stock: which sticks to buy, how each is divided, what else it could be, what it comes to. */
 export function StockPage({ job, file, live, onPiece, rack }: Props) {
   const [view, setView] = useState<View>('sticks');
+  const inWords = useSpoken();
   const shown = live.plan ?? live.latest;
   return (
     <div className="stock">
@@ -35,7 +37,7 @@ export function StockPage({ job, file, live, onPiece, rack }: Props) {
         className="stock-views"
         aria-label="Views of the stock"
         value={view}
-        data={[...VIEWS]}
+        data={VIEWS.map(({ value, label }) => ({ value, label: inWords(label) }))}
         onChange={(value) => setView(value)}
       />
       {view === 'sticks' && <SticksView job={job} file={file} live={live} onPiece={onPiece} />}

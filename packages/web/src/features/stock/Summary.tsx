@@ -9,6 +9,7 @@ import {
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
+import { useSpoken } from '../../shared/words.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { useAppSelector } from '../../session/store.ts';
@@ -76,6 +77,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
 }
 
 export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
+  const inWords = useSpoken();
   const pinned = job.settings.pins.length;
   const around =
     pinned === 0 ? '' : `, with ${pinned === 1 ? 'the pinned stick' : `the ${pinned} pinned sticks`}`;
@@ -89,8 +91,9 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
           : `No plan can cost less than ${formatMoney(summary.lowerBound, plan.coin)}; this one is at most ${formatMoney(gap, plan.coin)} above the best${around}.`}
       </Text>
       <Text size="sm" c="dimmed">
-        {summary.sticks} sticks, {summary.bought} of them bought · waste {(summary.waste * 100).toFixed(1)} %
-        of <Typeset text={formatWithUnit(summary.stockLength, job.unit)} />
+        {summary.sticks} {inWords('sticks')}, {summary.bought} of them bought · waste{' '}
+        {(summary.waste * 100).toFixed(1)} % of{' '}
+        <Typeset text={formatWithUnit(summary.stockLength, job.unit)} />
       </Text>
       {plan.bounds.map((bound) => (
         <Text key={bound.profile} size="sm">
@@ -109,13 +112,14 @@ const THUMBS = [10, 15] as const;
 
 /** What the usual guess would have bought, beside the plan: sticks, money, waste. */
 export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
+  const inWords = useSpoken();
   const own = planFigures(plan);
   return (
     <Table verticalSpacing={2} mt={6} aria-label="Against the rule of thumb">
       <Table.Thead>
         <Table.Tr>
           <Table.Th />
-          <Table.Th ta="right">Sticks</Table.Th>
+          <Table.Th ta="right">{inWords('Sticks')}</Table.Th>
           <Table.Th ta="right">Money</Table.Th>
           <Table.Th ta="right">Waste</Table.Th>
         </Table.Tr>
