@@ -109,7 +109,7 @@ describe('test cuts', () => {
         .getAllByRole('row')
         .map((row) => row.textContent);
     expect(record()).toHaveLength(1);
-    expect(record()[0]).toContain('at squarereads 0.33° less than it cuts, before 0° moretest cut');
+    expect(record()[0]).toContain('at square0.33° too low, before righttest cut');
     // Said and done: nothing more to set, but that somebody has looked again can be noted.
     await user.click(cuts.getByRole('button', { name: 'Put it on record' }));
     expect(record()).toHaveLength(2);

@@ -22,12 +22,16 @@ const POINTS: Readonly<Record<SawPoint, string>> = {
 const NONE: readonly CrewSaw[] = [];
 const SHOWN = 6;
 
+/** How a scale stands to its cuts. */
+const reading = (more: number): string =>
+  more === 0 ? 'right' : `${formatAngle(Math.abs(more))} too ${more < 0 ? 'low' : 'high'}`;
+
 const day = (at: string): string => {
   const date = new Date(at);
   return Number.isNaN(date.getTime()) ? at : date.toLocaleDateString(undefined, { dateStyle: 'medium' });
 };
 
-/** What test cuts have said of a saw, newest first: a scale that wanders is seen here. */
+/** What the scales of a saw were found to show, newest first: one that wanders is seen here. */
 export function SawRecord({ saw }: { saw: Saw }) {
   const record = [...(saw.record ?? [])].reverse();
   if (record.length === 0)
@@ -44,8 +48,7 @@ export function SawRecord({ saw }: { saw: Saw }) {
             <Table.Td>{day(one.at)}</Table.Td>
             <Table.Td>{POINTS[one.of]}</Table.Td>
             <Table.Td>
-              reads {formatAngle(Math.abs(one.reads))} {one.reads < 0 ? 'less' : 'more'} than it cuts, before{' '}
-              {formatAngle(Math.abs(one.was))} {one.was < 0 ? 'less' : 'more'}
+              {reading(one.reads)}, before {reading(one.was)}
             </Table.Td>
             <Table.Td>{one.how}</Table.Td>
           </Table.Tr>
