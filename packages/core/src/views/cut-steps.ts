@@ -85,7 +85,7 @@ export function cutSteps(
         ...endStep(bench, piece, mark.end),
         mark: {
           length,
-          text: bench.text(length),
+          text: length === 0 ? AT_THE_END : bench.text(length),
           from:
             mark.end === 'right'
               ? betweenPoints(piece, mark, bench)
@@ -105,6 +105,9 @@ export function cutSteps(
     return steps;
   });
 }
+
+/** A slant that takes nothing off the edge it is marked on. */
+const AT_THE_END = 'at its end';
 
 const betweenPoints = (piece: Piece, { along }: StickMark, { profileOf }: Bench): string => {
   const profile = profileOf(piece);
@@ -139,7 +142,7 @@ function smallSteps(bench: Bench, piece: Piece): Step[] {
       ...endStep(bench, piece, first),
       mark: {
         length: 0,
-        text: 'at its end',
+        text: AT_THE_END,
         from: 'the end of any offcut long enough to hold well clear of the blade',
         edge: names.far,
         line: 'far',

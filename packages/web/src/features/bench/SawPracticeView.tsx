@@ -1,4 +1,14 @@
-import { Button, Group, NativeSelect, SegmentedControl, Stack, Text, TextInput, Title } from '@mantine/core';
+import {
+  Button,
+  Group,
+  NativeSelect,
+  Radio,
+  SegmentedControl,
+  Stack,
+  Text,
+  TextInput,
+  Title,
+} from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import {
@@ -214,19 +224,17 @@ function SettingFields({
   );
   return (
     <Stack gap={10} mt={8}>
-      <Stack gap={2}>
-        <Text size="sm" fw={600}>
-          it lies
-        </Text>
-        <SegmentedControl
-          aria-label="it lies"
-          orientation="vertical"
-          data={round.seats.map(({ value, label }) => ({ value, label }))}
-          value={setting.seat ?? ''}
-          readOnly={settled}
-          onChange={(value) => onSet({ seat: value as SawChoice['seat'] })}
-        />
-      </Stack>
+      <Radio.Group
+        label="it lies"
+        value={setting.seat ?? null}
+        onChange={(value) => settled || onSet({ seat: value as SawChoice['seat'] })}
+      >
+        <Stack gap={8} mt={6}>
+          {round.seats.map(({ value, label }) => (
+            <Radio key={value} value={value} label={label} />
+          ))}
+        </Stack>
+      </Radio.Group>
       {scale('swing', 'miter', 'the handle swings', WAYS)}
       {scale('tilt', 'bevel', 'the top of the blade leans', [
         WAYS[0]!,

@@ -169,8 +169,8 @@ function Lies({ step, seat, kerf }: { step: CutStep; seat: Seat; kerf: number })
         keep {step.saw.keep}
       </div>
       <Text fw={650}>{seatWords(seat, step.profile)}</Text>
-      {lies && <DrawingSvg drawing={lies} height={160} margin={14} caption={false} />}
-      {above && <DrawingSvg drawing={above} height={78} margin={5} caption={false} />}
+      {lies && <DrawingSvg drawing={lies} height={140} margin={12} caption={false} />}
+      {above && <DrawingSvg drawing={above} height={62} margin={4} caption={false} />}
     </>
   );
 }
