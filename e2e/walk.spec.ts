@@ -146,7 +146,7 @@ test('everything a wall can have is recorded, drawn and kept', async ({ page }) 
   await page.getByLabel('the corner is').selectOption('bullnose');
   await page.getByLabel('walls measured to').selectOption('curve');
   await page.getByLabel('angle taken').selectOption('bridged');
-  await page.getByLabel('off plumb, ° + in').fill('0.5');
+  for (const side of ['left', 'right']) await page.getByLabel(`${side} wall leans, °`).fill('0.5');
   // Over casing that is fixed: 2 1/4 casing and 3/16 reveal at each side.
   await tab(page, /^Openings/);
   await page.getByRole('switch', { name: 'casing is fixed' }).check({ force: true });

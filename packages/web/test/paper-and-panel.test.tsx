@@ -1,11 +1,12 @@
 /** @jest-environment jest-fixed-jsdom */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
-import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { addOpening, setReading, type JobRecord, type Survey } from '@long-miter/core';
 import { api } from '../src/api/api.ts';
 import { shownJob } from '../src/session/shown-job.ts';
+import { outbox } from '../src/session/outbox.ts';
 import { makeStore } from '../src/session/store.ts';
 import { TrimsEditor } from '../src/features/joints/TrimsEditor.tsx';
 import { StandInPage } from '../src/features/stand-in/StandInPage.tsx';
@@ -103,6 +104,8 @@ describe('the panel of the stand-in devices', () => {
 });
 
 describe('the trims of a room', () => {
+  // What one test has sent must not arrive in the next; before the server that is played is gone.
+  afterEach(() => waitFor(() => expect(outbox.waiting(jobOf([]).id)).toBe(0)));
   playServer();
   const start = async () => {
     const job = jobOf([rectangle()]);

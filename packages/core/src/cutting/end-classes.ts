@@ -20,8 +20,13 @@ export interface Clearances {
   readonly lead: readonly number[];
   /** From the near end of a last blank to the stick's right end. */
   readonly tail: readonly number[];
-  /** gap[a][b]: between the near end of a blank of class a and the near start of a following one of class b. */
-  readonly gap: readonly (readonly number[])[];
+  /** Between the near end of a blank of class a and the near start of a following one of class b. */
+  readonly gap: (a: number, b: number) => number;
+  /** The least gap there is before and after a blank of each class. */
+  readonly leastBefore: readonly number[];
+  readonly leastAfter: readonly number[];
+  /** What so many blanks take between and beside them at the very least, whatever they are. */
+  readonly leastExtra: (blanks: number) => number;
 }
 
 /** Rounds up to whole units, forgiving the noise of floating arithmetic. */
@@ -30,15 +35,24 @@ export const wholeUp = (x: number): number => Math.ceil(x - WHOLE_UNIT);
 export function clearances(classes: readonly EndClass[], kerf: number, endTrim: number): Clearances {
   const farBeyondRight = classes.map((one) => -one.depth * tanDeg(one.right));
   const farBeyondLeft = classes.map((one) => -one.depth * tanDeg(one.left));
+  const alongRight = classes.map((one) => kerf / cosDeg(one.right));
+  const alongLeft = classes.map((one) => kerf / cosDeg(one.left));
+  // Measured corners make nearly as many classes as there are pieces: pairs are worked out as they are asked for.
+  const gap = (a: number, b: number): number =>
+    wholeUp(Math.max(alongRight[a]!, alongLeft[b]!) + Math.max(0, farBeyondRight[a]! + farBeyondLeft[b]!));
+  /** Least of a row of gaps; none is below the kerf along the class's own end. */
+  const least = (own: number, gapTo: (other: number) => number): number => {
+    let best = Infinity;
+    for (let other = 0; other < classes.length && best > own; other++) best = Math.min(best, gapTo(other));
+    return best;
+  };
   return {
     classes,
     lead: farBeyondLeft.map((beyond) => wholeUp(endTrim + Math.max(0, beyond))),
     tail: farBeyondRight.map((beyond) => wholeUp(endTrim + Math.max(0, beyond))),
-    gap: classes.map((a, i) =>
-      classes.map((b, j) => {
-        const along = Math.max(kerf / cosDeg(a.right), kerf / cosDeg(b.left));
-        return wholeUp(along + Math.max(0, farBeyondRight[i]! + farBeyondLeft[j]!));
-      }),
-    ),
+    gap,
+    leastBefore: classes.map((_, c) => least(wholeUp(alongLeft[c]!), (other) => gap(other, c))),
+    leastAfter: classes.map((_, c) => least(wholeUp(alongRight[c]!), (other) => gap(c, other))),
+    leastExtra: (blanks) => 2 * wholeUp(endTrim) + Math.max(0, blanks - 1) * wholeUp(kerf),
   };
 }

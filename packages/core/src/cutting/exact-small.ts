@@ -1,72 +1,194 @@
-import type { CutModel } from './model.ts';
+import type { CutModel, WallNet } from './model.ts';
 import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
 import type { ClassSet } from './sequencer.ts';
 
-/** Most blanks for which every way to share them among sticks is tried: 3^14 is under five million steps. */
-export const SMALL = 14;
+/** Most pieces for which every way to share them among sticks is tried: 3^14 is under five million steps. */
+const MOST_PIECES = 14;
+/** Most ways to divide the walls that are looked at. */
+const MOST_DIVISIONS = 20_000;
+/** Steps after which the trial is given up: about a third of a second. Counted, not timed: the same on every machine. */
+const MOST_STEPS = 6e7;
+/** What a set of pieces costs to look at, in the same steps. */
+const SET_STEPS = 40;
+/** A stick costs a hair on top of its price, so that of two plans of one cost the one with fewer sticks wins. */
+const HAIR = 1e-4;
 
-/** Whether a problem can be solved by trying everything: few blanks, no walls to divide, as many sticks as wanted. */
-export const isSmall = (model: CutModel): boolean =>
-  model.walls.length === 0 &&
-  model.sticks.every((group) => group.count === undefined) &&
-  model.items.reduce((sum, item) => sum + item.demand, 0) <= SMALL;
+/** Every way to make a wall of its parts: arcs, left to right. Undefined where there are too many. */
+function divisionsOf(net: WallNet): number[][] | undefined {
+  const found: number[][] = [];
+  const go = (point: number, path: readonly number[]): boolean => {
+    if (point === net.points - 1) return found.push([...path]) <= MOST_DIVISIONS;
+    if (path.length > net.wall.max) return true;
+    return net.arcs.every((arc, index) => arc.from !== point || go(arc.to, [...path, index]));
+  };
+  return go(0, []) ? found : undefined;
+}
 
-/** Cheapest stick group for each subset of the blanks, −1 where none holds it. */
-function groupsOfSubsets(model: CutModel, blanks: readonly number[]): Int16Array {
-  const full = 1 << blanks.length;
-  const group = new Int16Array(full).fill(-1);
-  const sets: (ClassSet | undefined)[] = [model.sequencer.empty];
+interface Division {
+  /** For each wall its arcs. */
+  readonly paths: readonly (readonly number[])[];
+  /** The pieces to be cut, as items, in rising order. */
+  readonly items: readonly number[];
+  readonly penalties: number;
+  /** No plan with these pieces costs less. */
+  readonly least: number;
+}
+
+/** Every way to divide all walls, cheapest bound first; undefined where there are too many, or too many pieces. */
+function divisions(model: CutModel): Division[] | undefined {
+  const blanks = model.items.flatMap((item, index) => new Array<number>(item.demand).fill(index));
+  let all: { paths: number[][]; items: number[]; penalties: number }[] = [
+    { paths: [], items: blanks, penalties: 0 },
+  ];
+  for (const net of model.walls) {
+    const own = divisionsOf(net);
+    if (!own || all.length * own.length > MOST_DIVISIONS) return undefined;
+    all = all.flatMap((before) =>
+      own.map((path) => ({
+        paths: [...before.paths, path],
+        items: [...before.items, ...path.map((arc) => net.arcs[arc]!.item)],
+        penalties: path.reduce((sum, arc) => sum + net.arcs[arc]!.penalty, before.penalties),
+      })),
+    );
+  }
+  const bought = model.sticks.filter((group) => group.price > 0);
+  const free = model.sticks
+    .filter((group) => group.price === 0)
+    .reduce((sum, group) => sum + (group.count ?? Infinity) * group.length, 0);
+  const rate = bought.length > 0 ? Math.min(...bought.map((group) => group.price / group.length)) : 0;
+  const found = all
+    .filter((one) => one.items.length <= MOST_PIECES)
+    .map(({ items, ...one }): Division => {
+      const length = items.reduce((sum, item) => sum + model.items[item]!.length, 0);
+      const least = one.penalties + (length > free ? (length - free) * rate : 0);
+      return { ...one, items: [...items].sort((a, b) => a - b), least };
+    })
+    .sort((a, b) => a.least - b.least);
+  return found.length === all.length ? found : undefined;
+}
+
+/** The least that each set of pieces takes of a stick; Infinity where it fits none. */
+function needs(model: CutModel, items: readonly number[]): Float64Array {
+  const full = 1 << items.length;
+  const need = new Float64Array(full).fill(Infinity);
   const lengths = new Float64Array(full);
-  for (let subset = 1; subset < full; subset++) {
-    const lowest = 31 - Math.clz32(subset & -subset);
-    const before = subset & (subset - 1);
-    // Adding a blank never shortens a stick: a subset of what does not fit need not be looked at.
+  const sets: (ClassSet | undefined)[] = [model.sequencer.empty];
+  for (let set = 1; set < full; set++) {
+    const before = set & (set - 1);
+    // Adding a piece never shortens a stick: a set of what does not fit need not be looked at.
     const held = sets[before];
     if (!held) continue;
-    const item = model.items[blanks[lowest]!]!;
-    const set = model.sequencer.with(held, item.cls);
-    lengths[subset] = lengths[before]! + item.length;
-    const need = lengths[subset]! + set.extra;
-    if (need > model.longest) continue;
-    sets[subset] = set;
-    // Groups are in order of price, so the first that is long enough is the cheapest.
-    group[subset] = model.sticks.findIndex((one) => one.length >= need);
+    const item = model.items[items[31 - Math.clz32(set & -set)]!]!;
+    const next = model.sequencer.with(held, item.cls);
+    lengths[set] = lengths[before]! + item.length;
+    const takes = lengths[set]! + next.extra;
+    if (takes > model.longest) continue;
+    sets[set] = next;
+    need[set] = takes;
   }
-  return group;
+  return need;
+}
+
+interface Sharing {
+  readonly cost: number;
+  readonly patterns: Pattern[];
 }
 
 /**
- * The true optimum of a small problem, by a dynamic programme over subsets: cost, then number of sticks.
- * @param model one for which isSmall holds
+ * The cheapest way to share pieces among sticks, by a dynamic programme over sets of them: first with the sticks there are
+ * as many of as wanted, then one limited stick after another.
  */
-export function solveSmall(model: CutModel): Filled {
-  const blanks = model.items.flatMap((item, index) => new Array<number>(item.demand).fill(index));
-  const group = groupsOfSubsets(model, blanks);
-  const full = 1 << blanks.length;
-  // One stick costs a hair on top of its price, so that of two plans of one cost the one with fewer sticks wins.
-  const price = (subset: number): number =>
-    group[subset]! < 0 ? Infinity : model.sticks[group[subset]!]!.price + 1e-4;
-  const best = new Float64Array(full).fill(Infinity);
-  const taken = new Int32Array(full);
+function share(model: CutModel, items: readonly number[], limited: readonly number[]): Sharing | undefined {
+  const full = 1 << items.length;
+  const need = needs(model, items);
+  /** Cheapest stick without a limit for each set. */
+  const group = new Int16Array(full).fill(-1);
+  for (let set = 1; set < full; set++)
+    if (need[set]! < Infinity)
+      group[set] = model.sticks.findIndex((one) => one.count === undefined && one.length >= need[set]!);
+  const price = (index: number): number => model.sticks[index]!.price + HAIR;
+  let best = new Float64Array(full).fill(Infinity);
   best[0] = 0;
-  for (let subset = 1; subset < full; subset++) {
-    const lowest = subset & -subset;
-    for (let part = subset; part > 0; part = (part - 1) & subset) {
+  const plain = new Int32Array(full);
+  for (let set = 1; set < full; set++) {
+    const lowest = set & -set;
+    for (let part = set; part > 0; part = (part - 1) & set) {
       if (!(part & lowest) || group[part]! < 0) continue;
-      const cost = price(part) + best[subset ^ part]!;
-      if (cost < best[subset]!) {
-        best[subset] = cost;
-        taken[subset] = part;
+      const cost = price(group[part]!) + best[set ^ part]!;
+      if (cost < best[set]!) {
+        best[set] = cost;
+        plain[set] = part;
       }
     }
   }
+  const layers = limited.map((index) => {
+    const { length } = model.sticks[index]!;
+    const before = best;
+    const after = before.slice();
+    const taken = new Int32Array(full);
+    for (let set = 1; set < full; set++)
+      for (let part = set; part > 0; part = (part - 1) & set) {
+        if (need[part]! > length) continue;
+        const cost = price(index) + before[set ^ part]!;
+        if (cost < after[set]!) {
+          after[set] = cost;
+          taken[set] = part;
+        }
+      }
+    best = after;
+    return { index, taken };
+  });
+  if (best[full - 1] === Infinity) return undefined;
+  const cost = best[full - 1]!;
   const patterns: Pattern[] = [];
-  for (let rest = full - 1; rest > 0; rest ^= taken[rest]!)
-    patterns.push(
+  const put = (index: number, part: number): void =>
+    void patterns.push(
       toPattern(
-        group[taken[rest]!]!,
-        blanks.filter((_, index) => (taken[rest]! >> index) & 1),
+        index,
+        items.filter((_, k) => (part >> k) & 1),
       ),
     );
-  return filledOf(model, patterns, []);
+  let rest = full - 1;
+  for (const { index, taken } of [...layers].reverse())
+    if (taken[rest]! > 0) {
+      put(index, taken[rest]!);
+      rest ^= taken[rest]!;
+    }
+  for (; rest > 0; rest ^= plain[rest]!) put(group[plain[rest]!]!, plain[rest]!);
+  return { cost, patterns };
+}
+
+/**
+ * The true optimum of a small problem by trying everything: every way to divide its walls, and for each every way to share
+ * the pieces among the sticks there are; cost, then number of sticks.
+ * @returns `impossible` where no plan exists; undefined where there is too much to try
+ */
+export function solveSmall(model: CutModel): Filled | 'impossible' | undefined {
+  const all = divisions(model);
+  if (!all) return undefined;
+  const limited = model.sticks.flatMap(({ count }, index) =>
+    count === undefined ? [] : new Array<number>(Math.min(count, MOST_PIECES)).fill(index),
+  );
+  let best: Filled | undefined;
+  let steps = 0;
+  const seen = new Set<string>();
+  for (const { paths, items, penalties, least } of all) {
+    if (best && least >= best.cost) break;
+    // Another division into pieces of the same sizes: only its splices could make it cheaper.
+    const key = `${items.join()}|${penalties}`;
+    if (seen.has(key)) continue;
+    seen.add(key);
+    steps += SET_STEPS * 2 ** items.length + (1 + limited.length) * 3 ** items.length;
+    if (steps > MOST_STEPS) return undefined;
+    const shared = share(model, items, limited);
+    if (!shared) continue;
+    const filled = filledOf(model, shared.patterns, paths);
+    if (
+      !best ||
+      filled.cost < best.cost ||
+      (filled.cost === best.cost && filled.patterns.length < best.patterns.length)
+    )
+      best = filled;
+  }
+  return best ?? 'impossible';
 }

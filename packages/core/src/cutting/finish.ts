@@ -17,7 +17,7 @@ function layOut(model: CutModel, pattern: Pattern): { item: number; start: numbe
   let at = 0;
   let before = -1;
   return model.sequencer.order(set).map((cls) => {
-    at += before < 0 ? lead[cls]! : gap[before]![cls]!;
+    at += before < 0 ? lead[cls]! : gap(before, cls);
     const item = byClass.get(cls)!.shift()!;
     const start = at;
     // The margin is kept at the end of the stick, not between its pieces.

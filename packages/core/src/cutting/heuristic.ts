@@ -75,9 +75,10 @@ export function fitDecreasing(
     let target: OpenStick | undefined;
     let leastLeft = Infinity;
     for (const stick of open) {
-      const left =
-        model.sticks[stick.group]!.length -
-        (stick.total + length + model.sequencer.with(stick.set, cls).extra);
+      const room = model.sticks[stick.group]!.length - stick.total - length;
+      // Most sticks are plainly too full: the best order of their pieces with this one need not be looked for.
+      if (room < model.clear.leastExtra(stick.list.length + 1)) continue;
+      const left = room - model.sequencer.with(stick.set, cls).extra;
       if (left < 0 || left >= leastLeft) continue;
       target = stick;
       leastLeft = left;

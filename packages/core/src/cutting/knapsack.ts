@@ -51,9 +51,7 @@ export class Knapsack {
   constructor(model: CutModel, cells: number) {
     this.model = model;
     this.cells = cells;
-    const { gap, lead, tail } = model.clear;
-    const leastAfter = gap.map((row) => Math.min(...row));
-    const leastBefore = gap.map((_, c) => Math.min(...gap.map((row) => row[c]!)));
+    const { lead, tail, leastAfter, leastBefore } = model.clear;
     this.size = Float64Array.from(
       model.items,
       (item) => item.length + (leastBefore[item.cls]! + leastAfter[item.cls]!) / 2,

@@ -30,7 +30,7 @@ export function layOnStick(
   let at = 0;
   let before = -1;
   return sequencer.order(set).map((blank) => {
-    at += before < 0 ? clear.lead[blank]! : clear.gap[before]![blank]!;
+    at += before < 0 ? clear.lead[blank]! : clear.gap(before, blank);
     const start = at;
     at += lengths[blank]!;
     before = blank;

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { attainableCosts } from './attainable.ts';
-import { isSmall, solveSmall } from './exact-small.ts';
+import { solveSmall } from './exact-small.ts';
 import { firstAnswer, fitDecreasing } from './heuristic.ts';
 import { Knapsack } from './knapsack.ts';
 import { buildModel, type CutModel } from './model.ts';
@@ -109,8 +109,8 @@ test('trying everything is never dearer than the quick methods', () => {
   fc.assert(
     fc.property(blanks, (list) => {
       const model = modelOf(problemOf(list));
-      expect(isSmall(model)).toBe(true);
       const exact = solveSmall(model);
+      if (exact === undefined || exact === 'impossible') throw new Error('small problems are tried in full');
       expect(served(model, exact.patterns)).toEqual(model.items.map(() => 0));
       expect(exact.cost).toBeLessThanOrEqual(firstAnswer(model)!.cost);
     }),
@@ -118,11 +118,14 @@ test('trying everything is never dearer than the quick methods', () => {
   );
 });
 
-test('a problem with limited sticks or with walls is not tried in full', () => {
-  const limited = problemOf([{ near: 100, left: 0, right: 0 }], {
-    sticks: [{ id: 's', length: 600, price: 5, count: 2, rack: false }],
+test('limited sticks that cannot do are found out by trying; too many pieces are not tried', () => {
+  const piece = { near: 300, left: 0, right: 0 };
+  const sticks = [{ id: 's', length: 700, price: 5, count: 2, rack: false }];
+  expect(solveSmall(modelOf(problemOf([piece, piece, piece, piece], { sticks })))).toMatchObject({
+    cost: 10,
   });
-  expect(isSmall(modelOf(limited))).toBe(false);
+  expect(solveSmall(modelOf(problemOf([piece, piece, piece, piece, piece], { sticks })))).toBe('impossible');
+  expect(solveSmall(modelOf(problemOf(new Array(30).fill(piece))))).toBeUndefined();
 });
 
 describe('costs that a plan can have at all', () => {

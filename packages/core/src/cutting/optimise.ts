@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../base/index.ts';
 import { attainableCosts, type Attainable } from './attainable.ts';
-import { isSmall, solveSmall } from './exact-small.ts';
+import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, splitStyles } from './heuristic.ts';
 import { Master, UNCUT } from './master.ts';
@@ -290,8 +290,10 @@ function searchModel(
       ground: { by: 'trial', figure: 0 },
     };
   const search = new Search(model, options);
-  if (isSmall(model)) {
-    const best = solveSmall(model);
+  const small = solveSmall(model);
+  if (small === 'impossible') return { impossible: true, bound: search.bound, ground: search.ground };
+  if (small) {
+    const best = small;
     search.offer(best, 'first');
     search.bound = best.cost;
     search.ground = { by: 'trial', figure: best.cost };

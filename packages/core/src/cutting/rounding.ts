@@ -79,7 +79,7 @@ export function dive(
       if (outcome.status !== 'optimal') break;
       duals = outcome.duals;
       const chosen = pickColumns(master, outcome, counts, threshold);
-      if (chosen.length === 0) break;
+      const before = fixed.length;
       for (const [index, times] of chosen) {
         const column = master.columns[index]!;
         if (column.kind !== 'pattern') continue;
@@ -99,6 +99,8 @@ export function dive(
         for (let n = 0; n < able; n++) fixed.push(pattern);
         pattern.items.forEach((item, k) => (left[item]! -= able * pattern.counts[k]!));
       }
+      // Nothing to choose, or only sticks that are used up: another round would choose the same.
+      if (fixed.length === before) break;
     }
     const rest = left.map((count) => Math.max(0, count));
     if (rest.every((count) => count === 0)) return filledOf(model, trimToDemand(model, fixed, demand), paths);
@@ -114,6 +116,7 @@ export function dive(
           new Knapsack(lessStock, 600),
           rest,
           duals.map((value) => Math.max(value, 1e-3)),
+          stop,
         )
       : undefined;
     return filler ? filledOf(model, trimToDemand(model, [...fixed, ...filler], demand), paths) : undefined;

@@ -70,7 +70,7 @@ test('the order it names takes just what it says', () => {
       const order = sequencer.order(set);
       expect([...order].sort()).toEqual(pieces.map((_, c) => c).sort());
       const total =
-        order.reduce((sum, c, k) => sum + (k === 0 ? clear.lead[c]! : clear.gap[order[k - 1]!]![c]!), 0) +
+        order.reduce((sum, c, k) => sum + (k === 0 ? clear.lead[c]! : clear.gap(order[k - 1]!, c)), 0) +
         clear.tail[order.at(-1)!]!;
       expect(total).toBe(set.extra);
     }),
@@ -101,8 +101,8 @@ test('parallel planes share one cut, opposed ones waste the wedge between them',
     { left: 0, right: -45 },
   ]);
   const kerf = Math.ceil(KERF / cos(45) - 1e-6);
-  expect(clear.gap[0]![1]).toBe(kerf);
-  expect(clear.gap[3]![2]).toBe(kerf);
-  expect(clear.gap[3]![1]).toBe(kerf + 2 * DEPTH);
-  expect(clear.gap[0]![2]).toBe(kerf);
+  expect(clear.gap(0, 1)).toBe(kerf);
+  expect(clear.gap(3, 2)).toBe(kerf);
+  expect(clear.gap(3, 1)).toBe(kerf + 2 * DEPTH);
+  expect(clear.gap(0, 2)).toBe(kerf);
 });

@@ -2,16 +2,20 @@ import type { Clearances } from './end-classes.ts';
 
 /**
  * A multiset of end classes lying on one stick, with the least length that leads, gaps and tail can take over all orders.
- * Nodes are shared: every multiset has exactly one.
+ * Nodes are shared: every multiset has exactly one. A stick holds few classes of the many that a job has, so only those
+ * present are kept.
  */
 export interface ClassSet {
-  readonly counts: Uint16Array;
+  /** Classes present, in rising order. */
+  readonly classes: readonly number[];
+  /** How often each of them is there. */
+  readonly counts: readonly number[];
   readonly size: number;
   /** Least total of lead, gaps and tail; 0 for the empty set. */
   readonly extra: number;
-  /** Least lead and gaps of an order that ends in each class (Infinity where the class is absent). */
-  readonly endingIn: Float64Array;
-  readonly children: (ClassSet | undefined)[];
+  /** Least lead and gaps of an order that ends in each class present. */
+  readonly endingIn: readonly number[];
+  readonly children: Map<number, ClassSet>;
 }
 
 /**
@@ -25,56 +29,58 @@ export class Sequencer {
 
   constructor(clear: Clearances) {
     this.clear = clear;
-    const n = clear.classes.length;
-    this.empty = {
-      counts: new Uint16Array(n),
-      size: 0,
-      extra: 0,
-      endingIn: new Float64Array(n).fill(Infinity),
-      children: [],
-    };
+    this.empty = { classes: [], counts: [], size: 0, extra: 0, endingIn: [], children: new Map() };
   }
 
   /** The multiset with one more blank of class `c`. */
   with(set: ClassSet, c: number): ClassSet {
-    const held = set.children[c];
+    const held = set.children.get(c);
     if (held) return held;
-    const counts = set.counts.slice();
-    counts[c]!++;
-    const key = counts.join();
-    const node = this.known.get(key) ?? this.build(counts, set.size + 1, key);
-    set.children[c] = node;
+    let at = 0;
+    while (at < set.classes.length && set.classes[at]! < c) at++;
+    const present = set.classes[at] === c;
+    const classes = present ? set.classes : [...set.classes.slice(0, at), c, ...set.classes.slice(at)];
+    const counts = present
+      ? set.counts.map((count, k) => (k === at ? count + 1 : count))
+      : [...set.counts.slice(0, at), 1, ...set.counts.slice(at)];
+    const node = this.node(classes, counts, set.size + 1);
+    set.children.set(c, node);
     return node;
   }
 
-  private build(counts: Uint16Array, size: number, key: string): ClassSet {
+  private node(classes: readonly number[], counts: readonly number[], size: number): ClassSet {
+    if (size === 0) return this.empty;
+    const key = `${classes.join()};${counts.join()}`;
+    return this.known.get(key) ?? this.build(classes, counts, size, key);
+  }
+
+  private build(classes: readonly number[], counts: readonly number[], size: number, key: string): ClassSet {
     const { gap, lead, tail } = this.clear;
-    const endingIn = new Float64Array(counts.length).fill(Infinity);
     let extra = Infinity;
-    for (let last = 0; last < counts.length; last++) {
-      if (counts[last] === 0) continue;
+    const endingIn = classes.map((last, k) => {
       let best = lead[last]!;
       if (size > 1) {
-        const before = this.without(counts, size, last);
+        const before = this.without(classes, counts, size, k);
         best = Infinity;
-        for (let p = 0; p < counts.length; p++) {
-          const reach = before.endingIn[p]! + gap[p]![last]!;
-          if (reach < best) best = reach;
-        }
+        for (let p = 0; p < before.classes.length; p++)
+          best = Math.min(best, before.endingIn[p]! + gap(before.classes[p]!, last));
       }
-      endingIn[last] = best;
       extra = Math.min(extra, best + tail[last]!);
-    }
-    const node: ClassSet = { counts, size, extra, endingIn, children: [] };
+      return best;
+    });
+    const node: ClassSet = { classes, counts, size, extra, endingIn, children: new Map() };
     this.known.set(key, node);
     return node;
   }
 
-  private without(counts: Uint16Array, size: number, c: number): ClassSet {
-    const fewer = counts.slice();
-    fewer[c]!--;
-    const key = fewer.join();
-    return this.known.get(key) ?? this.build(fewer, size - 1, key);
+  /** The multiset with one blank less of the class at a place. */
+  private without(classes: readonly number[], counts: readonly number[], size: number, at: number): ClassSet {
+    const fewer = counts[at]! > 1;
+    return this.node(
+      fewer ? classes : classes.filter((_, k) => k !== at),
+      fewer ? counts.map((count, k) => (k === at ? count - 1 : count)) : counts.filter((_, k) => k !== at),
+      size - 1,
+    );
   }
 
   /** The classes of a multiset in their best order, left to right on the stick. */
@@ -83,17 +89,17 @@ export class Sequencer {
     const { gap, tail } = this.clear;
     const order: number[] = [];
     let node = set;
-    let last = -1;
-    set.endingIn.forEach((value, c) => {
-      if (last < 0 || value + tail[c]! < set.endingIn[last]! + tail[last]!) last = c;
+    let at = 0;
+    set.endingIn.forEach((value, k) => {
+      if (value + tail[set.classes[k]!]! < set.endingIn[at]! + tail[set.classes[at]!]!) at = k;
     });
     for (;;) {
+      const last = node.classes[at]!;
       order.push(last);
       if (node.size === 1) return order.reverse();
-      const before = this.without(node.counts, node.size, last);
-      const target = node.endingIn[last]!;
-      const from = last;
-      last = before.endingIn.findIndex((value, p) => value + gap[p]![from]! === target);
+      const before = this.without(node.classes, node.counts, node.size, at);
+      const target = node.endingIn[at]!;
+      at = before.endingIn.findIndex((value, p) => value + gap(before.classes[p]!, last) === target);
       node = before;
     }
   }

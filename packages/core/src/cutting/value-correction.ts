@@ -13,19 +13,22 @@ const priceOf = (model: CutModel, group: number): number => {
 
 /**
  * Fills one stick after another, each as valuably as possible for its price; a filling that can be repeated is.
- * @returns undefined when limited stock runs out
+ * @param stop asked before each stick
+ * @returns undefined when limited stock runs out, or the time
  */
 export function fillByValue(
   model: CutModel,
   knapsack: Knapsack,
   demand: readonly number[],
   values: ArrayLike<number>,
+  stop: () => boolean,
 ): Pattern[] | undefined {
   const left = [...demand];
   const used = model.sticks.map(() => 0);
   const patterns: Pattern[] = [];
   let open = left.reduce((sum, count) => sum + count, 0);
   while (open > 0) {
+    if (stop()) return undefined;
     const groups = model.sticks.flatMap((group, index) =>
       group.count === undefined || used[index]! < group.count ? [{ index, above: 0 }] : [],
     );
@@ -70,7 +73,7 @@ export function correctValues(
   );
   let best: Filled | undefined;
   for (let round = 0; round < rounds && !stop(); round++) {
-    const patterns = fillByValue(model, knapsack, demand, values);
+    const patterns = fillByValue(model, knapsack, demand, values, stop);
     if (!patterns) return best;
     const filled = filledOf(model, patterns, paths);
     if (!best || filled.cost < best.cost) best = filled;

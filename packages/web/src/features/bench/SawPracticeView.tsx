@@ -227,7 +227,7 @@ function SettingFields({
       <Radio.Group
         label="it lies"
         value={setting.seat ?? null}
-        onChange={(value) => settled || onSet({ seat: value as SawChoice['seat'] })}
+        onChange={(value) => settled || onSet({ seat: value })}
       >
         <Stack gap={8} mt={6}>
           {round.seats.map(({ value, label }) => (
