@@ -17,6 +17,10 @@ export interface KnapsackQuery {
   readonly groups: readonly { readonly index: number; readonly above: number }[];
   /** Search nodes for each group; beyond it the best so far is answered and `exact` is false. */
   readonly nodes: number;
+  /**
+   * The table of the search before is still good: the values are the same, and no item may be taken more often than then.
+   */
+  readonly keep?: boolean;
   /** How often each group is filled once more from items that no filling of this call has taken yet. */
   readonly disjoint?: number;
 }
@@ -45,6 +49,8 @@ export class Knapsack {
   private readonly endsRelief: number;
   private readonly step: number;
   private table = new Float64Array(0);
+  /** The items that the table was made for, in its order. */
+  private rows: readonly number[] = [];
   private readonly model: CutModel;
   private readonly cells: number;
 
@@ -76,6 +82,7 @@ export class Knapsack {
 
   /** best[i][c]: bound on the value of items i, i + 1, … in c cells. Row-major with (cells + 1) columns. */
   private fillTable(ranked: readonly number[], query: KnapsackQuery): void {
+    this.rows = ranked;
     const width = this.cells + 1;
     if (this.table.length < (ranked.length + 1) * width)
       this.table = new Float64Array((ranked.length + 1) * width);
@@ -100,9 +107,10 @@ export class Knapsack {
   }
 
   search(query: KnapsackQuery): KnapsackAnswer {
-    const ranked = this.ranked(query);
+    // An item that is used up meanwhile keeps its row; the search passes over it.
+    const ranked = query.keep ? this.rows : this.ranked(query);
     if (ranked.length === 0) return { fillings: [], exact: true, most: query.groups.map(() => 0) };
-    this.fillTable(ranked, query);
+    if (!query.keep) this.fillTable(ranked, query);
     const fillings: Filling[] = [];
     let exact = true;
     const most: number[] = [];

@@ -315,6 +315,8 @@ function searchModel(
           undefined,
           solver ? 25 : 8,
           () => search.stop() || (model.items.length > MANY_SIZES && search.spent(QUICK_SHARE)),
+          // A round that is begun is brought to its end: half of one is worth nothing.
+          search.stop,
         ),
         'improving',
       );

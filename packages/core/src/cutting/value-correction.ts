@@ -4,6 +4,8 @@ import { demandOf, filledOf, lengthOf, toPattern, type Filled, type Paths, type 
 
 const CELLS = 600;
 const NODES = 1500;
+/** Sticks after which the table of bounds is made anew: it stays right while pieces go, and gets weaker. */
+const TABLE_FOR = 12;
 
 /** How dear one unit of a stick is, so that rack sticks (free) are still worth filling well. */
 const priceOf = (model: CutModel, group: number): number => {
@@ -27,12 +29,15 @@ export function fillByValue(
   const used = model.sticks.map(() => 0);
   const patterns: Pattern[] = [];
   let open = left.reduce((sum, count) => sum + count, 0);
+  let sinceTable = 0;
   while (open > 0) {
     if (stop()) return undefined;
     const groups = model.sticks.flatMap((group, index) =>
       group.count === undefined || used[index]! < group.count ? [{ index, above: 0 }] : [],
     );
-    const { fillings } = knapsack.search({ values, bounds: left, groups, nodes: NODES });
+    const keep = sinceTable > 0 && sinceTable < TABLE_FOR;
+    sinceTable = keep ? sinceTable + 1 : 1;
+    const { fillings } = knapsack.search({ values, bounds: left, groups, nodes: NODES, keep });
     let best = fillings[0];
     for (const one of fillings)
       if (one.value / priceOf(model, one.group) > best!.value / priceOf(model, best!.group)) best = one;
@@ -56,6 +61,7 @@ export function fillByValue(
  * @param start  first pseudo-values (lengths, or duals of the linear programme)
  * @param rounds how often to fill; deterministic
  * @param stop   asked between rounds
+ * @param ends   asked before each stick: the time is over
  * Source: optimizer notes, method 2.
  */
 export function correctValues(
@@ -64,6 +70,7 @@ export function correctValues(
   start: ArrayLike<number> | undefined,
   rounds: number,
   stop: () => boolean,
+  ends = stop,
 ): Filled | undefined {
   const knapsack = new Knapsack(model, CELLS);
   const demand = demandOf(model, paths);
@@ -73,7 +80,7 @@ export function correctValues(
   );
   let best: Filled | undefined;
   for (let round = 0; round < rounds && !stop(); round++) {
-    const patterns = fillByValue(model, knapsack, demand, values, stop);
+    const patterns = fillByValue(model, knapsack, demand, values, ends);
     if (!patterns) return best;
     const filled = filledOf(model, patterns, paths);
     if (!best || filled.cost < best.cost) best = filled;
