@@ -12,6 +12,8 @@ const MOST_STEPS = 6e7;
 const SET_STEPS = 40;
 /** A stick costs a hair on top of its price, so that of two plans of one cost the one with fewer sticks wins. */
 const HAIR = 1e-4;
+/** And long ones a hair of that more: of like plans the one with the more even sticks, which are easier to carry. */
+const EVEN = 1e-6;
 
 /** Every way to make a wall of its parts: arcs, left to right. Undefined where there are too many. */
 function divisionsOf(net: WallNet): number[][] | undefined {
@@ -106,7 +108,10 @@ function share(model: CutModel, items: readonly number[], limited: readonly numb
   for (let set = 1; set < full; set++)
     if (need[set]! < Infinity)
       group[set] = model.sticks.findIndex((one) => one.count === undefined && one.length >= need[set]!);
-  const price = (index: number): number => model.sticks[index]!.price + HAIR;
+  const price = (index: number): number => {
+    const stick = model.sticks[index]!;
+    return stick.price + HAIR + EVEN * (stick.length / model.longest) ** 2;
+  };
   let best = new Float64Array(full).fill(Infinity);
   best[0] = 0;
   const plain = new Int32Array(full);
@@ -127,7 +132,8 @@ function share(model: CutModel, items: readonly number[], limited: readonly numb
     const after = before.slice();
     const taken = new Int32Array(full);
     for (let set = 1; set < full; set++)
-      for (let part = set; part > 0; part = (part - 1) & set) {
+      // In rising order: of like pieces the first named get what there is.
+      for (let part = set & -set; part > 0; part = (part - set) & set) {
         if (need[part]! > length) continue;
         const cost = price(index) + before[set ^ part]!;
         if (cost < after[set]!) {
