@@ -132,7 +132,7 @@ const POLISH = 0.2;
 /** So few patterns that the complete programme is tried at once. */
 const FEW_PATTERNS = 1500;
 /** Most patterns in the integer programme of a proof. */
-const MOST_PATTERNS = 60_000;
+const MOST_PATTERNS = 12_000;
 
 /** Column generation, dives, the integer programme over the columns found, and the attempt at a proof. */
 function searchWithSolver(search: Search, solver: LinearSolver): void {

@@ -44,6 +44,8 @@ class Outbox {
   /** Numbers of changes that the browser would not keep: after all that it does. */
   private unkept = Number.MAX_SAFE_INTEGER - 1e9;
   private sending = false;
+  /** Jobs of changes that are being kept in the browser and are not in the queue yet. */
+  private coming: string[] = [];
   private readonly waitedFor = new Map<string, (sent: Sent) => void>();
   /** Changes whose caller is still there and says himself what became of them. */
   private readonly ownWord = new Set<string>();
@@ -101,7 +103,8 @@ class Outbox {
 
   /** How many calls of a job are on their way. */
   waiting = (job: string): number =>
-    this.queue.filter((one) => one.job === job && one.what.kind === 'call').length;
+    this.queue.filter((one) => one.job === job && one.what.kind === 'call').length +
+    this.coming.filter((one) => one === job).length;
 
   private async put(entry: Omit<OutboxEntry, 'seq'>): Promise<void> {
     const turn = this.writing.then(async () => {
@@ -131,7 +134,8 @@ class Outbox {
     const sent = new Promise<Sent>((resolve) => this.waitedFor.set(id, resolve));
     const entry = { id, v: KEPT_VERSION, tab: tabId(), job, label, what: { kind: 'call', ...what } } as const;
     this.show([entry]);
-    await this.put(entry);
+    this.coming.push(job);
+    await this.put(entry).finally(() => this.coming.splice(this.coming.indexOf(job), 1));
     return sent;
   }
 
