@@ -7,7 +7,7 @@ import { Notifications } from '@mantine/notifications';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
+import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
 import { startSession } from './session/start.ts';
 import { makeStore } from './session/store.ts';
 import { Broken } from './app/Broken.tsx';
@@ -31,9 +31,10 @@ const routes: readonly RouteObject[] = [
     path: '/stand-in',
     lazy: async () => ({ Component: (await import('./features/stand-in/StandInPage.tsx')).StandInPage }),
   },
+  { path: '/rack', element: <Navigate to="/library/rack" replace /> },
   {
-    path: '/rack',
-    lazy: async () => ({ Component: (await import('./features/rack/RackPage.tsx')).RackPage }),
+    path: '/library/:part?',
+    lazy: async () => ({ Component: (await import('./app/LibraryPage.tsx')).LibraryPage }),
   },
   {
     path: '/bench/:sheetKey?',

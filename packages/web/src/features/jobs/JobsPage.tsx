@@ -47,8 +47,8 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
         <img src="/mark.svg" alt="" width={34} height={34} style={{ alignSelf: 'center' }} />
         <Title order={1}>Long Miter</Title>
         <Text c="dimmed">from the tape to the saw</Text>
-        <Link to="/rack" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
-          Rack
+        <Link to="/library" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
+          Library: saws, rack
         </Link>
         <Link to="/bench" style={{ color: 'inherit', fontWeight: 600 }}>
           Bench: settings and figures without a job
