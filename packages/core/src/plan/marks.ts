@@ -1,4 +1,4 @@
-import { cosDeg, NOISE, SAME_ANGLE, type PieceKey } from '../base/index.ts';
+import { cosDeg, NOISE, SAME_ANGLE, SAME_PLACE, type PieceKey } from '../base/index.ts';
 import { reachAt } from '../joinery/index.ts';
 import { traitsOf, type Profile } from '../job/index.ts';
 import { nearestHalfMm, type Unit } from '../measure/index.ts';
@@ -30,7 +30,6 @@ export interface StickMark {
 
 /** The finest mark of a tape: a sixteenth, half a millimetre. */
 const FINEST = { in: 1 / 16, mm: 1 / 2 } as const;
-const SAME_PLACE = 1e-6;
 
 /**
  * The line a piece is marked on: the one its length is planned along, unless that lies on the table. A trim that stands on

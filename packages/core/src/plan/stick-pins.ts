@@ -17,6 +17,7 @@ import {
   type StickKind,
 } from '../cutting/index.ts';
 import { completeHouseRules, kerfOf, sawOf, type JobFile, type StickPin } from '../job/index.ts';
+import { overTop } from '../joinery/index.ts';
 import { formatWithUnit } from '../measure/index.ts';
 import { piecesOfStretch, stretchesOf, type JobLayout, type PlacedStretch } from '../pieces/index.ts';
 import { isAsCut, type CutRecord } from './cut-records.ts';
@@ -89,6 +90,16 @@ export function cutSticksOf(
   if (own.length === 0) return { fixed: [], kinds: [] };
   const finder = new PartFinder(layout, problem);
   const figures = partFigures(problem);
+  const stretches = new Map(stretchesOf(layout).map(({ id, stretch }) => [id, stretch]));
+  /** What leaning ends of a part take of a stick beyond its near line. */
+  const tops = (part: Part): number => {
+    const stretch = part.kind === 'wall' ? stretches.get(part.id) : undefined;
+    if (!stretch || part.kind !== 'wall') return 0;
+    return (
+      (part.fromPoint === 0 ? stretch.leftTop : 0) +
+      (part.toPoint === stretch.places.length + 1 ? stretch.rightTop : 0)
+    );
+  };
   const units = unitsPer(layout.job.unit);
   const kinds: StickKind[] = [];
   const fixed = own.flatMap((record): FixedStick[] => {
@@ -98,7 +109,7 @@ export function cutSticksOf(
       const key = part && JSON.stringify(part);
       if (!part || taken.has(key!)) return [];
       const { near, left, right } = figures(part);
-      if (!isAsCut(piece, { near: near / units, left, right })) return [];
+      if (!isAsCut(piece, { near: near / units - tops(part), left, right })) return [];
       taken.add(key!);
       return [part];
     });
@@ -163,12 +174,15 @@ function lacking(job: JobFile, length: number, pieces: readonly Piece[]): number
   const units = unitsPer(job.unit);
   const { endTrim } = completeHouseRules(job.houseRules, job.unit);
   const problem = { kerf: kerfOf(sawOf(job), job.unit) * units, endTrim: endTrim * units };
+  const profiles = new Map(job.profiles.map((profile) => [profile.id, profile]));
+  const tops = ({ profile, left, right }: Piece): number =>
+    overTop(left.plane, profiles.get(profile)!) + overTop(right.plane, profiles.get(profile)!);
   const blanks = pieces.map((piece) => {
     const bent = [piece.left, piece.right].find((end) => end.angle !== 0);
     // The plan has the reach of each end; with its angle that gives the depth back.
     const depth = bent ? Math.abs(bent.reach / Math.tan((bent.angle * Math.PI) / 180)) : 0;
     return {
-      near: piece.near * units,
+      near: (piece.near + tops(piece)) * units,
       left: piece.left.angle,
       right: piece.right.angle,
       depth: depth * units,
@@ -177,7 +191,7 @@ function lacking(job: JobFile, length: number, pieces: readonly Piece[]): number
   const long = Math.ceil(length * units) * 100;
   const ends = (layOnStick(problem, long, blanks) ?? []).map(({ blank, start }) => {
     const one = pieces[blank]!;
-    return start / units + one.near + Math.max(0, one.right.reach);
+    return start / units + one.near + tops(one) + Math.max(0, one.right.reach);
   });
   return Math.max(0, Math.max(0, ...ends) + endTrim - length);
 }

@@ -243,6 +243,8 @@ function pipeWatchOuts({ job, rooms }: JobLayout, pieces: readonly Piece[], watc
             room: room.name,
             wall: index + 1,
             at,
+            from,
+            to,
             profile: frame.profile.name,
             trim: frame.trim.id,
           };

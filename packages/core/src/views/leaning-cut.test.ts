@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import type { Corner, JobFile, Saw } from '../job/index.ts';
-import { planJob, type PlanFile } from '../plan/index.ts';
+import { planJob, recordOf, type PlanFile } from '../plan/index.ts';
 import { settingText } from '../saw/index.ts';
 import { cutList, cutSteps } from './index.ts';
 
@@ -76,6 +76,24 @@ describe('base on leaning walls', () => {
     const end = stick.cuts[0]!.start + piece.near + over;
     expect(end).toBeLessThanOrEqual(stick.length);
     expect(stick.leftover).toBeLessThan(stick.length - end);
+  });
+
+  test('longer at its top stays cut once it is cut, and is cut anew once its wall is measured anew', () => {
+    const job = jobWith(-3);
+    const plan = planOf(job);
+    const [stick] = plan.sticks;
+    const records = [recordOf(plan, stick!, 'c1')];
+    const again = (one: JobFile): (string | undefined)[] => {
+      const planned = planJob(one, { solver: undefined, seconds: 1, clock: () => 0, records });
+      if (!planned.ok) throw new Error(planned.issues[0].text);
+      return planned.value.sticks
+        .filter((other) => other.cut === 'c1')
+        .flatMap((other) => other.cuts.map((cut) => cut.piece));
+    };
+    const pieces = stick!.cuts.map((cut) => cut.piece);
+    expect(again(job)).toEqual(pieces);
+    const walls = job.rooms[0]!.walls.map((wall) => ({ ...wall, length: wall.length + 1 }));
+    expect(again({ ...job, rooms: [{ ...job.rooms[0]!, walls }] })).toEqual([]);
   });
 
   test('with one wall upright has a plane for each piece, and its own words', () => {

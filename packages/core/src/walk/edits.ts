@@ -199,18 +199,12 @@ export const setStuds = (survey: Survey, index: number, studs: Wall['studs']): S
 
 export const setClosed = (survey: Survey, closed: boolean): Survey => ({ ...survey, closed });
 
-/** The radiator on pipes of a wall is taken off while the trim goes in, or stays on. */
-export const setComesOff = (
-  survey: Survey,
-  index: number,
-  near: number,
-  within: number,
-  off: boolean,
-): Survey =>
+/** The radiator on the pipes of a wall between two places is taken off while the trim goes in, or stays on. */
+export const setComesOff = (survey: Survey, index: number, from: number, to: number, off: boolean): Survey =>
   withWall(survey, index, (wall) => ({
     ...wall,
     points: (wall.points ?? []).map(({ comesOff: _was, ...point }) =>
-      point.kind === 'pipe' && Math.abs(point.at - near) <= within
+      point.kind === 'pipe' && point.at >= from && point.at <= to
         ? { ...point, ...(off ? { comesOff: true } : {}) }
         : { ...point, ...(_was ? { comesOff: true } : {}) },
     ),

@@ -11,7 +11,16 @@ export interface WatchOutData {
   readonly 'short-wall': { room: string; wall: number; length: number };
   readonly 'tight-stick': { labels: readonly string[]; spare: number; margin: number };
   readonly 'sloped-ceiling': { room: string; walls: readonly number[]; profile: string };
-  readonly 'pipes-splice': { room: string; wall: number; at: number; profile: string; trim: string };
+  readonly 'pipes-splice': {
+    room: string;
+    wall: number;
+    at: number;
+    /** The pipes of one radiator, from and to. */
+    from: number;
+    to: number;
+    profile: string;
+    trim: string;
+  };
   readonly lean: { room: string; wall: number; left: number; right: number };
   readonly services: { room: string; wall: number; count: number };
   readonly 'assumed-angle': { room: string; wall: number };

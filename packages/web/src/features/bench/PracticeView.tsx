@@ -1,6 +1,5 @@
 import { Button, Group, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
-import { useSearchParams } from 'react-router';
 import {
   formatGap,
   judgePractice,
@@ -12,6 +11,7 @@ import {
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, Reasons } from './AnswerView.tsx';
 import { Score } from './Score.tsx';
+import { useKind } from './use-kind.ts';
 import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 
@@ -19,8 +19,7 @@ import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 export function PracticeView() {
   const dispatch = useAppDispatch();
   const { unit, round: seed, score } = useAppSelector((state) => state.bench);
-  const [params, setParams] = useSearchParams();
-  const kind = PRACTICE_KINDS.find((one) => one.kind === params.get('kind'))?.kind;
+  const [kind, pickKind] = useKind(PRACTICE_KINDS);
   const round = practiceRound(seed, unit, kind);
   const [texts, setTexts] = useState<Record<string, string>>({});
   const [issues, setIssues] = useState<readonly Issue[]>([]);
@@ -45,15 +44,7 @@ export function PracticeView() {
   };
   const pick = (value: string): void => {
     clear();
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        if (value === '') after.delete('kind');
-        else after.set('kind', value);
-        return after;
-      },
-      { replace: true },
-    );
+    pickKind(value);
   };
   return (
     <div className="bench-sheet">

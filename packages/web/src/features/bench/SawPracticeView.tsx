@@ -10,7 +10,6 @@ import {
   Title,
 } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
-import { useSearchParams } from 'react-router';
 import {
   judgeSaw,
   sawRound,
@@ -24,6 +23,7 @@ import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-slice.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Score } from './Score.tsx';
+import { useKind } from './use-kind.ts';
 
 /** Nothing is set before somebody sets it, so that no default is the answer. */
 type Setting = { readonly [K in keyof SawChoice]: SawChoice[K] | undefined };
@@ -43,8 +43,7 @@ const isWhole = (setting: Setting): setting is SawChoice =>
 export function SawPracticeView() {
   const dispatch = useAppDispatch();
   const { unit, round: seed, score } = useAppSelector((state) => state.bench);
-  const [params, setParams] = useSearchParams();
-  const kind = SAW_PRACTICE_KINDS.find((one) => one.kind === params.get('kind'))?.kind;
+  const [kind, pickKind] = useKind(SAW_PRACTICE_KINDS);
   const round = sawRound(seed, unit, kind);
   const [setting, setSetting] = useState(UNSET);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
@@ -73,15 +72,7 @@ export function SawPracticeView() {
   };
   const pick = (value: string): void => {
     clear();
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        if (value === '') after.delete('kind');
-        else after.set('kind', value);
-        return after;
-      },
-      { replace: true },
-    );
+    pickKind(value);
   };
   return (
     <div className="bench-sheet">

@@ -1,5 +1,12 @@
 import { Button, Drawer, Group, Text, UnstyledButton } from '@mantine/core';
-import { adviceFor, moveSplice, setComesOff, type JobRecord, type WatchOut } from '@long-miter/core';
+import {
+  adviceFor,
+  moveSplice,
+  setComesOff,
+  type JobRecord,
+  type WatchOut,
+  type WatchOutData,
+} from '@long-miter/core';
 import { useSheet } from '../../session/use-sheet.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 
@@ -64,7 +71,7 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
 function BehindPipes({ job, watch }: { job: JobRecord; watch: WatchOut }) {
   const { edit } = useSheet(job, watch.room ?? '');
   const { wall, data } = watch;
-  const [at, trim] = [data['at'] as number, data['trim'] as string];
+  const { at, from, to, trim } = data as unknown as WatchOutData['pipes-splice'];
   const walls = job.rooms.find((room) => room.id === watch.room)?.survey.walls ?? [];
   const index = walls.findIndex((one) => one.id === wall);
   if (wall === undefined || index < 0) return null;
@@ -79,13 +86,10 @@ function BehindPipes({ job, watch }: { job: JobRecord; watch: WatchOut }) {
       <Button
         size="compact-sm"
         variant="default"
-        onClick={() => edit((survey) => setComesOff(survey, index, at, PAIR[job.unit], true))}
+        onClick={() => edit((survey) => setComesOff(survey, index, from, to, true))}
       >
         The radiator comes off
       </Button>
     </Group>
   );
 }
-
-/** Pipes of one radiator lie within this of their middle. */
-const PAIR = { in: 12, mm: 300 } as const;

@@ -146,7 +146,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
               checked={point.comesOff ?? false}
               onChange={(event) => {
                 const off = event.currentTarget.checked;
-                edit((survey) => setComesOff(survey, index, point.at, 0, off));
+                edit((survey) => setComesOff(survey, index, point.at, point.at, off));
               }}
             />
           )}
