@@ -1,6 +1,6 @@
 import { fail, failIfAny, ok, type Issue, type Result } from '../base/index.ts';
 import { parseAngle, type Unit } from '../measure/index.ts';
-import { numbersFrom } from './numbers.ts';
+import { numbersFrom } from '../base/index.ts';
 import { closes, jointAnswer, jointSeen, type JointCut } from './fit.ts';
 import { Given, deg, type Answer } from './sheet.ts';
 

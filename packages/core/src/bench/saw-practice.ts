@@ -18,7 +18,7 @@ import {
   type Swing,
 } from '../saw/index.ts';
 import { cutDrawing, endSolidDrawing } from '../views/index.ts';
-import { numbersFrom } from './numbers.ts';
+import { numbersFrom } from '../base/index.ts';
 import { deg } from './sheet.ts';
 
 /**

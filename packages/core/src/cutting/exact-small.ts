@@ -91,7 +91,7 @@ function needs(model: CutModel, items: readonly number[]): Float64Array {
   return need;
 }
 
-interface Sharing {
+export interface Sharing {
   readonly cost: number;
   readonly patterns: Pattern[];
 }
@@ -100,7 +100,7 @@ interface Sharing {
  * The cheapest way to share pieces among sticks, by a dynamic programme over sets of them: first with the sticks there are
  * as many of as wanted, then one limited stick after another.
  */
-function share(model: CutModel, items: readonly number[], limited: readonly number[]): Sharing | undefined {
+export function share(model: CutModel, items: readonly number[], limited: readonly number[]): Sharing | undefined {
   const full = 1 << items.length;
   const need = needs(model, items);
   /** Cheapest stick without a limit for each set. */

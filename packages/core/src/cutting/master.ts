@@ -1,4 +1,5 @@
 import { Knapsack } from './knapsack.ts';
+import { RoomPricer } from './room-pricing.ts';
 import type { CutModel } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
@@ -59,17 +60,24 @@ export class Master {
   private readonly program: LinearProgram;
   private readonly layout: RowLayout;
   private readonly knapsack: Knapsack;
+  /** The exact pricing where mitered ends nest. */
+  private readonly rooms: RoomPricer | undefined;
   private readonly known = new Set<string>();
 
   readonly model: CutModel;
   private readonly solver: LinearSolver;
 
-  constructor(model: CutModel, solver: LinearSolver) {
+  /**
+   * @param cells resolution of the table that cuts the pricing off
+   * @param simple without the exact pricing, for small parts of a problem
+   */
+  constructor(model: CutModel, solver: LinearSolver, { cells = 3000, simple = false } = {}) {
     this.model = model;
     this.solver = solver;
     this.layout = layOutRows(model);
     this.program = solver.create(this.layout.rows);
-    this.knapsack = new Knapsack(model, 3000);
+    this.knapsack = new Knapsack(model, cells);
+    this.rooms = !simple && RoomPricer.suits(model) ? new RoomPricer(model) : undefined;
     this.push(
       model.items.map((_, item): [MasterColumn, LpColumn] => [
         { kind: 'uncut' },
@@ -137,7 +145,7 @@ export class Master {
   }
 
   /** Most of each item that one stick could ever use: its demand, or one for each wall that might ask for it. */
-  private mostOf(): number[] {
+  mostOf(): number[] {
     const most = this.model.items.map((item) => item.demand);
     this.model.walls.forEach((net) =>
       new Set(net.arcs.map((arc) => arc.item)).forEach(
@@ -151,6 +159,7 @@ export class Master {
    * Column generation until nothing gains or time is up.
    * @param bounds most of each item in a new pattern; by default its demand
    * @param enough asked with the bound and the objective of the moment whether going on is worth while
+   * @param quick the search that may miss columns is enough
    */
   price(
     stop: () => boolean,
@@ -158,6 +167,7 @@ export class Master {
     bounds: readonly number[] = this.mostOf(),
     rounds = Infinity,
     enough: (bound: number, objective: number) => boolean = () => false,
+    quick = false,
   ): Priced {
     let bound = 0;
     let outcome = this.program.solve(seconds());
@@ -166,18 +176,24 @@ export class Master {
         index,
         above: this.threshold(index, outcome.duals) + NO_GAIN,
       }));
-      const quick = this.knapsack.search({
+      const found = this.knapsack.search({
         values: outcome.duals,
         bounds,
         groups,
         nodes: 3000,
         disjoint: this.model.items.length > MANY_ITEMS ? DISJOINT : 0,
       });
-      bound = Math.max(bound, this.boundNow(outcome.objective, groups, quick.most));
+      bound = Math.max(bound, this.boundNow(outcome.objective, groups, found.most));
       if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
-      let added = this.addPatterns(quick.fillings.map((one) => toPattern(one.group, one.list)));
+      let added = this.addPatterns(found.fillings.map((one) => toPattern(one.group, one.list)));
+      if (added === 0 && quick) return { outcome, converged: false, bound };
       if (added === 0) {
-        const exact = this.knapsack.search({ values: outcome.duals, bounds, groups, nodes: 2_000_000 });
+        const exact = (this.rooms ?? this.knapsack).search({
+          values: outcome.duals,
+          bounds,
+          groups,
+          nodes: 2_000_000,
+        });
         added = this.addPatterns(exact.fillings.map((one) => toPattern(one.group, one.list)));
         if (added === 0) {
           const converged = exact.exact && exact.fillings.length === 0;

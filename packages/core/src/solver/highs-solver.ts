@@ -12,10 +12,16 @@ const NOTHING: LpOutcome = {
 /** Shortest time limit worth giving: below it the solver may return before it has begun. */
 const LEAST_SECONDS = 0.05;
 
+/** Values of the option `simplex_strategy`. */
+const DUAL = 1;
+const PRIMAL = 4;
+
 class HighsProgram implements LinearProgram {
   private readonly model: Model;
   private columns = 0;
   private spent = 0;
+  /** What changed last says which simplex goes on from the basis: the dual after bounds, the primal after columns. */
+  private boundsChanged = false;
   private readonly highs: Highs;
   private readonly rowCount: number;
 
@@ -59,9 +65,11 @@ class HighsProgram implements LinearProgram {
       },
     });
     this.columns += columns.length;
+    this.boundsChanged = false;
   }
 
   setBounds(column: number, lower: number, upper: number): void {
+    this.boundsChanged = true;
     this.model.changeColBounds(column, lower, Number.isFinite(upper) ? upper : this.highs.infinity);
   }
 
@@ -75,6 +83,7 @@ class HighsProgram implements LinearProgram {
 
   solve(seconds: number): LpOutcome {
     try {
+      this.model.options.set('simplex_strategy', this.boundsChanged ? DUAL : PRIMAL);
       const status = this.run(seconds);
       const { modelStatus } = this.highs.constants;
       if (status === modelStatus.infeasible) return { ...NOTHING, status: 'infeasible' };

@@ -1,0 +1,167 @@
+import { share } from './exact-small.ts';
+import type { Master, MasterColumn } from './master.ts';
+import type { CutModel } from './model.ts';
+import { demandOf, filledOf, type Filled, type Paths, type Pattern } from './pattern.ts';
+import { pathsOfFlow, trimToDemand } from './rounding.ts';
+import type { LpOutcome } from './solver-port.ts';
+
+/** Most blanks left that are shared out exactly, if the sticks of limited number allow. */
+const EXACT_REST = 13;
+/** Most steps of that. */
+const REST_STEPS = 6e6;
+/** Rounds of pricing after each fixing. */
+const ROUNDS = 6;
+/** Flow or share of a column that counts as none. */
+const NONE = 1e-6;
+
+export interface DiveOptions {
+  /** Numbers from 0 to 1; the same seed dives the same way. */
+  readonly random: () => number;
+  /** Whether a plan that costs at least so much is of no use. */
+  readonly isHopeless: (least: number) => boolean;
+  /** Columns fixed at a time where none is whole: more of them for large problems. */
+  readonly batch: number;
+  readonly stop: () => boolean;
+  readonly seconds: () => number;
+}
+
+/** Sticks that a dive has settled on, and what they leave to be cut. */
+class Settled {
+  readonly patterns: Pattern[] = [];
+  readonly times = new Map<number, number>();
+  readonly used: number[];
+  /** Blanks of each item cut from them. */
+  readonly cut: number[];
+  private readonly model: CutModel;
+
+  constructor(model: CutModel) {
+    this.model = model;
+    this.used = model.sticks.map(() => 0);
+    this.cut = model.items.map(() => 0);
+  }
+
+  /** Takes a pattern so many times, as far as there are sticks; answers how often it was taken. */
+  take(column: number, pattern: Pattern, times: number): number {
+    const { count } = this.model.sticks[pattern.group]!;
+    const able = count === undefined ? times : Math.min(times, count - this.used[pattern.group]!);
+    if (able <= 0) return 0;
+    this.used[pattern.group]! += able;
+    this.times.set(column, (this.times.get(column) ?? 0) + able);
+    for (let n = 0; n < able; n++) this.patterns.push(pattern);
+    pattern.items.forEach((item, k) => (this.cut[item]! += able * pattern.counts[k]!));
+    return able;
+  }
+
+  /** What is still to be cut of what is wanted. */
+  rest = (wanted: readonly number[]): number[] =>
+    wanted.map((count, item) => Math.max(0, count - this.cut[item]!));
+}
+
+/** The rest of a plan, shared out exactly; undefined where it is too much, or cannot be. */
+function shareRest(model: CutModel, rest: readonly number[], used: readonly number[]): Pattern[] | undefined {
+  const list = rest.flatMap((count, item) => new Array<number>(count).fill(item));
+  const limited = model.sticks.flatMap(({ count }, group) =>
+    count === undefined ? [] : new Array<number>(Math.min(count - used[group]!, list.length)).fill(group),
+  );
+  if ((1 + limited.length) * 3 ** list.length > REST_STEPS) return undefined;
+  return share(model, list, limited)?.patterns;
+}
+
+const countOf = (list: readonly number[]): number => list.reduce((sum, count) => sum + count, 0);
+
+/** Picks by chance, the likelier the larger the square of its part. */
+function pick<T extends { readonly part: number }>(from: readonly T[], random: () => number): T {
+  let at = random() * from.reduce((sum, one) => sum + one.part ** 2, 0);
+  for (const one of from) {
+    at -= one.part ** 2;
+    if (at <= 0) return one;
+  }
+  return from.at(-1)!;
+}
+
+const whole = (model: CutModel, patterns: readonly Pattern[], wanted: readonly number[], paths: Paths): Filled =>
+  filledOf(model, trimToDemand(model, patterns, wanted), paths);
+
+/** Whether the flow serves every wall by one path. */
+const isWhole = (columns: readonly MasterColumn[], x: ArrayLike<number>): boolean =>
+  columns.every((column, index) => column.kind !== 'arc' || Math.abs(x[index]! - Math.round(x[index]!)) <= NONE);
+
+/**
+ * Dives from the relaxed solution to a whole one: fixes sticks that are whole, else one by chance (or an arc of a wall),
+ * prices anew for what is left, and shares the last few blanks out exactly.
+ * @returns undefined where it led to nothing better
+ * Source: optimizer notes, "tried" 1.
+ */
+export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): Filled | undefined {
+  const { model } = master;
+  const { isHopeless, stop, seconds } = options;
+  const settled = new Settled(model);
+  const touched = new Set<number>();
+  const fix = (column: number, lower: number): void => {
+    touched.add(column);
+    master.setBounds(column, lower, Infinity);
+  };
+  const most = master.mostOf();
+  let outcome = relaxed;
+  try {
+    for (;;) {
+      if (stop() || outcome.status !== 'optimal' || isHopeless(outcome.objective)) return undefined;
+      const paths = isWhole(master.columns, outcome.columns)
+        ? pathsOfFlow(model, master.columns, outcome.columns)
+        : undefined;
+      if (paths) {
+        const wanted = demandOf(model, paths);
+        const rest = settled.rest(wanted);
+        const open = countOf(rest);
+        if (open === 0) return whole(model, settled.patterns, wanted, paths);
+        if (open <= EXACT_REST) {
+          const last = shareRest(model, rest, settled.used);
+          if (last) return whole(model, [...settled.patterns, ...last], wanted, paths);
+        }
+      }
+      if (!fixNext(master, outcome, settled, fix, options)) return undefined;
+      outcome = master.price(stop, seconds, settled.rest(most), ROUNDS, undefined, true).outcome;
+    }
+  } finally {
+    touched.forEach((column) => master.setBounds(column, 0, Infinity));
+  }
+}
+
+/** Fixes what is whole, else some of the rest by chance. @returns whether anything was fixed */
+function fixNext(
+  master: Master,
+  outcome: LpOutcome,
+  settled: Settled,
+  fix: (column: number, lower: number) => void,
+  { random, batch }: DiveOptions,
+): boolean {
+  const take = (index: number, pattern: Pattern, times: number): boolean => {
+    if (settled.take(index, pattern, times) === 0) return false;
+    fix(index, settled.times.get(index)!);
+    return true;
+  };
+  let fixed = false;
+  const open: { index: number; part: number; pattern: Pattern | undefined }[] = [];
+  master.columns.forEach((column, index) => {
+    const part = outcome.columns[index]! - (settled.times.get(index) ?? 0);
+    if (column.kind === 'arc') {
+      if (part > NONE && part < 1 - NONE) open.push({ index, part, pattern: undefined });
+      return;
+    }
+    if (column.kind !== 'pattern' || part <= NONE) return;
+    const times = Math.floor(part + NONE);
+    if (times >= 1) fixed = take(index, column.pattern, times) || fixed;
+    if (part - times > NONE) open.push({ index, part: part - times, pattern: column.pattern });
+  });
+  if (fixed) return true;
+  for (let n = 0; n < batch && open.length > 0; n++) {
+    const chosen = pick(open, random);
+    open.splice(open.indexOf(chosen), 1);
+    if (chosen.pattern) fixed = take(chosen.index, chosen.pattern, 1) || fixed;
+    else {
+      fix(chosen.index, 1);
+      fixed = true;
+    }
+  }
+  return fixed;
+}

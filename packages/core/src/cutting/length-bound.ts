@@ -1,0 +1,57 @@
+import type { CutModel } from './model.ts';
+
+/**
+ * What items and sticks come to when gaps and trims are counted, each at its least: an item takes its length and half the
+ * least gap on either side, a stick offers its length less what its ends lose at least, so that whatever the order the
+ * items of a stick never exceed its room.
+ */
+export interface Weights {
+  /** For each item. */
+  readonly size: Float64Array;
+  /** What a stick of a length offers. */
+  readonly room: (stick: number) => number;
+}
+
+export function weightsOf(model: CutModel): Weights {
+  const { lead, tail, leastAfter, leastBefore } = model.clear;
+  const size = Float64Array.from(
+    model.items,
+    (item) => item.length + (leastBefore[item.cls]! + leastAfter[item.cls]!) / 2,
+  );
+  const leadLess = Math.min(...lead.map((value, c) => value - leastBefore[c]! / 2));
+  const tailLess = Math.min(...tail.map((value, c) => value - leastAfter[c]! / 2));
+  return { size, room: (stick) => stick - leadLess - tailLess };
+}
+
+/**
+ * A bound that needs no solver, cents: the weight of all that is wanted, cut from sticks in fractions, the cheapest room
+ * first as far as there is of it; walls by the path that weighs least.
+ */
+export function lengthBound(model: CutModel): number {
+  const { size, room } = weightsOf(model);
+  const groups = model.sticks
+    .map(({ length, price, count }) => ({ room: Math.max(1e-9, room(length)), price, count: count ?? Infinity }))
+    .sort((a, b) => a.price / a.room - b.price / b.room);
+  const cost = (wanted: number): number => {
+    let left = wanted;
+    let sum = 0;
+    for (const group of groups) {
+      if (left <= 0) return sum;
+      const taken = Math.min(left / group.room, group.count);
+      sum += taken * group.price;
+      left -= taken * group.room;
+    }
+    return left > 1e-6 ? Infinity : sum;
+  };
+  const blanks = model.items.reduce((sum, item, index) => sum + item.demand * size[index]!, 0);
+  let walls = 0;
+  for (const net of model.walls) {
+    const least = new Float64Array(net.points).fill(Infinity);
+    least[0] = 0;
+    for (const arc of [...net.arcs].sort((a, b) => a.from - b.from))
+      least[arc.to] = Math.min(least[arc.to]!, least[arc.from]! + size[arc.item]!);
+    walls += least[net.points - 1]!;
+  }
+  const bound = cost(blanks + walls);
+  return Number.isFinite(bound) ? bound : 0;
+}

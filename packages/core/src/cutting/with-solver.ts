@@ -1,0 +1,176 @@
+import { numbersFrom } from '../base/index.ts';
+import { dive } from './dive.ts';
+import { Master, UNCUT } from './master.ts';
+import { planAnew, shareAnew } from './neighbourhood.ts';
+import type { Filled, Pattern } from './pattern.ts';
+import { filledFrom } from './rounding.ts';
+import type { Search } from './search.ts';
+import type { LinearSolver, LpOutcome } from './solver-port.ts';
+import { correctValues } from './value-correction.ts';
+
+/** With this many sizes the last steps of column generation take longer than all before. */
+export const MANY_SIZES = 400;
+/** Dives in a row that may find nothing. */
+const DIVES = 25;
+/** Steps of the neighbourhood search in one unit. */
+const STEPS = 40;
+/** Units of it that may find nothing, once every proof has been tried. */
+const IDLE_UNITS = 6;
+/** So few patterns that the complete programme is tried at once. */
+const FEW_PATTERNS = 1500;
+/** Most patterns in the integer programme of a proof. */
+const MOST_PATTERNS = 12_000;
+/** Parts of the gap for which all patterns are looked for where those of the whole gap are too many. */
+const SHARES = [0.06, 0.12, 0.2, 0.3, 0.45, 0.65, 0.85] as const;
+/** Most seconds of one integer programme, and of one over the columns at hand. */
+const PROOF_SECONDS = 8;
+const KNOWN_SECONDS = 2;
+
+/**
+ * Column generation, then by turns: dives until they find nothing more, attempts at a proof, and taking parts of the plan
+ * anew. Every turn is counted in units of work; seconds only end it.
+ */
+export function searchWithSolver(search: Search, solver: LinearSolver): void {
+  const { model, stop, left } = search;
+  const master = new Master(model, solver);
+  const outOfTime = (): boolean => left() <= 0;
+  const random = numbersFrom(1);
+  let units = search.options.units ?? Infinity;
+  try {
+    if (search.best) master.addPatterns(search.best.patterns);
+    // Once no attainable cost lies between bound and objective, more columns cannot raise the bound.
+    const enough = (bound: number, objective: number): boolean =>
+      model.items.length > MANY_SIZES && search.roundUp(bound) >= search.roundUp(objective);
+    const relaxed = master.price(outOfTime, left, undefined, undefined, enough);
+    if (relaxed.outcome.status !== 'optimal') return;
+    // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
+    if (relaxed.converged && relaxed.outcome.objective > UNCUT / 2) {
+      search.impossible = true;
+      return;
+    }
+    search.raise(relaxed.bound, 'bound', 'relaxed');
+    const proof = new Proof(search, master, relaxed.converged);
+    if (!stop() && units-- > 0) dives(search, master, relaxed.outcome, random);
+    if (search.best && !stop() && units-- > 0)
+      search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
+    for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
+      const tried = proof.next();
+      if (stop()) return;
+      const better = search.best !== undefined && neighbourhood(search, solver, random);
+      idle = better || tried ? 0 : idle + 1;
+    }
+  } finally {
+    master.dispose();
+  }
+}
+
+function dives(search: Search, master: Master, relaxed: LpOutcome, random: () => number): void {
+  const { stop, left, isHopeless } = search;
+  const batch = Math.max(1, Math.round((search.best?.patterns.length ?? 0) / 60));
+  for (let failed = 0; failed < DIVES && !stop(); failed++) {
+    const found = dive(master, relaxed, { random, batch, isHopeless, stop, seconds: left });
+    if (search.offer(found, 'rounding')) failed = -1;
+  }
+}
+
+/** Takes parts of the best plan anew; plans of equal cost are walked along. @returns whether a better one was found */
+function neighbourhood(search: Search, solver: LinearSolver, random: () => number): boolean {
+  const { model, stop, left } = search;
+  let plan: Filled = search.best!;
+  let better = false;
+  for (let step = 0; step < STEPS && !stop(); step++) {
+    const next =
+      step % 4 === 3
+        ? shareAnew(model, plan, random)
+        : planAnew(model, plan, solver, { random, stop, seconds: left });
+    if (!next || next.cost > plan.cost) continue;
+    plan = next;
+    better = search.offer(plan, 'rounding') || better;
+  }
+  return better;
+}
+
+/**
+ * The integer programme over the columns at hand, then over every pattern that a better plan could use: those whose
+ * reduced cost is at most the gap. With all of them present its answer decides. Too many: all patterns within a part of the
+ * gap; a plan with any other costs at least the relaxation and that part, so small parts, which are quick, raise the bound
+ * a little.
+ */
+class Proof {
+  private step = 0;
+  private triedAt = Infinity;
+  private fresh: { readonly converged: boolean; readonly outcome: LpOutcome } | undefined;
+  private readonly search: Search;
+  private readonly master: Master;
+  private readonly converged: boolean;
+
+  constructor(search: Search, master: Master, converged: boolean) {
+    this.search = search;
+    this.master = master;
+    this.converged = converged;
+  }
+
+  private get gap(): number {
+    return this.search.best ? this.search.best.cost - this.fresh!.outcome.objective : UNCUT;
+  }
+
+  /** @param within no plan that uses a pattern left out costs less than this; Infinity where all that matter are there */
+  private run(patterns: readonly Pattern[], within: number, seconds: number): void {
+    const { search, master } = this;
+    const arcs = master.columns.filter((column) => column.kind === 'arc');
+    const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
+    if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
+    search.offer(filledFrom(search.model, columns, outcome.columns), 'proving');
+    const bound = Math.min(within, outcome.bound);
+    if (bound > UNCUT / 2) search.impossible = true;
+    else search.raise(bound, 'proving', 'patterns');
+  }
+
+  private within(part: number, most: number): Pattern[] | undefined {
+    return this.master.patternsWithin(part, this.fresh!.outcome.duals, most);
+  }
+
+  /** The next attempt. @returns whether there was one to make */
+  next(): boolean {
+    const { search, master } = this;
+    const { left, stop } = search;
+    if (this.converged && !this.fresh) this.fresh = master.price(() => left() <= 0, left);
+    const cost = search.best?.cost ?? Infinity;
+    if (cost < this.triedAt && this.fresh?.converged) {
+      // A better plan leaves fewer patterns to look at.
+      this.triedAt = cost;
+      const few = this.within(this.gap, FEW_PATTERNS);
+      if (few) {
+        this.step = SHARES.length + 2;
+        this.run(few, Infinity, Math.min(left(), 2 * PROOF_SECONDS));
+        return true;
+      }
+      if (this.step > 1) this.step = 1;
+    }
+    const step = this.step++;
+    if (step === 0) {
+      const known = master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
+      this.run([...known, ...(search.best?.patterns ?? [])], 0, Math.min(left() * 0.3, KNOWN_SECONDS));
+      return true;
+    }
+    if (!this.fresh?.converged || step > SHARES.length + 1 || stop()) return false;
+    if (step === 1) {
+      const all = this.within(this.gap, MOST_PATTERNS);
+      if (all) {
+        this.step = SHARES.length + 2;
+        this.run(all, Infinity, left() * 0.7);
+      }
+      return true;
+    }
+    const part = SHARES[step - 2]! * this.gap;
+    const patterns = this.within(part, MOST_PATTERNS);
+    if (!patterns) {
+      this.step = SHARES.length + 2;
+      return false;
+    }
+    const before = search.bound;
+    this.run(patterns, this.fresh.outcome.objective + part, left() / 2);
+    if (search.bound === before && SHARES[step - 2]! > SHARES[1]) this.step = SHARES.length + 2;
+    return true;
+  }
+}
