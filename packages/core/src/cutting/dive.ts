@@ -11,6 +11,10 @@ const EXACT_REST = 13;
 const REST_STEPS = 6e6;
 /** Rounds of pricing after each fixing. */
 const ROUNDS = 6;
+/** Blanks of a large problem that are left to be planned on their own. */
+const REST_APART = 150;
+/** By how much of itself a part may count for more where many are fixed at a time. */
+const SHAKE = 0.15;
 /** Flow or share of a column that counts as none. */
 const NONE = 1e-6;
 
@@ -21,6 +25,11 @@ export interface DiveOptions {
   readonly isHopeless: (least: number) => boolean;
   /** Columns fixed at a time where none is whole: more of them for large problems. */
   readonly batch: number;
+  /**
+   * Plans the last part of a large problem on its own.
+   * @param spent cents of what is settled
+   */
+  readonly solveRest?: (rest: readonly number[], used: readonly number[], spent: number) => Pattern[] | undefined;
   readonly stop: () => boolean;
   readonly seconds: () => number;
 }
@@ -105,6 +114,7 @@ export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): 
   let outcome = relaxed;
   try {
     for (;;) {
+      if ((globalThis as any).DBG && master.model.items.length > 300) console.log('  at', settled.patterns.length, outcome.objective.toFixed(1));
       if (stop() || outcome.status !== 'optimal' || isHopeless(outcome.objective)) return undefined;
       const paths = isWhole(master.columns, outcome.columns)
         ? pathsOfFlow(model, master.columns, outcome.columns)
@@ -117,6 +127,11 @@ export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): 
         if (open <= EXACT_REST) {
           const last = shareRest(model, rest, settled.used);
           if (last) return whole(model, [...settled.patterns, ...last], wanted, paths);
+        }
+        if (options.solveRest && open <= REST_APART) {
+          const spent = filledOf(model, settled.patterns, paths).cost;
+          const last = options.solveRest(rest, settled.used, spent);
+          return last && whole(model, [...settled.patterns, ...last], wanted, paths);
         }
       }
       if (!fixNext(master, outcome, settled, fix, options)) return undefined;
@@ -154,9 +169,18 @@ function fixNext(
     if (part - times > NONE) open.push({ index, part: part - times, pattern: column.pattern });
   });
   if (fixed) return true;
-  for (let n = 0; n < batch && open.length > 0; n++) {
-    const chosen = pick(open, random);
-    open.splice(open.indexOf(chosen), 1);
+  // Many at a time: the largest parts, a little shaken; one: by chance.
+  const order =
+    batch > 1
+      ? open
+          .map((one) => ({ one, rank: one.part * (1 + SHAKE * random()) }))
+          .sort((a, b) => b.rank - a.rank || a.one.index - b.one.index)
+          .slice(0, batch)
+          .map(({ one }) => one)
+      : open.length > 0
+        ? [pick(open, random)]
+        : [];
+  for (const chosen of order) {
     if (chosen.pattern) fixed = take(chosen.index, chosen.pattern, 1) || fixed;
     else {
       fix(chosen.index, 1);

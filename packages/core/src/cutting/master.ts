@@ -1,4 +1,4 @@
-import { Knapsack } from './knapsack.ts';
+import { Knapsack, type KnapsackAnswer, type KnapsackQuery } from './knapsack.ts';
 import { RoomPricer } from './room-pricing.ts';
 import type { CutModel } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
@@ -13,6 +13,8 @@ const NO_GAIN = 1e-6;
 /** With this many sizes one pricing call gives several patterns that share no item, so that far fewer calls are needed. */
 const MANY_ITEMS = 400;
 const DISJOINT = 24;
+/** Search nodes for each stick group that only a very hard pricing exceeds. */
+const EXACT_NODES = 2_000_000;
 
 /** A column of the master programme: a stick pattern, or an arc of a wall. */
 export type MasterColumn =
@@ -184,16 +186,17 @@ export class Master {
         disjoint: this.model.items.length > MANY_ITEMS ? DISJOINT : 0,
       });
       bound = Math.max(bound, this.boundNow(outcome.objective, groups, found.most));
+      if ((globalThis as any).DBG) console.log('   r', round, (performance.now()/1000).toFixed(2), 'obj', outcome.objective.toFixed(1), 'bound', bound.toFixed(1), 'cols', this.columns.length, 'found', found.fillings.length);
       if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
       let added = this.addPatterns(found.fillings.map((one) => toPattern(one.group, one.list)));
       if (added === 0 && quick) return { outcome, converged: false, bound };
       if (added === 0) {
-        const exact = (this.rooms ?? this.knapsack).search({
-          values: outcome.duals,
-          bounds,
-          groups,
-          nodes: 2_000_000,
-        });
+        const query = { values: outcome.duals, bounds, groups, keep: true };
+        const exact = this.rooms
+          ? this.rooms.search({ ...query, nodes: EXACT_NODES })
+          : this.thorough(query);
+        bound = Math.max(bound, this.boundNow(outcome.objective, groups, exact.most));
+        if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
         added = this.addPatterns(exact.fillings.map((one) => toPattern(one.group, one.list)));
         if (added === 0) {
           const converged = exact.exact && exact.fillings.length === 0;
@@ -203,6 +206,15 @@ export class Master {
       outcome = this.program.solve(seconds());
     }
     return { outcome, converged: false, bound };
+  }
+
+  /** The search under relaxed sizes, with more and more patience: what is easily missed is rarely hard to find. */
+  private thorough(query: Omit<KnapsackQuery, 'nodes'>): KnapsackAnswer {
+    const many = this.model.items.length > MANY_ITEMS;
+    const longer = many ? this.knapsack.search({ ...query, nodes: 60_000, disjoint: DISJOINT }) : undefined;
+    return longer && (longer.exact || longer.fillings.length > 0)
+      ? longer
+      : this.knapsack.search({ ...query, nodes: EXACT_NODES });
   }
 
   /**

@@ -1,8 +1,9 @@
 import { dive } from './dive.ts';
 import { share } from './exact-small.ts';
 import { Master, UNCUT } from './master.ts';
-import type { CutModel, WallNet } from './model.ts';
+import type { CutModel } from './model.ts';
 import { filledOf, lengthOf, listOf, type Filled, type Pattern } from './pattern.ts';
+import { residualOf } from './residual.ts';
 import type { LinearSolver } from './solver-port.ts';
 
 /** Part of a plan taken apart: a small problem, and how its solution goes back into the whole. */
@@ -32,41 +33,12 @@ function partOf(model: CutModel, plan: Filled, chosen: ReadonlySet<number>): Par
     if (items.every((item) => count[item]! >= 0)) walls.push(wall);
     else for (const item of items) count[item]!++;
   });
-  const wanted = new Set<number>();
-  count.forEach((number, item) => number > 0 && wanted.add(item));
-  walls.forEach((wall) => model.walls[wall]!.arcs.forEach((arc) => wanted.add(arc.item)));
-  const items = [...wanted].sort((a, b) => a - b);
-  const place = new Map(items.map((item, index) => [item, index]));
   const used = model.sticks.map(() => 0);
   others.forEach((pattern) => used[pattern.group]!++);
-  const groups = model.sticks.flatMap((group, index) =>
-    group.count === undefined || group.count > used[index]! ? [index] : [],
-  );
-  const back = (pattern: Pattern): Pattern => ({
-    group: groups[pattern.group]!,
-    items: pattern.items.map((item) => items[item]!),
-    counts: pattern.counts,
-  });
-  const small: CutModel = {
-    ...model,
-    items: items.map((item) => ({ ...model.items[item]!, demand: count[item]! })),
-    blankIds: [],
-    walls: walls.map((wall): WallNet => ({
-      ...model.walls[wall]!,
-      arcs: model.walls[wall]!.arcs.map((arc) => ({ ...arc, item: place.get(arc.item)! })),
-    })),
-    sticks: groups.map((index) => {
-      const group = model.sticks[index]!;
-      return group.count === undefined ? group : { ...group, count: group.count - used[index]! };
-    }),
-  };
+  const { model: small, back, forth } = residualOf(model, count, walls, used);
   const now = filledOf(
     small,
-    freed.map(({ group, items: own, counts }) => ({
-      group: groups.indexOf(group),
-      items: own.map((item) => place.get(item)!),
-      counts,
-    })),
+    freed.flatMap((pattern) => forth(pattern) ?? []),
     walls.map((wall) => plan.paths[wall]!),
   );
   return {
@@ -90,6 +62,8 @@ const LARGE = 12;
 /** Blanks that are shared out anew exactly. */
 const SMALL_BLANKS = 11;
 const DIVES = 3;
+/** Rounds of pricing for a small problem. */
+const MOST_ROUNDS = 80;
 
 /** Picks sticks by chance, the likelier the more of their length is wasted. */
 function pickSticks(
@@ -119,6 +93,47 @@ export interface StepOptions {
   readonly seconds: () => number;
 }
 
+/** What a small problem is solved for: the best plan of it that costs at most so much. */
+interface SmallTask extends StepOptions {
+  readonly most: number;
+  readonly dives: number;
+  /** Patterns of a plan that is known. */
+  readonly start: readonly Pattern[];
+  /** The relaxation is brought to its end. */
+  readonly exact?: boolean;
+}
+
+/** Solves a small problem by column generation and dives. @returns undefined where nothing so cheap was found */
+export function solvePart(model: CutModel, solver: LinearSolver, task: SmallTask): Filled | undefined {
+  const { random, stop, seconds, start, exact = false } = task;
+  const master = new Master(model, solver, { cells: exact ? 3000 : 1000, simple: !exact });
+  try {
+    master.addPatterns(start);
+    const root = master.price(stop, seconds, undefined, exact ? undefined : MOST_ROUNDS, undefined, !exact).outcome;
+    if ((globalThis as any).DBG) console.log('  part', model.items.length, root.objective.toFixed(0), 'most', task.most.toFixed(0));
+    if (root.status !== 'optimal' || root.objective > UNCUT / 2) return undefined;
+    let best: Filled | undefined;
+    let most = task.most;
+    for (let n = 0; n < task.dives && !stop(); n++) {
+      const found = dive(master, root, {
+        random,
+        batch: 1,
+        stop,
+        seconds,
+        isHopeless: (least) => least > most + 1e-6,
+      });
+      if (!found || found.cost > most) continue;
+      best = found;
+      most = found.cost;
+      // What costs less than the plan at hand is worth having at once; the whole goes on from there.
+      if (found.cost < task.most) break;
+    }
+    return best;
+  } finally {
+    master.dispose();
+  }
+}
+
 /**
  * Takes some sticks of a plan apart and plans them anew by column generation.
  * @returns a plan of the same cost or less; undefined where the step led to nothing
@@ -135,27 +150,15 @@ export function planAnew(
     plan,
     new Set(pickSticks(model, plan, random, (chosen) => chosen.length >= LARGE)),
   );
-  const master = new Master(part.model, solver, { cells: 1000, simple: true });
-  try {
-    master.addPatterns(part.now.patterns);
-    const root = master.price(stop, seconds, undefined, 60, undefined, true).outcome;
-    if (root.status !== 'optimal' || root.objective > UNCUT / 2) return undefined;
-    let best: Filled | undefined;
-    for (let n = 0; n < DIVES && !stop(); n++) {
-      const found = dive(master, root, {
-        random,
-        batch: 1,
-        stop,
-        seconds,
-        isHopeless: (least) => least > (best?.cost ?? part.cost) + 1e-6,
-      });
-      if (found && found.cost <= (best?.cost ?? part.cost)) best = found;
-      if (best && best.cost < part.cost) break;
-    }
-    return best && part.with(best);
-  } finally {
-    master.dispose();
-  }
+  const best = solvePart(part.model, solver, {
+    random,
+    stop,
+    seconds,
+    most: part.cost,
+    dives: DIVES,
+    start: part.now.patterns,
+  });
+  return best && part.with(best);
 }
 
 /** Shares the blanks of a few sticks out anew, exactly. @returns a plan of the same cost or less */

@@ -1,9 +1,10 @@
 import { numbersFrom } from '../base/index.ts';
 import { dive } from './dive.ts';
 import { Master, UNCUT } from './master.ts';
-import { planAnew, shareAnew } from './neighbourhood.ts';
+import { planAnew, shareAnew, solvePart } from './neighbourhood.ts';
 import type { Filled, Pattern } from './pattern.ts';
 import { filledFrom } from './rounding.ts';
+import { residualOf } from './residual.ts';
 import type { Search } from './search.ts';
 import type { LinearSolver, LpOutcome } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
@@ -50,7 +51,7 @@ export function searchWithSolver(search: Search, solver: LinearSolver): void {
     }
     search.raise(relaxed.bound, 'bound', 'relaxed');
     const proof = new Proof(search, master, relaxed.converged);
-    if (!stop() && units-- > 0) dives(search, master, relaxed.outcome, random);
+    if (!stop() && units-- > 0) dives(search, solver, master, relaxed.outcome, random);
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
@@ -64,11 +65,29 @@ export function searchWithSolver(search: Search, solver: LinearSolver): void {
   }
 }
 
-function dives(search: Search, master: Master, relaxed: LpOutcome, random: () => number): void {
-  const { stop, left, isHopeless } = search;
+function dives(search: Search, solver: LinearSolver, master: Master, relaxed: LpOutcome, random: () => number): void {
+  const { model, stop, left } = search;
+  const isHopeless = (least: number): boolean => search.isHopeless(least);
   const batch = Math.max(1, Math.round((search.best?.patterns.length ?? 0) / 60));
+  const solveRest = (rest: readonly number[], used: readonly number[], spent: number): Pattern[] | undefined => {
+    const part = residualOf(model, rest, [], used);
+    const most = (search.best?.cost ?? Infinity) - spent - 1;
+    const start = master.columns.flatMap((column) =>
+      column.kind === 'pattern' ? (part.forth(column.pattern) ?? []) : [],
+    );
+    const task = { random, stop, seconds: left, most, dives: DIVES, start, exact: true };
+    return solvePart(part.model, solver, task)?.patterns.map(part.back);
+  };
   for (let failed = 0; failed < DIVES && !stop(); failed++) {
-    const found = dive(master, relaxed, { random, batch, isHopeless, stop, seconds: left });
+    const found = dive(master, relaxed, {
+      random,
+      batch,
+      isHopeless,
+      stop,
+      seconds: left,
+      ...(batch > 1 ? { solveRest } : {}),
+    });
+    if ((globalThis as any).DBG) console.log('dive', (performance.now()/1000).toFixed(2), found?.cost, search.best?.cost);
     if (search.offer(found, 'rounding')) failed = -1;
   }
 }
