@@ -135,7 +135,13 @@ export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): 
         }
       }
       if (!fixNext(master, outcome, settled, fix, options)) return undefined;
-      outcome = master.price(stop, seconds, settled.rest(most), ROUNDS, undefined, true).outcome;
+      outcome = master.price({
+        stop,
+        seconds,
+        bounds: settled.rest(most),
+        rounds: ROUNDS,
+        quick: true,
+      }).outcome;
     }
   } finally {
     touched.forEach((column) => master.setBounds(column, 0, Infinity));

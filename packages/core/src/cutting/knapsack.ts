@@ -17,6 +17,8 @@ export interface KnapsackQuery {
   readonly groups: readonly { readonly index: number; readonly above: number }[];
   /** Search nodes for each group; beyond it the best so far is answered and `exact` is false. */
   readonly nodes: number;
+  /** Asked now and then: the time is over, which is as if the nodes were used up. */
+  readonly stop?: (() => boolean) | undefined;
   /**
    * The table of the search before is still good: the values are the same, and no item may be taken more often than then.
    */
@@ -35,6 +37,8 @@ export interface KnapsackAnswer {
 }
 
 const TINY = 1e-9;
+/** Nodes between two looks at the clock, less one (a power of two less one). */
+export const LOOK_EVERY = 0x3fff;
 
 /**
  * Fills single sticks as valuably as possible: depth-first over items by density, cut off by a bounded-knapsack table
@@ -159,6 +163,7 @@ export class Knapsack {
         const total = length + model.items[item]!.length;
         if (total + next.extra > stick) continue;
         if (nodes-- <= 0) return;
+        if ((nodes & LOOK_EVERY) === 0 && query.stop?.()) nodes = 0;
         left[i]!--;
         list.push(item);
         const worth = value + query.values[item]!;
@@ -209,6 +214,7 @@ export class Knapsack {
           const total = length + model.items[item]!.length;
           if (total + next.extra > stick) continue;
           if (nodes-- <= 0) return false;
+          if ((nodes & LOOK_EVERY) === 0 && query.stop?.()) nodes = 0;
           left[i]!--;
           list.push(item);
           const worth = value + query.values[item]!;

@@ -1,6 +1,6 @@
 import { Knapsack, type KnapsackAnswer, type KnapsackQuery } from './knapsack.ts';
 import { RoomPricer } from './room-pricing.ts';
-import type { CutModel } from './model.ts';
+import type { CutModel, WallNet } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
 
@@ -30,6 +30,18 @@ export interface Priced {
   readonly bound: number;
 }
 
+export interface PriceOptions {
+  readonly stop: () => boolean;
+  readonly seconds: () => number;
+  /** Most of each item in a new pattern; by default its demand. */
+  readonly bounds?: readonly number[];
+  readonly rounds?: number;
+  /** Told the bound and the objective of each round; answers whether that is enough. */
+  readonly enough?: (bound: number, objective: number) => boolean;
+  /** The search that may miss columns is enough. */
+  readonly quick?: boolean;
+}
+
 /** Where each kind of row starts. */
 interface RowLayout {
   readonly limited: readonly (number | undefined)[];
@@ -37,13 +49,19 @@ interface RowLayout {
   readonly rows: readonly LpRow[];
 }
 
+/** A wall that can be made in one way only asks for its pieces like blanks. */
+const isFixed = (net: WallNet): boolean => net.arcs.length === 1;
+
 function layOutRows(model: CutModel): RowLayout {
-  const rows: LpRow[] = model.items.map((item) => ({ lower: item.demand, upper: Infinity }));
+  const demand = model.items.map((item) => item.demand);
+  for (const net of model.walls) if (isFixed(net)) demand[net.arcs[0]!.item]!++;
+  const rows: LpRow[] = demand.map((lower) => ({ lower, upper: Infinity }));
   const limited = model.sticks.map((group) =>
     group.count === undefined ? undefined : rows.push({ lower: -Infinity, upper: group.count }) - 1,
   );
   const flow = model.walls.map((net) => {
     const first = rows.length;
+    if (isFixed(net)) return first;
     // One row a point: out minus in is 1 at the left end, 0 between; then at most max + 1 pieces.
     for (let p = 0; p < net.points - 1; p++) rows.push({ lower: p === 0 ? 1 : 0, upper: p === 0 ? 1 : 0 });
     rows.push({ lower: -Infinity, upper: net.wall.max + 1 });
@@ -88,7 +106,7 @@ export class Master {
     );
     this.push(
       model.walls.flatMap((net, wall) =>
-        net.arcs.map((_, arc): [MasterColumn, LpColumn] => [
+        (isFixed(net) ? [] : net.arcs).map((_, arc): [MasterColumn, LpColumn] => [
           { kind: 'arc', wall, arc },
           this.arcColumn(wall, arc),
         ]),
@@ -157,20 +175,15 @@ export class Master {
     return most;
   }
 
-  /**
-   * Column generation until nothing gains or time is up.
-   * @param bounds most of each item in a new pattern; by default its demand
-   * @param enough asked with the bound and the objective of the moment whether going on is worth while
-   * @param quick the search that may miss columns is enough
-   */
-  price(
-    stop: () => boolean,
-    seconds: () => number,
-    bounds: readonly number[] = this.mostOf(),
+  /** Column generation until nothing gains or time is up. */
+  price({
+    stop,
+    seconds,
+    bounds = this.mostOf(),
     rounds = Infinity,
-    enough: (bound: number, objective: number) => boolean = () => false,
+    enough = () => false,
     quick = false,
-  ): Priced {
+  }: PriceOptions): Priced {
     let bound = 0;
     let outcome = this.program.solve(seconds());
     for (let round = 0; round < rounds && outcome.status === 'optimal' && !stop(); round++) {
@@ -183,19 +196,20 @@ export class Master {
         bounds,
         groups,
         nodes: 3000,
+        stop,
         disjoint: this.model.items.length > MANY_ITEMS ? DISJOINT : 0,
       });
-      bound = Math.max(bound, this.boundNow(outcome.objective, groups, found.most));
+      bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, found.most));
       if ((globalThis as any).DBG) console.log('   r', round, (performance.now()/1000).toFixed(2), 'obj', outcome.objective.toFixed(1), 'bound', bound.toFixed(1), 'cols', this.columns.length, 'found', found.fillings.length);
       if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
       let added = this.addPatterns(found.fillings.map((one) => toPattern(one.group, one.list)));
       if (added === 0 && quick) return { outcome, converged: false, bound };
       if (added === 0) {
-        const query = { values: outcome.duals, bounds, groups, keep: true };
+        const query = { values: outcome.duals, bounds, groups, keep: true, stop };
         const exact = this.rooms
           ? this.rooms.search({ ...query, nodes: EXACT_NODES })
           : this.thorough(query);
-        bound = Math.max(bound, this.boundNow(outcome.objective, groups, exact.most));
+        bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, exact.most));
         if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
         added = this.addPatterns(exact.fillings.map((one) => toPattern(one.group, one.list)));
         if (added === 0) {
@@ -211,34 +225,46 @@ export class Master {
   /** The search under relaxed sizes, with more and more patience: what is easily missed is rarely hard to find. */
   private thorough(query: Omit<KnapsackQuery, 'nodes'>): KnapsackAnswer {
     const many = this.model.items.length > MANY_ITEMS;
-    const longer = many ? this.knapsack.search({ ...query, nodes: 60_000, disjoint: DISJOINT }) : undefined;
+    const longer = many ? this.knapsack.search({ ...query, nodes: 12_000, disjoint: DISJOINT }) : undefined;
     return longer && (longer.exact || longer.fillings.length > 0)
       ? longer
       : this.knapsack.search({ ...query, nodes: EXACT_NODES });
   }
 
   /**
-   * Duals scaled until no filling exceeds its price are feasible for the dual of the relaxation, so the objective scaled
-   * alike is a bound long before column generation ends (after Farley, 1990). Only where every row is a demand.
+   * Duals scaled until no filling of a stick there is enough of exceeds its price are feasible for the dual of the
+   * relaxation, so the objective scaled alike is a bound long before column generation ends (after Farley, 1990): arcs stay
+   * feasible, their penalties are not negative. What limited sticks still exceed theirs by is taken off as often as there
+   * are such sticks (Lagrange).
+   * @param most for each group what no filling of it exceeds
    */
-  private boundNow(
-    objective: number,
-    groups: readonly { readonly above: number }[],
-    most: readonly number[],
-  ): number {
-    if (this.model.walls.length > 0 || this.model.sticks.some((group) => group.count !== undefined)) return 0;
-    const scale = Math.min(1, ...groups.map(({ above }, k) => (most[k]! > 0 ? above / most[k]! : 1)));
-    return Math.max(0, objective * scale);
+  private boundNow(objective: number, duals: Float64Array, most: readonly number[]): number {
+    // A filling of limited sticks also pays the dual of their row.
+    const worth = this.model.sticks.map(({ price }, k) => most[k]! + price - this.threshold(k, duals));
+    const scale = this.model.sticks.reduce(
+      (least, { price, count }, k) =>
+        count === undefined && worth[k]! > price ? Math.min(least, price / worth[k]!) : least,
+      1,
+    );
+    return this.model.sticks.reduce(
+      (bound, { price, count }, k) => bound - (count ?? 0) * Math.max(0, scale * worth[k]! - price),
+      Math.max(0, objective * scale),
+    );
   }
 
-  /** All patterns whose reduced cost is at most `gap`, for a proof; undefined when there are too many. */
-  patternsWithin(gap: number, duals: Float64Array, most: number): Pattern[] | undefined {
+  /** All patterns whose reduced cost is at most `gap`, for a proof; undefined when there are too many, or the time is over. */
+  patternsWithin(
+    gap: number,
+    duals: Float64Array,
+    most: number,
+    stop: () => boolean,
+  ): Pattern[] | undefined {
     const groups = this.model.sticks.map((_, index) => ({
       index,
       above: this.threshold(index, duals) - gap,
     }));
     const found = this.knapsack.enumerate(
-      { values: duals, bounds: this.mostOf(), groups, nodes: 4_000_000 },
+      { values: duals, bounds: this.mostOf(), groups, nodes: 4_000_000, stop },
       most,
     );
     return found?.map((one) => toPattern(one.group, one.list));

@@ -109,7 +109,12 @@ export function solvePart(model: CutModel, solver: LinearSolver, task: SmallTask
   const master = new Master(model, solver, { cells: exact ? 3000 : 1000, simple: !exact });
   try {
     master.addPatterns(start);
-    const root = master.price(stop, seconds, undefined, exact ? undefined : MOST_ROUNDS, undefined, !exact).outcome;
+    const root = master.price({
+      stop,
+      seconds,
+      rounds: exact ? Infinity : MOST_ROUNDS,
+      quick: !exact,
+    }).outcome;
     if ((globalThis as any).DBG) console.log('  part', model.items.length, root.objective.toFixed(0), 'most', task.most.toFixed(0));
     if (root.status !== 'optimal' || root.objective > UNCUT / 2) return undefined;
     let best: Filled | undefined;

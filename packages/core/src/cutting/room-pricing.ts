@@ -1,4 +1,4 @@
-import type { Filling, KnapsackAnswer, KnapsackQuery } from './knapsack.ts';
+import { LOOK_EVERY, type Filling, type KnapsackAnswer, type KnapsackQuery } from './knapsack.ts';
 import type { CutModel } from './model.ts';
 
 const TINY = 1e-9;
@@ -128,6 +128,7 @@ export class RoomPricer {
       for (const { item, room: rest, most } of next) {
         if (most <= best + TINY) return;
         if (nodes-- <= 0) return;
+        if ((nodes & (LOOK_EVERY >> 4)) === 0 && query.stop?.()) nodes = 0;
         const { cls } = model.items[item]!;
         list.push(item);
         const key = list.length > 1 ? `${[...list].sort((a, b) => a - b).join()};${cls}` : undefined;

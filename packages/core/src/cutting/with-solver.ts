@@ -11,6 +11,8 @@ import { correctValues } from './value-correction.ts';
 
 /** With this many sizes the last steps of column generation take longer than all before. */
 export const MANY_SIZES = 400;
+/** Share of the time after which a relaxation of so many sizes is taken as it is. */
+const ROOT_SHARE = 0.6;
 /** Dives in a row that may find nothing. */
 const DIVES = 25;
 /** Steps of the neighbourhood search in one unit. */
@@ -39,10 +41,17 @@ export function searchWithSolver(search: Search, solver: LinearSolver): void {
   let units = search.options.units ?? Infinity;
   try {
     if (search.best) master.addPatterns(search.best.patterns);
-    // Once no attainable cost lies between bound and objective, more columns cannot raise the bound.
-    const enough = (bound: number, objective: number): boolean =>
-      model.items.length > MANY_SIZES && search.roundUp(bound) >= search.roundUp(objective);
-    const relaxed = master.price(outOfTime, left, undefined, undefined, enough);
+    const relaxed = master.price({
+      stop: outOfTime,
+      seconds: left,
+      // Once no attainable cost lies between bound and objective, more columns cannot raise the bound; and with hundreds
+      // of sizes the last columns take too long: a plan is worth more than they are.
+      enough: (bound, objective) => {
+        if (model.items.length <= MANY_SIZES) return false;
+        search.raise(bound, 'bound', 'relaxed');
+        return search.roundUp(bound) >= search.roundUp(objective) || search.spent(ROOT_SHARE);
+      },
+    });
     if (relaxed.outcome.status !== 'optimal') return;
     // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
     if (relaxed.converged && relaxed.outcome.objective > UNCUT / 2) {
@@ -146,14 +155,14 @@ class Proof {
   }
 
   private within(part: number, most: number): Pattern[] | undefined {
-    return this.master.patternsWithin(part, this.fresh!.outcome.duals, most);
+    return this.master.patternsWithin(part, this.fresh!.outcome.duals, most, () => this.search.left() <= 0);
   }
 
   /** The next attempt. @returns whether there was one to make */
   next(): boolean {
     const { search, master } = this;
     const { left, stop } = search;
-    if (this.converged && !this.fresh) this.fresh = master.price(() => left() <= 0, left);
+    if (this.converged && !this.fresh) this.fresh = master.price({ stop: () => left() <= 0, seconds: left });
     const cost = search.best?.cost ?? Infinity;
     if (cost < this.triedAt && this.fresh?.converged) {
       // A better plan leaves fewer patterns to look at.
