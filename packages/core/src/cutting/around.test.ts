@@ -212,9 +212,11 @@ describe('what the bound rests on', () => {
       pieces: [{ id: 'p', length: 330, left: 0, right: 0, qty: 40 }],
     });
     const solved = optimise(read.problem, undefined, quick);
-    // 13 200 long at a tenth a unit: 1320, so 1400 for whole sticks.
-    expect(
-      solved.ok && [solved.value.ground.by, solved.value.ground.figure, solved.value.lowerBound],
-    ).toEqual(['length', 1320, 1400]);
+    // 40 pieces of 330 and a kerf of 2 each, on sticks of 1000 whose last piece needs no kerf: 13 280 / 1002 of a stick at
+    // 100, so 14 whole ones.
+    if (!solved.ok) throw new Error(solved.issues[0].text);
+    const { ground, lowerBound } = solved.value;
+    expect([ground.by, lowerBound]).toEqual(['length', 1400]);
+    expect(ground.figure).toBeCloseTo((100 * 13_280) / 1002, 9);
   });
 });

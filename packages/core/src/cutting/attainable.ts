@@ -23,7 +23,8 @@ export function attainableCosts(model: CutModel): Attainable {
   const [penalty] = penalties;
   if (penalties.size !== 1 || penalty === undefined) {
     const step = [...penalties].reduce((all, one) => gcd(all, Math.round(one)), stickStep);
-    return { atLeast: (bound) => Math.max(0, Math.ceil((bound - BOUND_NOISE) / step) * step) };
+    // Adding nothing turns a negative zero into a plain one.
+    return { atLeast: (bound) => Math.ceil((bound - BOUND_NOISE) / step) * step + 0 };
   }
   const least = model.walls.reduce((sum, net) => sum + fewestArcs(net) - 1, 0);
   const most = model.walls.reduce((sum, net) => sum + net.wall.max, 0);
@@ -31,7 +32,9 @@ export function attainableCosts(model: CutModel): Attainable {
     atLeast: (bound) => {
       let best = Infinity;
       for (let splices = least; splices <= most; splices++) {
-        const sticks = Math.max(0, Math.ceil((bound - BOUND_NOISE - splices * penalty) / stickStep));
+        const rest = Math.ceil((bound - BOUND_NOISE - splices * penalty) / stickStep);
+        // Only what is kept of a plan before counts less than nothing.
+        const sticks = model.weighed ? rest : Math.max(0, rest);
         best = Math.min(best, splices * penalty + sticks * stickStep);
       }
       return best;

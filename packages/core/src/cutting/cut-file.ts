@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { pointer, type Issue, type Result } from '../base/index.ts';
 import { checkShape } from '../job/index.ts';
-import type { CutProblem, CutSolution } from './problem.ts';
+import type { CutProblem, CutSolution, KeptPlan, Part } from './problem.ts';
 
 /** The open problem format of the `cut` command: integers in the problem's unit, prices in cents. */
 
@@ -16,6 +16,36 @@ const stockItem = z.strictObject({
   length: above0,
   price: natural,
   count: natural.nullable().optional(),
+});
+/** What is left of a stick that is being cut; the solution names it by `stick`. */
+const openedItem = z.strictObject({
+  stick: id,
+  /** From the whole stick's left end to where the near line begins; `start` is counted from the same end. */
+  from: natural,
+  /** Near line from there to the stick's right end, whose trim is still to be lost. */
+  remains: above0,
+  /** Slant of the opened end, signed like the left end of a piece. */
+  endAngle: angle,
+});
+const keptPart = z.union([
+  z.strictObject({ piece: id, start: natural.optional() }),
+  z.strictObject({
+    wall: id,
+    copy: natural.optional(),
+    from: natural,
+    to: natural,
+    start: natural.optional(),
+  }),
+]);
+/** The plan before, as its solution lists it; each stick of it that is not found again counts `weight` cents. */
+const kept = z.strictObject({
+  sticks: z.array(z.strictObject({ stock: id, pieces: z.array(keptPart).min(1, 'must not be empty') })),
+  weight: natural.max(1e6, 'must not be more than 1000000'),
+});
+/** Ids of pieces and walls by trip, in order; what is not named goes last. A stick that stays open counts `weight` cents. */
+const trips = z.strictObject({
+  order: z.array(z.array(id)),
+  weight: natural.max(1e6, 'must not be more than 1000000').optional(),
 });
 const rackItem = z.strictObject({ id, length: above0, price: natural.optional() });
 
@@ -32,7 +62,20 @@ export const cutProblemSchema = z.strictObject({
   minOffcut: natural.optional(),
   stock: z.array(stockItem),
   rack: z.array(rackItem).optional(),
-  pieces: z.array(z.strictObject({ id, length: above0, left: angle, right: angle, qty: natural.optional() })),
+  opened: z.array(openedItem).optional(),
+  keep: kept.optional(),
+  trips: trips.optional(),
+  pieces: z.array(
+    z.strictObject({
+      id,
+      length: above0,
+      left: angle,
+      right: angle,
+      qty: natural.optional(),
+      /** Its measure is still to come: it lies after all others on its stick. */
+      held: z.boolean().optional(),
+    }),
+  ),
   walls: z
     .array(
       z.strictObject({
@@ -41,6 +84,7 @@ export const cutProblemSchema = z.strictObject({
         left: angle,
         right: angle,
         qty: natural.optional(),
+        held: z.boolean().optional(),
         splice: z
           .strictObject({
             angle: z.number().min(0, 'must not be negative').lt(90, 'must be less than 90'),
@@ -89,6 +133,25 @@ export function readCutProblem(value: unknown): Result<{ file: CutProblemFile; p
       '/walls',
     ),
   ];
+  const sticks = new Set([...file.stock, ...(file.rack ?? [])].map((one) => one.id));
+  const opened = (file.opened ?? []).map((one) => one.stick);
+  opened.forEach((name, index) => {
+    if (sticks.has(name) || opened.indexOf(name) < index)
+      issues.push({
+        at: pointer('opened', index, 'stick'),
+        text: `"${name}" is used twice: an opened stick needs a name of its own`,
+      });
+  });
+  const named = new Set([...file.pieces, ...(file.walls ?? [])].map((one) => one.id));
+  const seen = new Set<string>();
+  file.trips?.order.forEach((ids, trip) =>
+    ids.forEach((one, index) => {
+      const at = pointer('trips', 'order', trip, index);
+      if (!named.has(one)) issues.push({ at, text: `"${one}" is neither a piece nor a wall` });
+      else if (seen.has(one)) issues.push({ at, text: `"${one}" goes with two trips: name it once` });
+      seen.add(one);
+    }),
+  );
   const shared = (file.rack ?? []).findIndex((item) => file.stock.some((other) => other.id === item.id));
   if (shared >= 0)
     issues.push({ at: pointer('rack', shared, 'id'), text: 'is also the id of a stock length' });
@@ -128,13 +191,24 @@ function toProblem(file: CutProblemFile): CutProblem {
         count: 1,
         rack: true,
       })),
+      ...(file.opened ?? []).map((item) => ({
+        id: item.stick,
+        length: item.remains,
+        price: 0,
+        count: 1,
+        rack: true,
+        opened: { from: item.from, angle: item.endAngle },
+      })),
     ],
+    ...(file.trips ? { trips: { order: file.trips.order, weight: file.trips.weight ?? 1 } } : {}),
+    ...(file.keep ? { keep: { weight: file.keep.weight, sticks: keptOf(file, file.keep.sticks) } } : {}),
     blanks: file.pieces.map((piece) => ({
       id: piece.id,
       near: piece.length,
       left: piece.left,
       right: piece.right,
       qty: piece.qty ?? 1,
+      ...(piece.held ? { held: true } : {}),
     })),
     walls: (file.walls ?? []).map((wall) => {
       const { splice } = wall;
@@ -144,6 +218,7 @@ function toProblem(file: CutProblemFile): CutProblem {
         left: wall.left,
         right: wall.right,
         qty: wall.qty ?? 1,
+        ...(wall.held ? { held: true } : {}),
         angle: splice?.angle ?? 0,
         points: [...new Set(splice?.positions ?? [])]
           .sort((a, b) => a - b)
@@ -158,7 +233,33 @@ function toProblem(file: CutProblemFile): CutProblem {
   };
 }
 
-/** The open solution format. */
+/** Places of a wall as its points have them: its ends and where it may be divided. */
+const placesOf = (wall: NonNullable<CutProblemFile['walls']>[number]): number[] => [
+  0,
+  ...[...new Set(wall.splice?.positions ?? [])].sort((a, b) => a - b),
+  wall.length,
+];
+
+function keptOf(
+  file: CutProblemFile,
+  sticks: NonNullable<CutProblemFile['keep']>['sticks'],
+): KeptPlan['sticks'] {
+  const places = new Map((file.walls ?? []).map((wall) => [wall.id, placesOf(wall)]));
+  return sticks.map(({ stock, pieces }) => ({
+    stick: stock,
+    parts: pieces.map((one): Part => {
+      if ('piece' in one) return { kind: 'blank', id: one.piece };
+      // A place that is not there any more has no index: such a part is not found, and its stick not kept.
+      const at = places.get(one.wall) ?? [];
+      return { kind: 'wall', id: one.wall, fromPoint: at.indexOf(one.from), toPoint: at.indexOf(one.to) };
+    }),
+  }));
+}
+
+/**
+ * The open solution format. Where sticks to keep or trips are weighed, `objective.total` is what the plan counts with them
+ * and `totalBound` what no plan can count less than; `lowerBound` is always for the cost alone.
+ */
 export function writeCutSolution(file: CutProblemFile, problem: CutProblem, solution: CutSolution): object {
   const near = new Map(
     problem.walls.map((wall) => [wall.id, [0, ...wall.points.map((point) => point.at), wall.near]]),
@@ -181,8 +282,14 @@ export function writeCutSolution(file: CutProblemFile, problem: CutProblem, solu
             },
       ),
     })),
-    objective: { cost: solution.cost },
-    lowerBound: solution.lowerBound,
+    objective: {
+      cost: solution.cost,
+      ...(problem.keep ? { moved: solution.moved } : {}),
+      ...(problem.trips ? { waiting: solution.waiting } : {}),
+      ...(problem.keep || problem.trips ? { total: solution.total } : {}),
+    },
+    lowerBound: solution.costBound,
+    ...(problem.keep || problem.trips ? { totalBound: solution.lowerBound } : {}),
     proven: solution.proven,
   };
 }

@@ -1,9 +1,10 @@
-import { share } from './exact-small.ts';
+import { limitedSticks, share } from './exact-small.ts';
 import type { Master, MasterColumn } from './master.ts';
 import type { CutModel } from './model.ts';
 import { demandOf, filledOf, type Filled, type Paths, type Pattern } from './pattern.ts';
 import { pathsOfFlow, trimToDemand } from './rounding.ts';
 import type { LpOutcome } from './solver-port.ts';
+import { StockCount } from './stock.ts';
 
 /** Most blanks left that are shared out exactly, if the sticks of limited number allow. */
 const EXACT_REST = 13;
@@ -29,7 +30,11 @@ export interface DiveOptions {
    * Plans the last part of a large problem on its own.
    * @param spent cents of what is settled
    */
-  readonly solveRest?: (rest: readonly number[], used: readonly number[], spent: number) => Pattern[] | undefined;
+  readonly solveRest?: (
+    rest: readonly number[],
+    settled: readonly Pattern[],
+    spent: number,
+  ) => Pattern[] | undefined;
   readonly stop: () => boolean;
   readonly seconds: () => number;
 }
@@ -38,23 +43,20 @@ export interface DiveOptions {
 class Settled {
   readonly patterns: Pattern[] = [];
   readonly times = new Map<number, number>();
-  readonly used: number[];
+  readonly stock: StockCount;
   /** Blanks of each item cut from them. */
   readonly cut: number[];
-  private readonly model: CutModel;
 
   constructor(model: CutModel) {
-    this.model = model;
-    this.used = model.sticks.map(() => 0);
+    this.stock = new StockCount(model);
     this.cut = model.items.map(() => 0);
   }
 
   /** Takes a pattern so many times, as far as there are sticks; answers how often it was taken. */
   take(column: number, pattern: Pattern, times: number): number {
-    const { count } = this.model.sticks[pattern.group]!;
-    const able = count === undefined ? times : Math.min(times, count - this.used[pattern.group]!);
+    const able = Math.min(times, this.stock.free(pattern.group));
     if (able <= 0) return 0;
-    this.used[pattern.group]! += able;
+    this.stock.take(pattern.group, able);
     this.times.set(column, (this.times.get(column) ?? 0) + able);
     for (let n = 0; n < able; n++) this.patterns.push(pattern);
     pattern.items.forEach((item, k) => (this.cut[item]! += able * pattern.counts[k]!));
@@ -67,11 +69,9 @@ class Settled {
 }
 
 /** The rest of a plan, shared out exactly; undefined where it is too much, or cannot be. */
-function shareRest(model: CutModel, rest: readonly number[], used: readonly number[]): Pattern[] | undefined {
+function shareRest(model: CutModel, rest: readonly number[], stock: StockCount): Pattern[] | undefined {
   const list = rest.flatMap((count, item) => new Array<number>(count).fill(item));
-  const limited = model.sticks.flatMap(({ count }, group) =>
-    count === undefined ? [] : new Array<number>(Math.min(count - used[group]!, list.length)).fill(group),
-  );
+  const limited = limitedSticks(model, list.length, stock);
   if ((1 + limited.length) * 3 ** list.length > REST_STEPS) return undefined;
   return share(model, list, limited)?.patterns;
 }
@@ -125,12 +125,12 @@ export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): 
         const open = countOf(rest);
         if (open === 0) return whole(model, settled.patterns, wanted, paths);
         if (open <= EXACT_REST) {
-          const last = shareRest(model, rest, settled.used);
+          const last = shareRest(model, rest, settled.stock);
           if (last) return whole(model, [...settled.patterns, ...last], wanted, paths);
         }
         if (options.solveRest && open <= REST_APART) {
           const spent = filledOf(model, settled.patterns, paths).cost;
-          const last = options.solveRest(rest, settled.used, spent);
+          const last = options.solveRest(rest, settled.patterns, spent);
           return last && whole(model, [...settled.patterns, ...last], wanted, paths);
         }
       }

@@ -1,6 +1,8 @@
 import type { CutModel, WallNet } from './model.ts';
 import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
-import type { ClassSet } from './sequencer.ts';
+import type { ClassSet, Sequencer } from './sequencer.ts';
+import { isLimited, StockCount } from './stock.ts';
+import { tripsOf } from './ways.ts';
 
 /** Most pieces for which every way to share them among sticks is tried: 3^14 is under five million steps. */
 const MOST_PIECES = 14;
@@ -53,35 +55,38 @@ function divisions(model: CutModel): Division[] | undefined {
       })),
     );
   }
-  const bought = model.sticks.filter((group) => group.price > 0);
-  const free = model.sticks
-    .filter((group) => group.price === 0)
-    .reduce((sum, group) => sum + (group.count ?? Infinity) * group.length, 0);
-  const rate = bought.length > 0 ? Math.min(...bought.map((group) => group.price / group.length)) : 0;
+  const bought = model.pools.filter((pool) => pool.price > 0);
+  const free = model.pools
+    .filter((pool) => pool.price === 0)
+    .reduce((sum, pool) => sum + (pool.count ?? Infinity) * pool.length, 0);
+  const rate = bought.length > 0 ? Math.min(...bought.map((pool) => pool.price / pool.length)) : 0;
+  // What keeping sticks of the plan before is worth at the most.
+  const kept = model.sticks.reduce((sum, { just, count }) => sum + (just ? count! : 0), 0);
+  const worth = kept * (model.problem.keep?.weight ?? 0);
   const found = all
     .filter((one) => one.items.length <= MOST_PIECES)
     .map(({ items, ...one }): Division => {
       const length = items.reduce((sum, item) => sum + model.items[item]!.length, 0);
-      const least = one.penalties + (length > free ? (length - free) * rate : 0);
+      const least = one.penalties - worth + (length > free ? (length - free) * rate : 0);
       return { ...one, items: [...items].sort((a, b) => a - b), least };
     })
     .sort((a, b) => a.least - b.least);
   return found.length === all.length ? found : undefined;
 }
 
-/** The least that each set of pieces takes of a stick; Infinity where it fits none. */
-function needs(model: CutModel, items: readonly number[]): Float64Array {
+/** The least that each set of pieces takes of a stick of some kind; Infinity where it fits none. */
+function needs(model: CutModel, items: readonly number[], sequencer: Sequencer): Float64Array {
   const full = 1 << items.length;
   const need = new Float64Array(full).fill(Infinity);
   const lengths = new Float64Array(full);
-  const sets: (ClassSet | undefined)[] = [model.sequencer.empty];
+  const sets: (ClassSet | undefined)[] = [sequencer.empty];
   for (let set = 1; set < full; set++) {
     const before = set & (set - 1);
     // Adding a piece never shortens a stick: a set of what does not fit need not be looked at.
     const held = sets[before];
     if (!held) continue;
     const item = model.items[items[31 - Math.clz32(set & -set)]!]!;
-    const next = model.sequencer.with(held, item.cls);
+    const next = sequencer.with(held, item.cls);
     lengths[set] = lengths[before]! + item.length;
     const takes = lengths[set]! + next.extra;
     if (takes > model.longest) continue;
@@ -89,6 +94,87 @@ function needs(model: CutModel, items: readonly number[]): Float64Array {
     need[set] = takes;
   }
   return need;
+}
+
+/** The ways in which one limited stick may be used, the cheapest first. */
+export interface LimitedStick {
+  readonly key: string;
+  readonly ways: readonly number[];
+}
+
+/**
+ * The sticks there are only so many of, one by one; those that a plan before had cut in some way beside them.
+ * @param most of each kind: more are never wanted
+ */
+export function limitedSticks(
+  model: CutModel,
+  most: number,
+  stock = new StockCount(model),
+): LimitedStick[] {
+  const sticks: LimitedStick[] = [];
+  const add = (key: string, ways: readonly number[], count: number): void => {
+    for (let n = 0; n < Math.min(count, most); n++) sticks.push({ key, ways });
+  };
+  for (const [pool, { count }] of model.pools.entries()) {
+    const ways = model.sticks.flatMap((one, index) => (one.pool === pool ? [index] : []));
+    if (count !== undefined && ways.length > 0) add(`pool ${pool}`, ways, stock.left(pool));
+  }
+  model.sticks.forEach((one, index) => {
+    if (one.just && model.pools[one.pool]!.count === undefined)
+      add(`kept ${index}`, [index], stock.free(index));
+  });
+  return sticks;
+}
+
+/** For each set of pieces the cheapest of some ways that holds it; −1 where none does. */
+class WayOfSet {
+  private readonly needBy = new Map<Sequencer, Float64Array>();
+  private readonly first: Int16Array;
+  private readonly last: Int16Array;
+  private readonly model: CutModel;
+  private readonly items: readonly number[];
+
+  constructor(model: CutModel, items: readonly number[]) {
+    this.model = model;
+    this.items = items;
+    const full = 1 << items.length;
+    this.first = new Int16Array(model.weighed ? full : 0).fill(0x7fff);
+    this.last = new Int16Array(model.weighed ? full : 0).fill(-1);
+    for (let set = 1; set < this.first.length; set++) {
+      const before = set & (set - 1);
+      const [trip] = tripsOf(model, [items[31 - Math.clz32(set & -set)]!]);
+      this.first[set] = Math.min(this.first[before]!, trip);
+      this.last[set] = Math.max(this.last[before]!, trip);
+    }
+  }
+
+  private need(sequencer: Sequencer): Float64Array {
+    const held = this.needBy.get(sequencer) ?? needs(this.model, this.items, sequencer);
+    this.needBy.set(sequencer, held);
+    return held;
+  }
+
+  of(ways: readonly number[]): Int16Array {
+    const { model, items, first, last } = this;
+    const found = new Int16Array(1 << items.length).fill(-1);
+    for (const way of [...ways].reverse()) {
+      const { length, trips, just, sequencer } = model.sticks[way]!;
+      const need = this.need(sequencer);
+      for (let set = 1; set < found.length; set++) {
+        if (need[set]! > length) continue;
+        if (trips && (first[set]! < trips[0] || last[set]! > trips[1])) continue;
+        if (just && !isJust(items, set, just)) continue;
+        found[set] = way;
+      }
+    }
+    return found;
+  }
+}
+
+/** Whether a set of pieces is just what a stick held before. */
+function isJust(items: readonly number[], set: number, just: readonly number[]): boolean {
+  const own = items.filter((_, k) => (set >> k) & 1);
+  return own.length === just.length && own.sort((a, b) => a - b).every((item, k) => item === just[k]);
 }
 
 export interface Sharing {
@@ -100,18 +186,20 @@ export interface Sharing {
  * The cheapest way to share pieces among sticks, by a dynamic programme over sets of them: first with the sticks there are
  * as many of as wanted, then one limited stick after another.
  */
-export function share(model: CutModel, items: readonly number[], limited: readonly number[]): Sharing | undefined {
+export function share(
+  model: CutModel,
+  items: readonly number[],
+  limited: readonly LimitedStick[],
+): Sharing | undefined {
   const full = 1 << items.length;
-  const need = needs(model, items);
+  const wayOf = new WayOfSet(model, items);
   /** Cheapest stick without a limit for each set. */
-  const group = new Int16Array(full).fill(-1);
-  for (let set = 1; set < full; set++)
-    if (need[set]! < Infinity)
-      group[set] = model.sticks.findIndex((one) => one.count === undefined && one.length >= need[set]!);
+  const group = wayOf.of(model.sticks.flatMap((_, index) => (isLimited(model, index) ? [] : [index])));
   const price = (index: number): number => {
     const stick = model.sticks[index]!;
     return stick.price + HAIR + EVEN * (stick.length / model.longest) ** 2;
   };
+  const prices = model.sticks.map((_, index) => price(index));
   let best = new Float64Array(full).fill(Infinity);
   best[0] = 0;
   const plain = new Int32Array(full);
@@ -119,30 +207,32 @@ export function share(model: CutModel, items: readonly number[], limited: readon
     const lowest = set & -set;
     for (let part = set; part > 0; part = (part - 1) & set) {
       if (!(part & lowest) || group[part]! < 0) continue;
-      const cost = price(group[part]!) + best[set ^ part]!;
+      const cost = prices[group[part]!]! + best[set ^ part]!;
       if (cost < best[set]!) {
         best[set] = cost;
         plain[set] = part;
       }
     }
   }
-  const layers = limited.map((index) => {
-    const { length } = model.sticks[index]!;
+  const waysOf = new Map<string, Int16Array>();
+  const layers = limited.map(({ key, ways }) => {
+    const way = waysOf.get(key) ?? wayOf.of(ways);
+    waysOf.set(key, way);
     const before = best;
     const after = before.slice();
     const taken = new Int32Array(full);
     for (let set = 1; set < full; set++)
       // In rising order: of like pieces the first named get what there is.
       for (let part = set & -set; part > 0; part = (part - set) & set) {
-        if (need[part]! > length) continue;
-        const cost = price(index) + before[set ^ part]!;
+        if (way[part]! < 0) continue;
+        const cost = prices[way[part]!]! + before[set ^ part]!;
         if (cost < after[set]!) {
           after[set] = cost;
           taken[set] = part;
         }
       }
     best = after;
-    return { index, taken };
+    return { way, taken };
   });
   if (best[full - 1] === Infinity) return undefined;
   const cost = best[full - 1]!;
@@ -155,9 +245,9 @@ export function share(model: CutModel, items: readonly number[], limited: readon
       ),
     );
   let rest = full - 1;
-  for (const { index, taken } of [...layers].reverse())
+  for (const { way, taken } of [...layers].reverse())
     if (taken[rest]! > 0) {
-      put(index, taken[rest]!);
+      put(way[taken[rest]!]!, taken[rest]!);
       rest ^= taken[rest]!;
     }
   for (; rest > 0; rest ^= plain[rest]!) put(group[plain[rest]!]!, plain[rest]!);
@@ -172,9 +262,7 @@ export function share(model: CutModel, items: readonly number[], limited: readon
 export function solveSmall(model: CutModel): Filled | 'impossible' | undefined {
   const all = divisions(model);
   if (!all) return undefined;
-  const limited = model.sticks.flatMap(({ count }, index) =>
-    count === undefined ? [] : new Array<number>(Math.min(count, MOST_PIECES)).fill(index),
-  );
+  const limited = limitedSticks(model, MOST_PIECES);
   let best: Filled | undefined;
   let steps = 0;
   const seen = new Set<string>();
@@ -189,6 +277,8 @@ export function solveSmall(model: CutModel): Filled | 'impossible' | undefined {
     const shared = share(model, items, limited);
     if (!shared) continue;
     const filled = filledOf(model, shared.patterns, paths);
+    // A stick of the plan before that was to be kept more often than it was there: that is not settled here.
+    if (filled.cost > shared.cost + penalties + 0.5) return undefined;
     if (
       !best ||
       filled.cost < best.cost ||

@@ -1,7 +1,19 @@
 import { buildModel, type CutModel, type WallNet } from './model.ts';
 import type { CutProblem } from './problem.ts';
-import { demandOf, filledOf, lengthOf, toPattern, type Filled, type Paths, type Pattern } from './pattern.ts';
+import {
+  allows,
+  demandOf,
+  filledOf,
+  holds,
+  lengthOf,
+  listOf,
+  toPattern,
+  type Filled,
+  type Paths,
+  type Pattern,
+} from './pattern.ts';
 import type { ClassSet } from './sequencer.ts';
+import { StockCount } from './stock.ts';
 
 /** A stick being filled. */
 interface OpenStick {
@@ -41,13 +53,9 @@ export function choosePaths(model: CutModel, prefer: (net: WallNet, arc: number)
   });
 }
 
-/** The cheapest group that holds a list of items and has a stick left; −1 when none does. */
-function cheapestGroup(model: CutModel, list: readonly number[], used: readonly number[]): number {
-  const need = lengthOf(model, list);
-  return model.sticks.findIndex(
-    (group, index) => group.length >= need && (group.count === undefined || used[index]! < group.count),
-  );
-}
+/** The cheapest way that holds a list of items and has a stick left; −1 when none does. */
+const cheapestGroup = (model: CutModel, list: readonly number[], stock: StockCount): number =>
+  model.sticks.findIndex((_, index) => stock.free(index) > 0 && holds(model, index, list));
 
 /** Items in order of falling need, each as often as demanded. */
 const byNeed = (model: CutModel, demand: readonly number[]): number[] => {
@@ -69,36 +77,36 @@ export function fitDecreasing(
   best: boolean,
 ): Pattern[] | undefined {
   const open: OpenStick[] = [];
-  const used = model.sticks.map(() => 0);
+  const stock = new StockCount(model);
   for (const item of byNeed(model, demand)) {
     const { length, cls } = model.items[item]!;
     let target: OpenStick | undefined;
     let leastLeft = Infinity;
     for (const stick of open) {
+      if (model.weighed && !allows(model, stick.group, item)) continue;
       const room = model.sticks[stick.group]!.length - stick.total - length;
       // Most sticks are plainly too full: the best order of their pieces with this one need not be looked for.
       if (room < model.clear.leastExtra(stick.list.length + 1)) continue;
-      const left = room - model.sequencer.with(stick.set, cls).extra;
+      const left = room - model.sticks[stick.group]!.sequencer.with(stick.set, cls).extra;
       if (left < 0 || left >= leastLeft) continue;
       target = stick;
       leastLeft = left;
       if (!best) break;
     }
     if (!target) {
-      const need = lengthOf(model, [item]);
+      // A stick of the plan before takes just what it held: it is not opened here.
       const free = (index: number): boolean =>
-        model.sticks[index]!.length >= need &&
-        (model.sticks[index]!.count === undefined || used[index]! < model.sticks[index]!.count);
-      const rack = model.sticks.findIndex((group, index) => group.price === 0 && free(index));
+        !model.sticks[index]!.just && stock.free(index) > 0 && holds(model, index, [item]);
+      const rack = model.sticks.findIndex((group, index) => model.pools[group.pool]!.price === 0 && free(index));
       const group =
         rack >= 0 ? rack : free(openGroup) ? openGroup : model.sticks.findIndex((_, index) => free(index));
       if (group < 0) return undefined;
-      used[group]!++;
-      target = { group, list: [], set: model.sequencer.empty, total: 0 };
+      stock.take(group);
+      target = { group, list: [], set: model.sticks[group]!.sequencer.empty, total: 0 };
       open.push(target);
     }
     target.list.push(item);
-    target.set = model.sequencer.with(target.set, cls);
+    target.set = model.sticks[target.group]!.sequencer.with(target.set, cls);
     target.total += length;
   }
   return shrink(
@@ -109,37 +117,45 @@ export function fitDecreasing(
 
 /** Exchanges every stick for the cheapest one that still holds its pieces, while there are such sticks. */
 export function shrink(model: CutModel, patterns: readonly Pattern[]): Pattern[] {
-  const used = model.sticks.map(() => 0);
-  patterns.forEach((pattern) => used[pattern.group]!++);
+  const stock = new StockCount(model, patterns);
   return patterns.map((pattern) => {
-    used[pattern.group]!--;
-    const list = pattern.items.flatMap((item, k) => new Array<number>(pattern.counts[k]!).fill(item));
-    const group = cheapestGroup(model, list, used);
+    stock.take(pattern.group, -1);
+    const group = cheapestGroup(model, listOf(pattern), stock);
     const price = (index: number): number => model.sticks[index]!.price;
     const next = group >= 0 && price(group) < price(pattern.group) ? group : pattern.group;
-    used[next]!++;
+    stock.take(next);
     return next === pattern.group ? pattern : { ...pattern, group: next };
   });
 }
 
-/** The quick first answer: splits walls with the fewest splices, then the best of several first-fit and best-fit fillings. */
-export function firstAnswer(model: CutModel): Filled | undefined {
+/**
+ * The quick first answer: splits walls with the fewest splices, then the best of several first-fit and best-fit fillings.
+ * @param found told every better one at once
+ * @param stop  asked between fillings, once there is an answer
+ */
+export function firstAnswer(
+  model: CutModel,
+  found: (plan: Filled) => void = () => undefined,
+  stop: () => boolean = () => false,
+): Filled | undefined {
   let best: Filled | undefined;
+  // Ways with one price and stick do not differ here; with trips a stick is opened for all of them, and shrinks later.
+  const last = model.problem.trips?.order.length ?? 0;
+  const openers = model.sticks.flatMap(({ just, trips, pool }, index) =>
+    just || (trips && !(trips[0] === 0 && trips[1] === last)) || model.pools[pool]!.price === 0 ? [] : [index],
+  );
   for (const split of splitStyles(model)) {
     const demand = demandOf(model, split);
-    model.sticks.forEach((group, index) => {
-      if (group.price === 0) return;
+    for (const index of openers.length > 0 ? openers : [0])
       for (const bestFit of [false, true]) {
+        if (best && stop()) return best;
         const patterns = fitDecreasing(model, demand, index, bestFit);
         if (!patterns) continue;
         const filled = filledOf(model, patterns, split);
-        if (!best || filled.cost < best.cost) best = filled;
+        if (best && filled.cost >= best.cost) continue;
+        best = filled;
+        found(filled);
       }
-    });
-    if (model.sticks.every((group) => group.price === 0)) {
-      const patterns = fitDecreasing(model, demand, 0, true);
-      if (patterns && !best) best = filledOf(model, patterns, split);
-    }
   }
   return best;
 }

@@ -1,4 +1,6 @@
+import { weightsOf } from './length-bound.ts';
 import type { CutModel } from './model.ts';
+import { allows } from './pattern.ts';
 import type { ClassSet } from './sequencer.ts';
 
 /** The most valuable filling found for one stick group. */
@@ -50,7 +52,9 @@ export const LOOK_EVERY = 0x3fff;
  */
 export class Knapsack {
   private readonly size: Float64Array;
-  private readonly endsRelief: number;
+  /** What a stick used in each way offers, in sizes. */
+  private readonly rooms: readonly number[];
+  private readonly most: number;
   private readonly step: number;
   private table = new Float64Array(0);
   /** The items that the table was made for, in its order. */
@@ -61,19 +65,11 @@ export class Knapsack {
   constructor(model: CutModel, cells: number) {
     this.model = model;
     this.cells = cells;
-    const { lead, tail, leastAfter, leastBefore } = model.clear;
-    this.size = Float64Array.from(
-      model.items,
-      (item) => item.length + (leastBefore[item.cls]! + leastAfter[item.cls]!) / 2,
-    );
-    const leadLess = Math.min(...lead.map((value, c) => value - leastBefore[c]! / 2));
-    const tailLess = Math.min(...tail.map((value, c) => value - leastAfter[c]! / 2));
-    this.endsRelief = leadLess + tailLess;
-    this.step = Math.max(1e-9, this.room(model.longest)) / cells;
-  }
-
-  private room(stick: number): number {
-    return stick - this.endsRelief;
+    const { size, room } = weightsOf(model);
+    this.size = size;
+    this.rooms = model.sticks.map((_, group) => room(group));
+    this.most = Math.max(0, ...this.rooms);
+    this.step = Math.max(1e-9, this.most) / cells;
   }
 
   /** Items worth something, most value for its size first. */
@@ -100,7 +96,7 @@ export class Knapsack {
       const value = query.values[item]!;
       const copies = Math.min(
         query.bounds[item]!,
-        Math.max(1, Math.floor(this.room(this.model.longest) / this.size[item]!)),
+        Math.max(1, Math.floor(this.most / this.size[item]!)),
       );
       for (let copy = 0; copy < copies; copy++)
         for (let c = width - 1; c >= cells; c--) {
@@ -122,7 +118,7 @@ export class Knapsack {
       const found = this.searchGroup(index, above, ranked, query);
       fillings.push(...found.fillings);
       exact &&= found.exact;
-      const room = this.room(this.model.sticks[index]!.length);
+      const room = this.rooms[index]!;
       most.push(
         found.exact
           ? (found.fillings.at(-1)?.value ?? above)
@@ -148,8 +144,8 @@ export class Knapsack {
   ): Omit<KnapsackAnswer, 'most'> {
     const { model, size, step, table } = this;
     const width = this.cells + 1;
-    const stick = model.sticks[group]!.length;
-    const left = Int32Array.from(ranked, (item) => query.bounds[item]!);
+    const { length: stick, sequencer } = model.sticks[group]!;
+    const left = Int32Array.from(ranked, (item) => (allows(model, group, item) ? query.bounds[item]! : 0));
     const list: number[] = [];
     const fillings: Filling[] = [];
     let best = above;
@@ -159,7 +155,7 @@ export class Knapsack {
         if (value + table[i * width + Math.min(this.cells, Math.floor(room / step))]! <= best + TINY) return;
         const item = ranked[i]!;
         if (left[i] === 0 || size[item]! > room + TINY) continue;
-        const next = model.sequencer.with(set, model.items[item]!.cls);
+        const next = sequencer.with(set, model.items[item]!.cls);
         const total = length + model.items[item]!.length;
         if (total + next.extra > stick) continue;
         if (nodes-- <= 0) return;
@@ -177,7 +173,7 @@ export class Knapsack {
         left[i]!++;
       }
     };
-    dive(0, model.sequencer.empty, 0, this.room(stick), 0);
+    dive(0, sequencer.empty, 0, this.rooms[group]!, 0);
     return { fillings, exact: nodes > 0 };
   }
 
@@ -194,15 +190,14 @@ export class Knapsack {
     const found: Filling[] = [];
     let nodes = query.nodes;
     for (const { index, above } of query.groups) {
-      const stick = model.sticks[index]!.length;
-      const left = Int32Array.from(ranked, (item) => query.bounds[item]!);
+      const { length: stick, sequencer } = model.sticks[index]!;
+      const left = Int32Array.from(ranked, (item) => (allows(model, index, item) ? query.bounds[item]! : 0));
       const list: number[] = [];
       const isMaximal = (set: ClassSet, length: number): boolean =>
         ranked.every(
           (item, i) =>
             left[i] === 0 ||
-            length + model.items[item]!.length + model.sequencer.with(set, model.items[item]!.cls).extra >
-              stick,
+            length + model.items[item]!.length + sequencer.with(set, model.items[item]!.cls).extra > stick,
         );
       const dive = (from: number, set: ClassSet, length: number, room: number, value: number): boolean => {
         for (let i = from; i < ranked.length; i++) {
@@ -210,7 +205,7 @@ export class Knapsack {
             return true;
           const item = ranked[i]!;
           if (left[i] === 0 || size[item]! > room + TINY) continue;
-          const next = model.sequencer.with(set, model.items[item]!.cls);
+          const next = sequencer.with(set, model.items[item]!.cls);
           const total = length + model.items[item]!.length;
           if (total + next.extra > stick) continue;
           if (nodes-- <= 0) return false;
@@ -227,7 +222,7 @@ export class Knapsack {
         }
         return true;
       };
-      if (!dive(0, model.sequencer.empty, 0, this.room(stick), 0)) return undefined;
+      if (!dive(0, sequencer.empty, 0, this.rooms[index]!, 0)) return undefined;
     }
     return found;
   }

@@ -8,30 +8,48 @@ import type { CutModel } from './model.ts';
 export interface Weights {
   /** For each item. */
   readonly size: Float64Array;
-  /** What a stick of a length offers. */
-  readonly room: (stick: number) => number;
+  /** What a stick used in a way offers. */
+  readonly room: (group: number) => number;
 }
 
 export function weightsOf(model: CutModel): Weights {
-  const { lead, tail, leastAfter, leastBefore } = model.clear;
+  const { tail, leastAfter, leastBefore } = model.clear;
   const size = Float64Array.from(
     model.items,
     (item) => item.length + (leastBefore[item.cls]! + leastAfter[item.cls]!) / 2,
   );
-  const leadLess = Math.min(...lead.map((value, c) => value - leastBefore[c]! / 2));
+  const leadLess = new Map<readonly number[], number>();
+  for (const { lead } of model.sticks)
+    if (!leadLess.has(lead))
+      leadLess.set(lead, Math.min(...lead.map((value, c) => value - leastBefore[c]! / 2)));
   const tailLess = Math.min(...tail.map((value, c) => value - leastAfter[c]! / 2));
-  return { size, room: (stick) => stick - leadLess - tailLess };
+  return {
+    size,
+    room: (group) => {
+      const { length, lead } = model.sticks[group]!;
+      return length - leadLess.get(lead)! - tailLess;
+    },
+  };
+}
+
+/** A bound that needs no solver for what a plan counts, cents; see `lengthCost`. */
+export function lengthBound(model: CutModel): number {
+  // At most all that can be kept is kept.
+  const kept = model.sticks.reduce((sum, { just, count }) => sum + (just ? count! : 0), 0);
+  return lengthCost(model) - kept * (model.problem.keep?.weight ?? 0);
 }
 
 /**
- * A bound that needs no solver, cents: the weight of all that is wanted, cut from sticks in fractions, the cheapest room
+ * What sticks and splices cost at least, cents: the weight of all that is wanted, cut from sticks in fractions, the cheapest room
  * first as far as there is of it; walls by the path that weighs least.
  */
-export function lengthBound(model: CutModel): number {
+export function lengthCost(model: CutModel): number {
   const { size, room } = weightsOf(model);
-  const groups = model.sticks
-    .map(({ length, price, count }) => ({ room: Math.max(1e-9, room(length)), price, count: count ?? Infinity }))
-    .sort((a, b) => a.price / a.room - b.price / b.room);
+  const pools = model.pools.map((pool, index) => {
+    const way = model.sticks.findIndex((one) => one.pool === index && !one.just);
+    return { room: Math.max(1e-9, room(way)), price: pool.price, count: pool.count ?? Infinity };
+  });
+  const groups = pools.sort((a, b) => a.price / a.room - b.price / b.room);
   const cost = (wanted: number): number => {
     let left = wanted;
     let sum = 0;

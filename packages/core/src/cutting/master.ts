@@ -44,7 +44,9 @@ export interface PriceOptions {
 
 /** Where each kind of row starts. */
 interface RowLayout {
-  readonly limited: readonly (number | undefined)[];
+  /** For each pool, and for each stick of the plan before that may be kept. */
+  readonly pools: readonly (number | undefined)[];
+  readonly kept: readonly (number | undefined)[];
   readonly flow: readonly number[];
   readonly rows: readonly LpRow[];
 }
@@ -56,9 +58,10 @@ function layOutRows(model: CutModel): RowLayout {
   const demand = model.items.map((item) => item.demand);
   for (const net of model.walls) if (isFixed(net)) demand[net.arcs[0]!.item]!++;
   const rows: LpRow[] = demand.map((lower) => ({ lower, upper: Infinity }));
-  const limited = model.sticks.map((group) =>
-    group.count === undefined ? undefined : rows.push({ lower: -Infinity, upper: group.count }) - 1,
-  );
+  const limit = ({ count }: { readonly count: number | undefined }): number | undefined =>
+    count === undefined ? undefined : rows.push({ lower: -Infinity, upper: count }) - 1;
+  const pools = model.pools.map(limit);
+  const kept = model.sticks.map(limit);
   const flow = model.walls.map((net) => {
     const first = rows.length;
     if (isFixed(net)) return first;
@@ -67,7 +70,7 @@ function layOutRows(model: CutModel): RowLayout {
     rows.push({ lower: -Infinity, upper: net.wall.max + 1 });
     return first;
   });
-  return { limited, flow, rows };
+  return { pools, kept, flow, rows };
 }
 
 /**
@@ -104,6 +107,7 @@ export class Master {
         { cost: UNCUT, lower: 0, upper: Infinity, rows: [item], values: [1] },
       ]),
     );
+    this.addPatterns(this.keptPatterns());
     this.push(
       model.walls.flatMap((net, wall) =>
         (isFixed(net) ? [] : net.arcs).map((_, arc): [MasterColumn, LpColumn] => [
@@ -112,6 +116,11 @@ export class Master {
         ]),
       ),
     );
+  }
+
+  /** The sticks of the plan before, as they were. */
+  private keptPatterns(): Pattern[] {
+    return this.model.sticks.flatMap(({ just }, group) => (just ? [toPattern(group, just)] : []));
   }
 
   private arcColumn(wall: number, index: number): LpColumn {
@@ -128,14 +137,20 @@ export class Master {
   }
 
   private patternColumn(pattern: Pattern): LpColumn {
-    const limit = this.layout.limited[pattern.group];
+    const limits = this.limitsOf(pattern.group);
     return {
       cost: this.model.sticks[pattern.group]!.price,
       lower: 0,
       upper: Infinity,
-      rows: limit === undefined ? pattern.items : [...pattern.items, limit],
-      values: limit === undefined ? pattern.counts : [...pattern.counts, 1],
+      rows: [...pattern.items, ...limits],
+      values: [...pattern.counts, ...limits.map(() => 1)],
     };
+  }
+
+  /** Rows that count the sticks used in a way. */
+  private limitsOf(group: number): number[] {
+    const { pool } = this.model.sticks[group]!;
+    return [this.layout.pools[pool], this.layout.kept[group]].filter((row) => row !== undefined);
   }
 
   private push(columns: readonly [MasterColumn, LpColumn][]): void {
@@ -160,8 +175,14 @@ export class Master {
 
   /** Value that a filling of a stick group must exceed to gain: its price less the dual of its limit. */
   threshold(group: number, duals: Float64Array): number {
-    const limit = this.layout.limited[group];
-    return this.model.sticks[group]!.price - (limit === undefined ? 0 : duals[limit]!);
+    return this.limitsOf(group).reduce((sum, row) => sum - duals[row]!, this.model.sticks[group]!.price);
+  }
+
+  /** Ways whose patterns are priced: a stick of the plan before has but one, which is there from the start. */
+  private priced(duals: Float64Array, less: number): { index: number; above: number }[] {
+    return this.model.sticks.flatMap(({ just }, index) =>
+      just ? [] : [{ index, above: this.threshold(index, duals) - less }],
+    );
   }
 
   /** Most of each item that one stick could ever use: its demand, or one for each wall that might ask for it. */
@@ -184,13 +205,10 @@ export class Master {
     enough = () => false,
     quick = false,
   }: PriceOptions): Priced {
-    let bound = 0;
+    let bound = -Infinity;
     let outcome = this.program.solve(seconds());
     for (let round = 0; round < rounds && outcome.status === 'optimal' && !stop(); round++) {
-      const groups = this.model.sticks.map((_, index) => ({
-        index,
-        above: this.threshold(index, outcome.duals) + NO_GAIN,
-      }));
+      const groups = this.priced(outcome.duals, -NO_GAIN);
       const found = this.knapsack.search({
         values: outcome.duals,
         bounds,
@@ -236,20 +254,31 @@ export class Master {
    * relaxation, so the objective scaled alike is a bound long before column generation ends (after Farley, 1990): arcs stay
    * feasible, their penalties are not negative. What limited sticks still exceed theirs by is taken off as often as there
    * are such sticks (Lagrange).
-   * @param most for each group what no filling of it exceeds
+   * @param found for each way that is priced what no filling of it exceeds
    */
-  private boundNow(objective: number, duals: Float64Array, most: readonly number[]): number {
-    // A filling of limited sticks also pays the dual of their row.
-    const worth = this.model.sticks.map(({ price }, k) => most[k]! + price - this.threshold(k, duals));
-    const scale = this.model.sticks.reduce(
-      (least, { price, count }, k) =>
-        count === undefined && worth[k]! > price ? Math.min(least, price / worth[k]!) : least,
+  private boundNow(objective: number, duals: Float64Array, found: readonly number[]): number {
+    // What was found is told of the ways that are priced only, in their order.
+    let next = 0;
+    const ways = this.model.sticks.map(({ just, price, pool, count }, k) => {
+      const most = just ? just.reduce((sum, item) => sum + duals[item]!, 0) : found[next++]!;
+      // A filling of limited sticks also pays the duals of their rows.
+      const worth = most + price - this.threshold(k, duals);
+      return { worth, price, pool, kept: count, there: this.model.pools[pool]!.count };
+    });
+    const scale = ways.reduce(
+      (least, { worth, price, kept, there }) =>
+        kept === undefined && there === undefined && worth > price ? Math.min(least, price / worth) : least,
       1,
     );
-    return this.model.sticks.reduce(
-      (bound, { price, count }, k) => bound - (count ?? 0) * Math.max(0, scale * worth[k]! - price),
-      Math.max(0, objective * scale),
-    );
+    let less = 0;
+    const pools = new Map<number, number>();
+    for (const { worth, price, pool, kept, there } of ways) {
+      const exceeds = Math.max(0, scale * worth - price);
+      if (kept !== undefined) less += kept * exceeds;
+      else if (there !== undefined) pools.set(pool, Math.max(pools.get(pool) ?? 0, there * exceeds));
+    }
+    pools.forEach((exceeds) => (less += exceeds));
+    return objective * scale - less;
   }
 
   /** All patterns whose reduced cost is at most `gap`, for a proof; undefined when there are too many, or the time is over. */
@@ -259,15 +288,12 @@ export class Master {
     most: number,
     stop: () => boolean,
   ): Pattern[] | undefined {
-    const groups = this.model.sticks.map((_, index) => ({
-      index,
-      above: this.threshold(index, duals) - gap,
-    }));
+    const groups = this.priced(duals, gap);
     const found = this.knapsack.enumerate(
       { values: duals, bounds: this.mostOf(), groups, nodes: 4_000_000, stop },
       most,
     );
-    return found?.map((one) => toPattern(one.group, one.list));
+    return found && [...found.map((one) => toPattern(one.group, one.list)), ...this.keptPatterns()];
   }
 
   /**

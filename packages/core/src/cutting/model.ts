@@ -1,7 +1,8 @@
 import { fail, ok, type Issue, type Result } from '../base/index.ts';
-import { clearances, wholeUp, type Clearances, type EndClass } from './end-classes.ts';
+import { clearances, openedClearances, wholeUp, type Clearances, type EndClass } from './end-classes.ts';
 import type { CutProblem, SpliceWall, StickKind } from './problem.ts';
 import { beginsAt, endsAt, pointsOf } from './parts.ts';
+import { byPrice, overlapping, turnsOf, waysKept, waysToUse } from './ways.ts';
 import { Sequencer } from './sequencer.ts';
 
 /** A size of blank: everything that shares length and end class. `demand` is fixed; arcs of walls ask for more. */
@@ -28,13 +29,34 @@ export interface WallNet {
   readonly arcs: readonly Arc[];
 }
 
-/** Sticks of one length, price and origin, put together. */
-export interface StickGroup {
+/** Sticks of one length, price and origin: what there is. */
+export interface StickPool {
   readonly length: number;
   readonly price: number;
   readonly count: number | undefined;
-  /** Ids in the order they are used up (rack sticks are single). */
+  /** Ids in the order they are used up (rack and opened sticks are single). */
   readonly kinds: readonly StickKind[];
+}
+
+/**
+ * A way to use a stick of a pool. Mostly there is one for each pool; where trips are weighed, one for each range of trips
+ * that a stick may serve, and one for each stick of the plan before, which holds just what it held.
+ */
+export interface StickGroup {
+  readonly pool: number;
+  readonly length: number;
+  /** Cents it counts: its price, and what is weighed. */
+  readonly price: number;
+  /** Most sticks used this way; undefined: as many as there are in the pool. */
+  readonly count: number | undefined;
+  /** First and last trip whose pieces may lie on it. */
+  readonly trips?: readonly [number, number];
+  /** Items of the stick of the plan before, each as often as it is there, in rising order. */
+  readonly just?: readonly number[];
+  /** What lead, gaps and tail come to on it. */
+  readonly sequencer: Sequencer;
+  /** Least length from its left end to the near start of a first blank of each class. */
+  readonly lead: readonly number[];
 }
 
 export interface CutModel {
@@ -43,11 +65,16 @@ export interface CutModel {
   /** Ids of blanks of each item, one per copy. */
   readonly blankIds: readonly (readonly string[])[];
   readonly walls: readonly WallNet[];
+  readonly pools: readonly StickPool[];
+  /** By price; of one price the longer first. */
   readonly sticks: readonly StickGroup[];
   readonly clear: Clearances;
+  /** That of sticks with two plain ends. */
   readonly sequencer: Sequencer;
   /** Longest stick of all, rack included. */
   readonly longest: number;
+  /** Trips or a plan before are weighed: which way a stick is used follows from what lies on it. */
+  readonly weighed: boolean;
 }
 
 class ItemTable {
@@ -63,21 +90,22 @@ class ItemTable {
     this.margin = margin;
   }
 
-  classIndex(left: number, right: number, depth: number): number {
+  classIndex({ left, right, depth, turn = 0 }: EndClass): number {
     // Square ends have no offset whatever the depth.
-    const key = `${left}|${right}|${left === 0 && right === 0 ? 0 : depth}`;
+    const key = `${left}|${right}|${left === 0 && right === 0 ? 0 : depth}|${turn}`;
     let index = this.classByKey.get(key);
     if (index === undefined) {
-      index = this.classes.push({ left, right, depth }) - 1;
+      index = this.classes.push({ left, right, depth, ...(turn === 0 ? {} : { turn }) }) - 1;
       this.classByKey.set(key, index);
     }
     return index;
   }
 
-  itemIndex(near: number, left: number, right: number, depth: number): number {
+  /** @param own tells pieces apart that are like others: where it matters whose they are */
+  itemIndex(near: number, ends: EndClass, own = ''): number {
     const length = wholeUp(near) + this.margin;
-    const cls = this.classIndex(left, right, depth);
-    const key = `${length}|${cls}`;
+    const cls = this.classIndex(ends);
+    const key = `${length}|${cls}|${own}`;
     let index = this.byKey.get(key);
     if (index === undefined) {
       index = this.lengths.push(length) - 1;
@@ -89,14 +117,15 @@ class ItemTable {
   }
 }
 
-const groupSticks = (sticks: readonly StickKind[]): StickGroup[] => {
-  const groups = new Map<string, StickKind[]>();
+function poolSticks(sticks: readonly StickKind[]): StickPool[] {
+  const pools = new Map<string, StickKind[]>();
   for (const kind of sticks) {
     if (kind.count === 0) continue;
-    const key = `${kind.length}|${kind.price}|${kind.count === undefined}`;
-    groups.set(key, [...(groups.get(key) ?? []), kind]);
+    const { from, angle } = kind.opened ?? { from: '', angle: '' };
+    const key = [kind.length, kind.price, kind.count === undefined, from, angle].join('|');
+    pools.set(key, [...(pools.get(key) ?? []), kind]);
   }
-  return [...groups.values()]
+  return [...pools.values()]
     .map((kinds) => ({
       length: kinds[0]!.length,
       price: kinds[0]!.price,
@@ -104,18 +133,19 @@ const groupSticks = (sticks: readonly StickKind[]): StickGroup[] => {
       kinds,
     }))
     .sort((a, b) => a.price - b.price || b.length - a.length);
-};
+}
 
 function buildNet(
   wall: SpliceWall,
-  depth: number,
+  { depth, turn, name }: { readonly depth: number; readonly turn: number; readonly name: string },
   table: ItemTable,
   fits: (item: number) => boolean,
   fitsForSale: (item: number) => boolean,
 ): Omit<WallNet, 'copy'> {
   const at = pointsOf(wall);
   const last = at.length - 1;
-  const whole = table.itemIndex(wall.near + (wall.wholeExtra ?? 0), wall.left, wall.right, depth);
+  const { left, right } = wall;
+  const whole = table.itemIndex(wall.near + (wall.wholeExtra ?? 0), { left, right, depth, turn }, name);
   const divide = wall.max > 0 && (wall.when === 'allowed' || !fitsForSale(whole));
   const arcs: Arc[] = fits(whole) ? [{ from: 0, to: last, item: whole, penalty: 0 }] : [];
   for (let i = 0; divide && i < last; i++) {
@@ -124,7 +154,8 @@ function buildNet(
       const near = at[j]! - at[i]!;
       const inner = i > 0 && j < last;
       if (near <= 0 || near < wall.minPiece - 1e-6 || (inner && near < wall.apart - 1e-6)) continue;
-      const item = table.itemIndex(near, beginsAt(wall, i), endsAt(wall, j), depth);
+      const ends = { left: beginsAt(wall, i), right: endsAt(wall, j), depth, turn };
+      const item = table.itemIndex(near, ends, name);
       if (fits(item)) arcs.push({ from: i, to: j, item, penalty: i === 0 ? 0 : wall.penalty });
     }
   }
@@ -146,25 +177,38 @@ export function fewestArcs(net: Omit<WallNet, 'copy'>): number {
  */
 export function buildModel(problem: CutProblem): Result<CutModel> {
   const table = new ItemTable(problem.cutMargin ?? 0);
-  const blankItems = problem.blanks.map((blank) =>
-    table.itemIndex(blank.near, blank.left, blank.right, blank.depth ?? problem.depth),
-  );
-  const sticks = groupSticks(problem.sticks);
-  const longest = Math.max(0, ...sticks.map((group) => group.length));
+  const turnOf = turnsOf(problem);
+  const twice = overlapping(problem);
+  const blankItems = problem.blanks.map((blank) => {
+    const { left, right, depth = problem.depth } = blank;
+    const name = twice.has(blank.id) ? blank.id : '';
+    return table.itemIndex(blank.near, { left, right, depth, turn: turnOf(blank) }, name);
+  });
+  const pools = poolSticks(problem.sticks);
+  const longest = Math.max(0, ...pools.map((pool) => pool.length));
   const forSale = Math.max(
     0,
     ...problem.sticks.filter((kind) => !kind.rack && kind.count !== 0).map((kind) => kind.length),
   );
+  const alone = (item: number): Clearances =>
+    clearances([table.classes[table.classOf[item]!]!], problem.kerf, problem.endTrim);
   const needs = (item: number): number => {
-    const cls = table.classes[table.classOf[item]!]!;
-    const alone = clearances([cls], problem.kerf, problem.endTrim);
-    return table.lengths[item]! + alone.lead[0]! + alone.tail[0]!;
+    const { lead, tail } = alone(item);
+    return table.lengths[item]! + lead[0]! + tail[0]!;
   };
+  const opened = problem.sticks.filter((kind) => kind.opened && kind.count !== 0);
+  // An opened stick loses no trim at its left end, so it may hold what a whole one of its length would not.
+  const fitsAny = (item: number): boolean =>
+    needs(item) <= longest ||
+    opened.some(({ length, opened: end }) => {
+      const clear = openedClearances(alone(item), end!.angle, problem.depth);
+      return table.lengths[item]! + clear.lead[0]! + clear.tail[0]! <= length;
+    });
   const issues: Issue[] = [];
   problem.blanks.forEach((blank, index) => {
     table.blankIds[blankItems[index]!]!.push(...Array.from({ length: blank.qty }, () => blank.id));
     const need = needs(blankItems[index]!);
-    if (need > longest)
+    if (!fitsAny(blankItems[index]!))
       issues.push({
         at: `/pieces/${index}`,
         code: 'cut/too-long',
@@ -175,9 +219,14 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
   const walls = problem.walls.map((wall) =>
     buildNet(
       wall,
-      problem.depth,
+      {
+        depth: problem.depth,
+        turn: turnOf(wall),
+        // Which parts a wall had before matters where sticks are to be kept.
+        name: problem.keep && (wall.max > 0 || twice.has(wall.id)) ? wall.id : '',
+      },
       table,
-      (item) => needs(item) <= longest,
+      fitsAny,
       (item) => needs(item) <= forSale,
     ),
   );
@@ -193,20 +242,25 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
   const [first, ...rest] = issues;
   if (first) return fail(first, ...rest);
   const clear = clearances(table.classes, problem.kerf, problem.endTrim);
-  return ok({
+  const sequencer = new Sequencer(clear);
+  const items = table.lengths.map((length, index) => ({
+    length,
+    cls: table.classOf[index]!,
+    demand: table.blankIds[index]!.length,
+  }));
+  const plain: CutModel = {
     problem,
-    items: table.lengths.map((length, index) => ({
-      length,
-      cls: table.classOf[index]!,
-      demand: table.blankIds[index]!.length,
-    })),
+    items,
     blankIds: table.blankIds,
     walls: walls.flatMap((net) => Array.from({ length: net.wall.qty }, (_, copy) => ({ ...net, copy }))),
-    sticks,
+    pools,
+    sticks: waysToUse(problem, pools, clear, sequencer),
     clear,
-    sequencer: new Sequencer(clear),
+    sequencer,
     longest,
-  });
+    weighed: (problem.trips?.weight ?? 0) > 0 || (problem.keep?.weight ?? 0) > 0,
+  };
+  return ok({ ...plain, sticks: byPrice([...plain.sticks, ...waysKept(plain)]) });
 }
 
 /** Blanks and walls of a problem that fit no stick, however they are divided. */

@@ -1,5 +1,5 @@
 import { dive } from './dive.ts';
-import { share } from './exact-small.ts';
+import { limitedSticks, share } from './exact-small.ts';
 import { Master, UNCUT } from './master.ts';
 import type { CutModel } from './model.ts';
 import { filledOf, lengthOf, listOf, type Filled, type Pattern } from './pattern.ts';
@@ -33,9 +33,7 @@ function partOf(model: CutModel, plan: Filled, chosen: ReadonlySet<number>): Par
     if (items.every((item) => count[item]! >= 0)) walls.push(wall);
     else for (const item of items) count[item]!++;
   });
-  const used = model.sticks.map(() => 0);
-  others.forEach((pattern) => used[pattern.group]!++);
-  const { model: small, back, forth } = residualOf(model, count, walls, used);
+  const { model: small, back, forth } = residualOf(model, count, walls, others);
   const now = filledOf(
     small,
     freed.flatMap((pattern) => forth(pattern) ?? []),
@@ -74,7 +72,7 @@ function pickSticks(
 ): number[] {
   const waste = plan.patterns.map((pattern) => {
     const { length, price } = model.sticks[pattern.group]!;
-    return price === 0 ? 0.02 : 0.02 + 1 - lengthOf(model, listOf(pattern)) / length;
+    return price <= 0 ? 0.02 : 0.02 + 1 - lengthOf(model, listOf(pattern), pattern.group) / length;
   });
   const open = plan.patterns.map((_, index) => index);
   const chosen: number[] = [];
@@ -178,9 +176,7 @@ export function shareAnew(model: CutModel, plan: Filled, random: () => number): 
   const part = partOf(model, plan, new Set(blanks > SMALL_BLANKS ? chosen.slice(0, -1) : chosen));
   const items = part.now.patterns.flatMap(listOf);
   if (items.length === 0) return undefined;
-  const limited = part.model.sticks.flatMap(({ count }, group) =>
-    count === undefined ? [] : new Array<number>(Math.min(count, 3)).fill(group),
-  );
+  const limited = limitedSticks(part.model, 3);
   if (limited.length > 12) return undefined;
   const shared = share(part.model, items, limited);
   const anew = shared && filledOf(part.model, shared.patterns, part.now.paths);

@@ -8,6 +8,7 @@ import type { BoundGround, CutProblem, CutSolution } from './problem.ts';
 import { Search, type OptimiseOptions } from './search.ts';
 import type { LinearSolver } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
+import { nothingKept } from './ways.ts';
 import { MANY_SIZES, searchWithSolver } from './with-solver.ts';
 
 export type { OptimiseOptions } from './search.ts';
@@ -18,18 +19,18 @@ export type { OptimiseOptions } from './search.ts';
  */
 function isPlainlyImpossible(model: CutModel): boolean {
   const sizes = model.items.flatMap((item) => (item.demand > 0 ? [item] : []));
-  return [0, ...model.sticks.map((group) => group.length)].some((limit) => {
-    const sticks = model.sticks.filter((group) => group.length > limit);
-    if (sticks.length === 0 || sticks.some((group) => group.count === undefined)) return false;
+  return [0, ...model.pools.map((pool) => pool.length)].some((limit) => {
+    const sticks = model.pools.filter((pool) => pool.length > limit);
+    if (sticks.length === 0 || sticks.some((pool) => pool.count === undefined)) return false;
     const own = sizes.filter((item) => item.length > limit);
     const walls = limit === 0 ? model.walls.reduce((sum, net) => sum + net.wall.near, 0) : 0;
     const wanted = own.reduce((sum, item) => sum + item.demand * item.length, walls);
-    const there = sticks.reduce((sum, group) => sum + group.count! * group.length, 0);
+    const there = sticks.reduce((sum, pool) => sum + pool.count! * pool.length, 0);
     if (wanted > there) return true;
     // Two pieces longer than half of the longest stick never share one.
-    const half = Math.max(...sticks.map((group) => group.length)) / 2;
+    const half = Math.max(...sticks.map((pool) => pool.length)) / 2;
     const large = own.reduce((sum, item) => sum + (item.length > half ? item.demand : 0), 0);
-    return large > sticks.reduce((sum, group) => sum + group.count!, 0);
+    return large > sticks.reduce((sum, pool) => sum + pool.count!, 0);
   });
 }
 
@@ -101,8 +102,9 @@ function withoutLimited(
   const seconds = Math.min(options.seconds, WITHOUT);
   const found = searchModel({ ...problem, sticks }, built.value, solver, { ...options, seconds });
   if (!('sticks' in found)) return undefined;
-  const lowerBound = Math.min(bound, found.cost);
-  return { ...found, lowerBound, ground, proven: lowerBound >= found.cost - 1e-6 };
+  const lowerBound = Math.min(bound + nothingKept(problem), found.total);
+  const costBound = Math.min(found.costBound, lowerBound);
+  return { ...found, lowerBound, costBound, ground, proven: lowerBound >= found.total - 1e-6 };
 }
 
 function searchModel(
@@ -115,8 +117,12 @@ function searchModel(
     return {
       sticks: [],
       cost: 0,
+      moved: problem.keep?.sticks.length ?? 0,
+      waiting: 0,
+      total: nothingKept(problem),
       splices: 0,
-      lowerBound: 0,
+      lowerBound: nothingKept(problem),
+      costBound: 0,
       proven: true,
       ground: { by: 'trial', figure: 0 },
     };
@@ -136,7 +142,7 @@ function searchModel(
       search.ground,
     );
   }
-  search.offer(firstAnswer(model), 'first');
+  firstAnswer(model, (plan) => search.offer(plan, 'first'), search.stop);
   for (const split of splitStyles(model))
     if (!search.stop())
       search.offer(

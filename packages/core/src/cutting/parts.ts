@@ -1,10 +1,7 @@
 import type { LooseBlank } from './lay-out.ts';
-import type { Blank, CutProblem, SpliceWall } from './problem.ts';
+import type { Blank, CutProblem, Part, SpliceWall } from './problem.ts';
 
-/** What lies on a stick, named: a blank, or a part of a wall between two of its points. */
-export type Part =
-  | { readonly kind: 'blank'; readonly id: string }
-  | { readonly kind: 'wall'; readonly id: string; readonly fromPoint: number; readonly toPoint: number };
+export type { Part } from './problem.ts';
 
 /** Near-line positions of a wall's points: its left end, its splice places, its right end. */
 export const pointsOf = (wall: SpliceWall): readonly number[] => [

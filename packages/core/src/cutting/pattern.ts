@@ -1,5 +1,7 @@
 import type { ClassSet } from './sequencer.ts';
 import type { CutModel } from './model.ts';
+import { StockCount } from './stock.ts';
+import { tripOf, tripsOf } from './ways.ts';
 
 /** What is cut from one stick: a stick group and how many of each item (sparse, item ascending). */
 export interface Pattern {
@@ -37,18 +39,55 @@ export function toPattern(group: number, list: readonly number[]): Pattern {
 export const listOf = (pattern: Pattern): number[] =>
   pattern.items.flatMap((item, k) => new Array<number>(pattern.counts[k]!).fill(item));
 
-/** Length of stick that a list of items takes, in its best order, trims included. */
-export function lengthOf(model: CutModel, list: readonly number[]): number {
-  let set: ClassSet = model.sequencer.empty;
+/** Length of stick that a list of items takes in its best order, trims included, used in a way or with two plain ends. */
+export function lengthOf(model: CutModel, list: readonly number[], group?: number): number {
+  const { sequencer } = group === undefined ? model : model.sticks[group]!;
+  let set: ClassSet = sequencer.empty;
   let total = 0;
   for (const item of list) {
-    set = model.sequencer.with(set, model.items[item]!.cls);
+    set = sequencer.with(set, model.items[item]!.cls);
     total += model.items[item]!.length;
   }
   return total + set.extra;
 }
 
-/** Cost of stick patterns alone, cents. */
+/** Whether an item may lie on a stick used in a way, its length aside. */
+export function allows(model: CutModel, group: number, item: number): boolean {
+  const { trips, just } = model.sticks[group]!;
+  if (just) return just.includes(item);
+  if (!trips) return true;
+  const trip = tripOf(model.clear.classes[model.items[item]!.cls]!.turn);
+  return trip >= trips[0] && trip <= trips[1];
+}
+
+/** Whether a stick used in a way holds a list of items. */
+export function holds(model: CutModel, group: number, list: readonly number[]): boolean {
+  const { length, just } = model.sticks[group]!;
+  if (just && [...list].sort((a, b) => a - b).join() !== just.join()) return false;
+  return list.every((item) => allows(model, group, item)) && lengthOf(model, list, group) <= length;
+}
+
+/** The same sticks, each used in the way that counts least for what lies on it. */
+function settleWays(model: CutModel, patterns: readonly Pattern[]): readonly Pattern[] {
+  if (!model.weighed) return patterns;
+  const stock = new StockCount(model);
+  return patterns.map((pattern) => {
+    const { pool } = model.sticks[pattern.group]!;
+    const list = listOf(pattern);
+    const range = tripsOf(model, list);
+    const group = model.sticks.findIndex(
+      (one, index) =>
+        one.pool === pool &&
+        (one.just
+          ? stock.used[index]! < one.count! && one.just.join() === list.join()
+          : !one.trips || (one.trips[0] === range[0] && one.trips[1] === range[1])),
+    );
+    stock.take(group);
+    return group === pattern.group ? pattern : { ...pattern, group };
+  });
+}
+
+/** What stick patterns count, cents. */
 export const stickCost = (model: CutModel, patterns: readonly Pattern[]): number =>
   patterns.reduce((sum, pattern) => sum + model.sticks[pattern.group]!.price, 0);
 
@@ -66,9 +105,8 @@ export function demandOf(model: CutModel, paths: Paths): number[] {
   return demand;
 }
 
-/** A plan from chosen paths and stick patterns, with its cost. */
-export const filledOf = (model: CutModel, patterns: readonly Pattern[], paths: Paths): Filled => ({
-  patterns,
-  paths,
-  cost: stickCost(model, patterns) + spliceCost(model, paths),
-});
+/** A plan from chosen paths and stick patterns, with what it counts. */
+export function filledOf(model: CutModel, given: readonly Pattern[], paths: Paths): Filled {
+  const patterns = settleWays(model, given);
+  return { patterns, paths, cost: stickCost(model, patterns) + spliceCost(model, paths) };
+}

@@ -1,6 +1,7 @@
 import { shrink } from './heuristic.ts';
 import type { CutModel } from './model.ts';
-import { filledOf, lengthOf, listOf, toPattern, type Filled } from './pattern.ts';
+import { filledOf, holds, lengthOf, listOf, toPattern, type Filled } from './pattern.ts';
+import { StockCount } from './stock.ts';
 
 /**
  * Secondary aims among plans of one cost, in their order: fewer sticks, then one large reusable offcut. Only sticks and
@@ -19,12 +20,15 @@ const TARGETS = 6;
 
 const priceOf = (model: CutModel, stick: Stick): number => model.sticks[stick.group]!.price;
 const spare = (model: CutModel, stick: Stick): number =>
-  model.sticks[stick.group]!.length - lengthOf(model, stick.list);
+  model.sticks[stick.group]!.length - lengthOf(model, stick.list, stick.group);
 
 /** Puts two sticks' pieces on one that costs no more than both, wherever there is one. */
 function joinSticks(model: CutModel, sticks: readonly Stick[]): Stick[] {
   const open = [...sticks];
-  const used = model.sticks.map((_, group) => open.filter((stick) => stick.group === group).length);
+  const stock = new StockCount(
+    model,
+    open.map((stick) => toPattern(stick.group, stick.list)),
+  );
   for (let i = 0; i < open.length; i++)
     for (let j = i + 1; j < open.length; j++) {
       const [a, b] = [open[i]!, open[j]!];
@@ -32,18 +36,17 @@ function joinSticks(model: CutModel, sticks: readonly Stick[]): Stick[] {
       const most = priceOf(model, a) + priceOf(model, b);
       const need = model.longest >= list.reduce((sum, item) => sum + model.items[item]!.length, 0);
       if (!need) continue;
-      const length = lengthOf(model, list);
+      stock.take(a.group, -1);
+      stock.take(b.group, -1);
       const group = model.sticks.findIndex(
-        (kind, index) =>
-          kind.price <= most &&
-          kind.length >= length &&
-          (kind.count === undefined ||
-            used[index]! - Number(a.group === index) - Number(b.group === index) < kind.count),
+        (kind, index) => kind.price <= most && stock.free(index) > 0 && holds(model, index, list),
       );
-      if (group < 0) continue;
-      used[a.group]!--;
-      used[b.group]!--;
-      used[group]!++;
+      if (group < 0) {
+        stock.take(a.group);
+        stock.take(b.group);
+        continue;
+      }
+      stock.take(group);
       open[i] = { group, list };
       open.splice(j, 1);
       j = i;
@@ -55,8 +58,9 @@ function joinSticks(model: CutModel, sticks: readonly Stick[]): Stick[] {
 function clearStick(model: CutModel, sticks: readonly Stick[], target: number): Stick[] {
   const work = sticks.map((stick) => ({ ...stick, list: [...stick.list] }));
   const own = work[target]!;
-  const fits = (stick: Stick, list: readonly number[]): boolean =>
-    lengthOf(model, list) <= model.sticks[stick.group]!.length;
+  // What is kept as it was stays as it was.
+  if (model.sticks[own.group]!.just) return work;
+  const fits = (stick: Stick, list: readonly number[]): boolean => holds(model, stick.group, list);
   const without = (list: readonly number[], at: number): number[] => list.filter((_, k) => k !== at);
   for (let moved = true; moved;) {
     moved = false;
@@ -75,7 +79,7 @@ function clearStick(model: CutModel, sticks: readonly Stick[], target: number): 
           if (model.items[theirs]!.length >= model.items[item]!.length) continue;
           const swapped = [...without(other.list, k), item];
           const kept = [...rest, theirs];
-          if (!fits(other, swapped) || lengthOf(model, kept) >= lengthOf(model, own.list)) continue;
+          if (!fits(other, swapped) || !fits(own, kept) || lengthOf(model, kept, own.group) >= lengthOf(model, own.list, own.group)) continue;
           other.list = swapped;
           own.list = kept;
           moved = true;

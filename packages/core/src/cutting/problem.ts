@@ -11,6 +11,16 @@ export interface StickKind {
   /** How many there are; undefined: as many as wanted. */
   readonly count: number | undefined;
   readonly rack: boolean;
+  /** What is left of a stick that is being cut; `length` runs on from where it begins. */
+  readonly opened?: OpenedEnd;
+}
+
+/** The left end of a stick that has been opened: where its near line begins, and the slant that the last cut left there. */
+export interface OpenedEnd {
+  /** From the whole stick's left end to the near line's beginning, units. */
+  readonly from: number;
+  /** Signed like the left end of a blank: positive means the near line reaches further left. */
+  readonly angle: number;
 }
 
 /** A piece to be cut: near length and signed end angles (positive: near line long). `near` may be a fraction of a unit. */
@@ -24,6 +34,8 @@ export interface Blank {
   readonly depth?: number;
   /** Blanks of one group (a room) are kept together where it costs nothing. */
   readonly group?: string;
+  /** Its measure is still to come: it lies after all others, so that its stick can wait. */
+  readonly held?: boolean;
 }
 
 /** Where a spliced stretch may be divided: near-line position from its left end, and which piece lies over there. */
@@ -51,6 +63,8 @@ export interface SpliceWall {
   readonly minPiece: number;
   /** Least distance between two splices. */
   readonly apart: number;
+  /** All its pieces are held. */
+  readonly held?: boolean;
   /** `needed`: it may be divided only when it fits no stick for sale whole. */
   readonly when: 'needed' | 'allowed';
 }
@@ -70,7 +84,30 @@ export interface CutProblem {
   readonly sticks: readonly StickKind[];
   readonly blanks: readonly Blank[];
   readonly walls: readonly SpliceWall[];
+  readonly keep?: KeptPlan;
+  readonly trips?: Trips;
 }
+
+/** A plan that was there before: every stick of it that is not found again, kind and pieces alike, counts `weight` cents. */
+export interface KeptPlan {
+  readonly sticks: readonly { readonly stick: string; readonly parts: readonly Part[] }[];
+  readonly weight: number;
+}
+
+/**
+ * What is carried to the saw together, in order. What goes earlier lies further left on its stick; a stick that stays open
+ * from one trip to the next counts `weight` cents.
+ */
+export interface Trips {
+  /** Ids of blanks and walls; what is not named goes with the last trip. */
+  readonly order: readonly (readonly string[])[];
+  readonly weight: number;
+}
+
+/** What lies on a stick, named: a blank, or a part of a wall between two of its points. */
+export type Part =
+  | { readonly kind: 'blank'; readonly id: string }
+  | { readonly kind: 'wall'; readonly id: string; readonly fromPoint: number; readonly toPoint: number };
 
 /** One blank on a stick: which, and where its near line starts from the stick's left end (whole units). */
 export type Placed =
@@ -93,9 +130,17 @@ export interface CutSolution {
   readonly sticks: readonly CutStick[];
   /** Sticks bought plus splices, cents. */
   readonly cost: number;
+  /** Sticks of the plan before that are not found again. */
+  readonly moved: number;
+  /** How often a stick stays open from one trip to the next. */
+  readonly waiting: number;
+  /** Cost, and what moved and waiting sticks count; the bound is for this. Equal to the cost where nothing is weighed. */
+  readonly total: number;
   readonly splices: number;
-  /** No plan can cost less. */
+  /** No plan can count less. */
   readonly lowerBound: number;
+  /** No plan can cost less: the same where nothing is weighed. */
+  readonly costBound: number;
   readonly proven: boolean;
   /** What the bound rests on. */
   readonly ground: BoundGround;
@@ -117,4 +162,6 @@ export interface CutProgress {
   readonly cost: number;
   readonly lowerBound: number;
   readonly sticks: number;
+  /** Seconds that have passed. */
+  readonly seconds: number;
 }

@@ -1,5 +1,6 @@
 import { LOOK_EVERY, type Filling, type KnapsackAnswer, type KnapsackQuery } from './knapsack.ts';
 import type { CutModel } from './model.ts';
+import { allows } from './pattern.ts';
 
 const TINY = 1e-9;
 
@@ -38,7 +39,8 @@ export class RoomPricer {
     this.begin = new Float64Array(this.classes * this.width);
     this.gaps = new Int32Array(this.classes ** 2);
     for (let a = 0; a < this.classes; a++)
-      for (let b = 0; b < this.classes; b++) this.gaps[a * this.classes + b] = model.clear.gap(a, b);
+      for (let b = 0; b < this.classes; b++)
+        this.gaps[a * this.classes + b] = Math.min(this.width + 1, model.clear.gap(a, b));
   }
 
   private fillTables(ranked: readonly number[], values: ArrayLike<number>): void {
@@ -99,9 +101,10 @@ export class RoomPricer {
     query: KnapsackQuery,
   ): { fillings: Filling[]; exact: boolean; most: number } {
     const { model, width, classes, follow, gaps } = this;
-    const { lead } = model.clear;
-    const stick = model.sticks[group]!.length;
-    const left = Int32Array.from(model.items, (_, item) => query.bounds[item]!);
+    const { lead, length: stick } = model.sticks[group]!;
+    const left = Int32Array.from(model.items, (_, item) =>
+      allows(model, group, item) ? query.bounds[item]! : 0,
+    );
     const list: number[] = [];
     const fillings: Filling[] = [];
     const seen = new Map<string, number>();
@@ -110,6 +113,7 @@ export class RoomPricer {
     const start = (cls: number): number => stick - lead[cls]!;
     let top = 0;
     for (const item of ranked) {
+      if (left[item] === 0) continue;
       const { cls, length } = model.items[item]!;
       const room = start(cls) - length;
       if (room >= 0) top = Math.max(top, query.values[item]! + follow[cls * width + room]!);

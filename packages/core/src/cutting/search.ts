@@ -4,6 +4,7 @@ import { lengthBound } from './length-bound.ts';
 import type { CutModel } from './model.ts';
 import type { Filled } from './pattern.ts';
 import type { BoundGround, CutProgress, CutSolution } from './problem.ts';
+import { nothingKept } from './ways.ts';
 
 export interface OptimiseOptions {
   /** Most seconds to spend; the search stops earlier once the plan is proven best. */
@@ -79,11 +80,13 @@ export class Search {
   }
 
   report(stage: CutProgress['stage']): void {
+    const offset = nothingKept(this.model.problem);
     if (this.best)
       this.options.onProgress?.({
         stage,
-        cost: this.best.cost,
-        lowerBound: this.bound,
+        cost: this.best.cost + offset,
+        lowerBound: this.bound + offset,
+        seconds: this.options.seconds - this.left(),
         sticks: this.best.patterns.length,
       });
   }

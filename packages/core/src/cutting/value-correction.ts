@@ -1,6 +1,7 @@
 import { Knapsack } from './knapsack.ts';
 import type { CutModel } from './model.ts';
 import { demandOf, filledOf, lengthOf, toPattern, type Filled, type Paths, type Pattern } from './pattern.ts';
+import { StockCount } from './stock.ts';
 
 const CELLS = 600;
 const NODES = 1500;
@@ -9,8 +10,8 @@ const TABLE_FOR = 12;
 
 /** How dear one unit of a stick is, so that rack sticks (free) are still worth filling well. */
 const priceOf = (model: CutModel, group: number): number => {
-  const { price, length } = model.sticks[group]!;
-  return price > 0 ? price : length * 1e-3;
+  const { price, length, just } = model.sticks[group]!;
+  return price > 0 && !just ? price : length * 1e-3;
 };
 
 /**
@@ -26,14 +27,14 @@ export function fillByValue(
   stop: () => boolean,
 ): Pattern[] | undefined {
   const left = [...demand];
-  const used = model.sticks.map(() => 0);
+  const stock = new StockCount(model);
   const patterns: Pattern[] = [];
   let open = left.reduce((sum, count) => sum + count, 0);
   let sinceTable = 0;
   while (open > 0) {
     if (stop()) return undefined;
-    const groups = model.sticks.flatMap((group, index) =>
-      group.count === undefined || used[index]! < group.count ? [{ index, above: 0 }] : [],
+    const groups = model.sticks.flatMap(({ just }, index) =>
+      !just && stock.free(index) > 0 ? [{ index, above: 0 }] : [],
     );
     const keep = sinceTable > 0 && sinceTable < TABLE_FOR;
     sinceTable = keep ? sinceTable + 1 : 1;
@@ -43,14 +44,13 @@ export function fillByValue(
       if (one.value / priceOf(model, one.group) > best!.value / priceOf(model, best!.group)) best = one;
     if (!best) return undefined;
     const pattern = toPattern(best.group, best.list);
-    const { count } = model.sticks[best.group]!;
     const times = Math.min(
-      count === undefined ? Infinity : count - used[best.group]!,
+      stock.free(best.group),
       ...pattern.items.map((item, k) => Math.floor(left[item]! / pattern.counts[k]!)),
     );
     for (let n = 0; n < times; n++) patterns.push(pattern);
     pattern.items.forEach((item, k) => (left[item]! -= times * pattern.counts[k]!));
-    used[best.group]! += times;
+    stock.take(best.group, times);
     open -= times * best.list.length;
   }
   return patterns;
@@ -84,9 +84,7 @@ export function correctValues(
     if (!patterns) return best;
     const filled = filledOf(model, patterns, paths);
     if (!best || filled.cost < best.cost) best = filled;
-    const cheapest = Math.min(
-      ...model.sticks.map((group) => priceOf(model, model.sticks.indexOf(group)) / group.length),
-    );
+    const cheapest = Math.min(...model.sticks.map((group, index) => priceOf(model, index) / group.length));
     for (const pattern of patterns) {
       const price = priceOf(model, pattern.group);
       const netLength = pattern.items.reduce((sum, item, k) => sum + need[item]! * pattern.counts[k]!, 0);

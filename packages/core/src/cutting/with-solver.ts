@@ -78,8 +78,12 @@ function dives(search: Search, solver: LinearSolver, master: Master, relaxed: Lp
   const { model, stop, left } = search;
   const isHopeless = (least: number): boolean => search.isHopeless(least);
   const batch = Math.max(1, Math.round((search.best?.patterns.length ?? 0) / 60));
-  const solveRest = (rest: readonly number[], used: readonly number[], spent: number): Pattern[] | undefined => {
-    const part = residualOf(model, rest, [], used);
+  const solveRest = (
+    rest: readonly number[],
+    settled: readonly Pattern[],
+    spent: number,
+  ): Pattern[] | undefined => {
+    const part = residualOf(model, rest, [], settled);
     const most = (search.best?.cost ?? Infinity) - spent - 1;
     const start = master.columns.flatMap((column) =>
       column.kind === 'pattern' ? (part.forth(column.pattern) ?? []) : [],
