@@ -10,7 +10,7 @@ import { StockCount } from './stock.ts';
 const EXACT_REST = 13;
 /** Most steps of that. */
 const REST_STEPS = 6e6;
-/** Rounds of pricing after each fixing. */
+/** Rounds of pricing after each fixing, usually. */
 const ROUNDS = 6;
 /** Blanks of a large problem that are left to be planned on their own. */
 const REST_APART = 150;
@@ -26,6 +26,8 @@ export interface DiveOptions {
   readonly isHopeless: (least: number) => boolean;
   /** Columns fixed at a time where none is whole: more of them for large problems. */
   readonly batch: number;
+  /** Rounds of pricing after each fixing. */
+  readonly rounds?: number;
   /**
    * Plans the last part of a large problem on its own.
    * @param spent cents of what is settled
@@ -114,7 +116,6 @@ export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): 
   let outcome = relaxed;
   try {
     for (;;) {
-      if ((globalThis as any).DBG && master.model.items.length > 300) console.log('  at', settled.patterns.length, outcome.objective.toFixed(1));
       if (stop() || outcome.status !== 'optimal' || isHopeless(outcome.objective)) return undefined;
       const paths = isWhole(master.columns, outcome.columns)
         ? pathsOfFlow(model, master.columns, outcome.columns)
@@ -139,7 +140,7 @@ export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): 
         stop,
         seconds,
         bounds: settled.rest(most),
-        rounds: ROUNDS,
+        rounds: options.rounds ?? ROUNDS,
         quick: true,
       }).outcome;
     }

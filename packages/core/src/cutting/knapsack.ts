@@ -57,8 +57,12 @@ export class Knapsack {
   private readonly most: number;
   private readonly step: number;
   private table = new Float64Array(0);
-  /** The items that the table was made for, in its order. */
+  /** The items that the table was made for, in its order, and their figures side by side: the search is all look-ups. */
   private rows: readonly number[] = [];
+  private sizes = new Float64Array(0);
+  private lengths = new Float64Array(0);
+  private classes = new Int32Array(0);
+  private worths = new Float64Array(0);
   private readonly model: CutModel;
   private readonly cells: number;
 
@@ -83,6 +87,10 @@ export class Knapsack {
   /** best[i][c]: bound on the value of items i, i + 1, … in c cells. Row-major with (cells + 1) columns. */
   private fillTable(ranked: readonly number[], query: KnapsackQuery): void {
     this.rows = ranked;
+    this.sizes = Float64Array.from(ranked, (item) => this.size[item]!);
+    this.lengths = Float64Array.from(ranked, (item) => this.model.items[item]!.length);
+    this.classes = Int32Array.from(ranked, (item) => this.model.items[item]!.cls);
+    this.worths = Float64Array.from(ranked, (item) => query.values[item]!);
     const width = this.cells + 1;
     if (this.table.length < (ranked.length + 1) * width)
       this.table = new Float64Array((ranked.length + 1) * width);
@@ -142,8 +150,8 @@ export class Knapsack {
     ranked: readonly number[],
     query: KnapsackQuery,
   ): Omit<KnapsackAnswer, 'most'> {
-    const { model, size, step, table } = this;
-    const width = this.cells + 1;
+    const { model, sizes, lengths, classes, worths, step, table, cells } = this;
+    const width = cells + 1;
     const { length: stick, sequencer } = model.sticks[group]!;
     const left = Int32Array.from(ranked, (item) => (allows(model, group, item) ? query.bounds[item]! : 0));
     const list: number[] = [];
@@ -151,24 +159,25 @@ export class Knapsack {
     let best = above;
     let nodes = query.nodes;
     const dive = (from: number, set: ClassSet, length: number, room: number, value: number): void => {
+      const cell = Math.min(cells, Math.floor(room / step));
       for (let i = from; i < ranked.length; i++) {
-        if (value + table[i * width + Math.min(this.cells, Math.floor(room / step))]! <= best + TINY) return;
-        const item = ranked[i]!;
-        if (left[i] === 0 || size[item]! > room + TINY) continue;
-        const next = sequencer.with(set, model.items[item]!.cls);
-        const total = length + model.items[item]!.length;
+        if (value + table[i * width + cell]! <= best + TINY) return;
+        const size = sizes[i]!;
+        if (left[i] === 0 || size > room + TINY) continue;
+        const next = sequencer.with(set, classes[i]!);
+        const total = length + lengths[i]!;
         if (total + next.extra > stick) continue;
         if (nodes-- <= 0) return;
         if ((nodes & LOOK_EVERY) === 0 && query.stop?.()) nodes = 0;
         left[i]!--;
-        list.push(item);
-        const worth = value + query.values[item]!;
+        list.push(ranked[i]!);
+        const worth = value + worths[i]!;
         if (worth > best + TINY) {
           best = worth;
           fillings.push({ group, list: [...list], value: worth });
           if (fillings.length > 3) fillings.shift();
         }
-        dive(i, next, total, Math.max(0, room - size[item]!), worth);
+        dive(i, next, total, Math.max(0, room - size), worth);
         list.pop();
         left[i]!++;
       }
@@ -183,10 +192,11 @@ export class Knapsack {
    * @returns undefined when there are more than `most`
    */
   enumerate(query: KnapsackQuery, most: number): Filling[] | undefined {
-    const { model, size, step } = this;
+    const { model, step, cells } = this;
     const ranked = this.ranked(query, true);
     this.fillTable(ranked, query);
-    const width = this.cells + 1;
+    const { sizes, lengths, classes, worths, table } = this;
+    const width = cells + 1;
     const found: Filling[] = [];
     let nodes = query.nodes;
     for (const { index, above } of query.groups) {
@@ -195,27 +205,25 @@ export class Knapsack {
       const list: number[] = [];
       const isMaximal = (set: ClassSet, length: number): boolean =>
         ranked.every(
-          (item, i) =>
-            left[i] === 0 ||
-            length + model.items[item]!.length + sequencer.with(set, model.items[item]!.cls).extra > stick,
+          (_, i) => left[i] === 0 || length + lengths[i]! + sequencer.with(set, classes[i]!).extra > stick,
         );
       const dive = (from: number, set: ClassSet, length: number, room: number, value: number): boolean => {
+        const cell = Math.min(cells, Math.floor(room / step));
         for (let i = from; i < ranked.length; i++) {
-          if (value + this.table[i * width + Math.min(this.cells, Math.floor(room / step))]! < above - TINY)
-            return true;
-          const item = ranked[i]!;
-          if (left[i] === 0 || size[item]! > room + TINY) continue;
-          const next = sequencer.with(set, model.items[item]!.cls);
-          const total = length + model.items[item]!.length;
+          if (value + table[i * width + cell]! < above - TINY) return true;
+          const size = sizes[i]!;
+          if (left[i] === 0 || size > room + TINY) continue;
+          const next = sequencer.with(set, classes[i]!);
+          const total = length + lengths[i]!;
           if (total + next.extra > stick) continue;
           if (nodes-- <= 0) return false;
           if ((nodes & LOOK_EVERY) === 0 && query.stop?.()) nodes = 0;
           left[i]!--;
-          list.push(item);
-          const worth = value + query.values[item]!;
+          list.push(ranked[i]!);
+          const worth = value + worths[i]!;
           if (worth >= above - TINY && isMaximal(next, total))
             found.push({ group: index, list: [...list], value: worth });
-          const go = found.length <= most && dive(i, next, total, Math.max(0, room - size[item]!), worth);
+          const go = found.length <= most && dive(i, next, total, Math.max(0, room - size), worth);
           list.pop();
           left[i]!++;
           if (!go) return false;

@@ -4,8 +4,9 @@ import type { CutModel, WallNet } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
 
-/** Price of leaving one blank uncut, in cents: only there so that the first programme has a solution. */
-export const UNCUT = 1e7;
+/** Price of leaving one blank uncut, in cents, beyond any stick's: only there so that the first programme has a solution. */
+export const uncutPrice = (model: CutModel): number =>
+  Math.max(1e7, ...model.sticks.map((way) => 10 * way.price));
 
 /** Reduced cost that still counts as none, in cents. */
 const NO_GAIN = 1e-6;
@@ -104,7 +105,7 @@ export class Master {
     this.push(
       model.items.map((_, item): [MasterColumn, LpColumn] => [
         { kind: 'uncut' },
-        { cost: UNCUT, lower: 0, upper: Infinity, rows: [item], values: [1] },
+        { cost: uncutPrice(model), lower: 0, upper: Infinity, rows: [item], values: [1] },
       ]),
     );
     this.addPatterns(this.keptPatterns());
@@ -218,7 +219,6 @@ export class Master {
         disjoint: this.model.items.length > MANY_ITEMS ? DISJOINT : 0,
       });
       bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, found.most));
-      if ((globalThis as any).DBG) console.log('   r', round, (performance.now()/1000).toFixed(2), 'obj', outcome.objective.toFixed(1), 'bound', bound.toFixed(1), 'cols', this.columns.length, 'found', found.fillings.length);
       if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
       let added = this.addPatterns(found.fillings.map((one) => toPattern(one.group, one.list)));
       if (added === 0 && quick) return { outcome, converged: false, bound };

@@ -1,6 +1,6 @@
 import { dive } from './dive.ts';
 import { limitedSticks, share } from './exact-small.ts';
-import { Master, UNCUT } from './master.ts';
+import { Master, uncutPrice } from './master.ts';
 import type { CutModel } from './model.ts';
 import { filledOf, lengthOf, listOf, type Filled, type Pattern } from './pattern.ts';
 import { residualOf } from './residual.ts';
@@ -113,8 +113,7 @@ export function solvePart(model: CutModel, solver: LinearSolver, task: SmallTask
       rounds: exact ? Infinity : MOST_ROUNDS,
       quick: !exact,
     }).outcome;
-    if ((globalThis as any).DBG) console.log('  part', model.items.length, root.objective.toFixed(0), 'most', task.most.toFixed(0));
-    if (root.status !== 'optimal' || root.objective > UNCUT / 2) return undefined;
+    if (root.status !== 'optimal' || root.objective > uncutPrice(model) / 2) return undefined;
     let best: Filled | undefined;
     let most = task.most;
     for (let n = 0; n < task.dives && !stop(); n++) {

@@ -3,8 +3,10 @@ import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, splitStyles } from './heuristic.ts';
 import { buildModel, type CutModel } from './model.ts';
+import type { Pattern } from './pattern.ts';
 import { polish } from './polish.ts';
-import type { BoundGround, CutProblem, CutSolution } from './problem.ts';
+import { beyond, MORE } from './more-stock.ts';
+import type { CutProblem, CutSolution } from './problem.ts';
 import { Search, type OptimiseOptions } from './search.ts';
 import type { LinearSolver } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
@@ -43,8 +45,8 @@ const POLISH = 0.2;
 /** What the search came to where it found no plan. */
 interface NotFound {
   readonly impossible: boolean;
-  readonly bound: number;
-  readonly ground: BoundGround;
+  /** It was given up before the time was over: the limited stock ran out on the way. */
+  readonly early: boolean;
 }
 
 /**
@@ -61,14 +63,14 @@ export function optimise(
   const built = buildModel(problem);
   if (!built.ok) return built;
   const model = built.value;
+  const until = options.clock() + options.seconds;
   const found = searchModel(problem, model, solver, options);
   if ('sticks' in found) return ok(found);
-  if (!found.impossible) {
-    const without = withoutLimited(problem, found, solver, options);
-    if (without) return ok(without);
-  }
+  const after =
+    found.impossible || !found.early ? found : searchBeyond(problem, solver, options, until - options.clock());
+  if ('sticks' in after) return ok(after);
   return fail(
-    found.impossible
+    after.impossible
       ? {
           at: '/stock',
           code: 'cut/not-enough',
@@ -82,29 +84,37 @@ export function optimise(
   );
 }
 
-/** Seconds, at most, for the plan that leaves limited lengths alone. */
-const WITHOUT = 1;
-
 /**
- * A limited length is an offer, not a duty: where no plan with it was found, one without it will do. The bound stays that
- * of the whole problem.
+ * Where limited stock runs out on the way, more of it is there to be had, so dear that a plan without is always better: the
+ * search then always has a plan to better, and what it ends at without any of that stock is a plan of the problem itself.
  */
-function withoutLimited(
+function searchBeyond(
   problem: CutProblem,
-  { bound, ground }: NotFound,
   solver: LinearSolver | undefined,
   options: OptimiseOptions,
-): CutSolution | undefined {
-  const sticks = problem.sticks.filter((kind) => kind.count === undefined);
-  if (sticks.length === 0 || sticks.length === problem.sticks.length) return undefined;
-  const built = buildModel({ ...problem, sticks });
-  if (!built.ok) return undefined;
-  const seconds = Math.min(options.seconds, WITHOUT);
-  const found = searchModel({ ...problem, sticks }, built.value, solver, { ...options, seconds });
-  if (!('sticks' in found)) return undefined;
-  const lowerBound = Math.min(bound + nothingKept(problem), found.total);
-  const costBound = Math.min(found.costBound, lowerBound);
-  return { ...found, lowerBound, costBound, ground, proven: lowerBound >= found.total - 1e-6 };
+  seconds: number,
+): CutSolution | NotFound {
+  const limited = problem.sticks.filter((kind) => !kind.rack && kind.count !== undefined);
+  const { more, dear } = beyond(problem, limited);
+  const wider = { ...problem, sticks: [...problem.sticks, ...more] };
+  const built = buildModel(wider);
+  const hasNone = (solution: CutSolution): boolean =>
+    solution.sticks.every(({ stick }) => !stick.startsWith(MORE));
+  const none = { impossible: false, early: false };
+  if (!built.ok || seconds <= 0) return none;
+  const found = searchModel(wider, built.value, solver, {
+    seconds,
+    clock: options.clock,
+    ...(options.units === undefined ? {} : { units: options.units }),
+    onProgress: (progress) => {
+      if (progress.cost < dear) options.onProgress?.(progress);
+    },
+    onBetter: (solution) => {
+      if (hasNone(solution)) options.onBetter?.(solution);
+    },
+  });
+  if (!('sticks' in found)) return { ...found, early: false };
+  return hasNone(found) ? found : { ...none, impossible: found.lowerBound >= dear };
 }
 
 function searchModel(
@@ -128,7 +138,7 @@ function searchModel(
     };
   const search = new Search(model, options);
   const small = solveSmall(model);
-  if (small === 'impossible') return { impossible: true, bound: search.bound, ground: search.ground };
+  if (small === 'impossible') return { impossible: true, early: false };
   if (small) {
     const best = small;
     search.offer(best, 'first');
@@ -143,6 +153,7 @@ function searchModel(
     );
   }
   firstAnswer(model, (plan) => search.offer(plan, 'first'), search.stop);
+  const seen: Pattern[] = [];
   for (const split of splitStyles(model))
     if (!search.stop())
       search.offer(
@@ -154,16 +165,15 @@ function searchModel(
           () => search.stop() || (model.items.length > MANY_SIZES && search.spent(QUICK_SHARE)),
           // A round that is begun is brought to its end: half of one is worth nothing.
           search.stop,
+          (patterns) => seen.push(...patterns),
         ),
         'improving',
       );
-  if (solver && !search.stop()) searchWithSolver(search, solver);
-  if (!search.best)
-    return {
-      impossible: search.impossible || isPlainlyImpossible(model),
-      bound: search.bound,
-      ground: search.ground,
-    };
+  if (!search.best && isPlainlyImpossible(model)) return { impossible: true, early: false };
+  if (!search.best && problem.sticks.some((kind) => !kind.rack && kind.count !== undefined))
+    return { impossible: false, early: true };
+  if (solver && !search.stop()) searchWithSolver(search, solver, seen);
+  if (!search.best) return { impossible: search.impossible, early: false };
   search.report('done');
   // What is left of the time, but at least a moment: the aims after cost are worth it.
   const until = Math.max(options.clock() + POLISH, search.deadline);

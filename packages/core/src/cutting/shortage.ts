@@ -1,5 +1,6 @@
 import type { Issue } from '../base/index.ts';
 import { optimise, type OptimiseOptions } from './optimise.ts';
+import { beyond, MORE } from './more-stock.ts';
 import type { CutProblem, Placed } from './problem.ts';
 import type { LinearSolver } from './solver-port.ts';
 
@@ -13,7 +14,6 @@ export interface Shortage {
 /** Seconds, at most, for saying what is lacking. */
 const PATIENCE = 3;
 
-const MORE = '\u0000more:';
 
 /**
  * What would make limited stock suffice: the cheapest further sticks of the kinds that ran out, with what would be cut
@@ -26,15 +26,7 @@ export function shortageOf(
 ): Shortage[] {
   const limited = problem.sticks.filter((kind) => !kind.rack && kind.count !== undefined);
   if (limited.length === 0) return [];
-  // Far dearer than all there is: as few as will do are taken beyond the stock.
-  const dear =
-    1 + problem.sticks.reduce((sum, kind) => sum + kind.price * Math.min(kind.count ?? 1, 1000), 0);
-  const more = limited.map((kind) => ({
-    ...kind,
-    id: MORE + kind.id,
-    price: dear + kind.price,
-    count: undefined,
-  }));
+  const { more } = beyond(problem, limited);
   const solved = optimise({ ...problem, sticks: [...problem.sticks, ...more] }, solver, {
     ...options,
     seconds: Math.min(options.seconds, PATIENCE),

@@ -62,6 +62,7 @@ export function fillByValue(
  * @param rounds how often to fill; deterministic
  * @param stop   asked between rounds
  * @param ends   asked before each stick: the time is over
+ * @param seen   told the sticks of every round: good patterns to begin with
  * Source: optimizer notes, method 2.
  */
 export function correctValues(
@@ -71,6 +72,7 @@ export function correctValues(
   rounds: number,
   stop: () => boolean,
   ends = stop,
+  seen: (patterns: readonly Pattern[]) => void = () => undefined,
 ): Filled | undefined {
   const knapsack = new Knapsack(model, CELLS);
   const demand = demandOf(model, paths);
@@ -82,6 +84,7 @@ export function correctValues(
   for (let round = 0; round < rounds && !stop(); round++) {
     const patterns = fillByValue(model, knapsack, demand, values, ends);
     if (!patterns) return best;
+    seen(patterns);
     const filled = filledOf(model, patterns, paths);
     if (!best || filled.cost < best.cost) best = filled;
     const cheapest = Math.min(...model.sticks.map((group, index) => priceOf(model, index) / group.length));

@@ -1,6 +1,6 @@
 import { numbersFrom } from '../base/index.ts';
 import { dive } from './dive.ts';
-import { Master, UNCUT } from './master.ts';
+import { Master, uncutPrice } from './master.ts';
 import { planAnew, shareAnew, solvePart } from './neighbourhood.ts';
 import type { Filled, Pattern } from './pattern.ts';
 import { filledFrom } from './rounding.ts';
@@ -12,7 +12,7 @@ import { correctValues } from './value-correction.ts';
 /** With this many sizes the last steps of column generation take longer than all before. */
 export const MANY_SIZES = 400;
 /** Share of the time after which a relaxation of so many sizes is taken as it is. */
-const ROOT_SHARE = 0.6;
+const ROOT_SHARE = 0.5;
 /** Dives in a row that may find nothing. */
 const DIVES = 25;
 /** Steps of the neighbourhood search in one unit. */
@@ -32,15 +32,16 @@ const KNOWN_SECONDS = 2;
 /**
  * Column generation, then by turns: dives until they find nothing more, attempts at a proof, and taking parts of the plan
  * anew. Every turn is counted in units of work; seconds only end it.
+ * @param known patterns of earlier fillings, to begin with
  */
-export function searchWithSolver(search: Search, solver: LinearSolver): void {
+export function searchWithSolver(search: Search, solver: LinearSolver, known: readonly Pattern[]): void {
   const { model, stop, left } = search;
   const master = new Master(model, solver);
   const outOfTime = (): boolean => left() <= 0;
   const random = numbersFrom(1);
   let units = search.options.units ?? Infinity;
   try {
-    if (search.best) master.addPatterns(search.best.patterns);
+    master.addPatterns([...known, ...(search.best?.patterns ?? [])]);
     const relaxed = master.price({
       stop: outOfTime,
       seconds: left,
@@ -54,7 +55,7 @@ export function searchWithSolver(search: Search, solver: LinearSolver): void {
     });
     if (relaxed.outcome.status !== 'optimal') return;
     // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
-    if (relaxed.converged && relaxed.outcome.objective > UNCUT / 2) {
+    if (relaxed.converged && relaxed.outcome.objective > uncutPrice(model) / 2) {
       search.impossible = true;
       return;
     }
@@ -77,7 +78,8 @@ export function searchWithSolver(search: Search, solver: LinearSolver): void {
 function dives(search: Search, solver: LinearSolver, master: Master, relaxed: LpOutcome, random: () => number): void {
   const { model, stop, left } = search;
   const isHopeless = (least: number): boolean => search.isHopeless(least);
-  const batch = Math.max(1, Math.round((search.best?.patterns.length ?? 0) / 60));
+  const many = model.items.length > MANY_SIZES;
+  const batch = Math.max(1, Math.round((search.best?.patterns.length ?? 0) / (many ? 30 : 60)));
   const solveRest = (
     rest: readonly number[],
     settled: readonly Pattern[],
@@ -98,9 +100,9 @@ function dives(search: Search, solver: LinearSolver, master: Master, relaxed: Lp
       isHopeless,
       stop,
       seconds: left,
+      ...(many ? { rounds: 2 } : {}),
       ...(batch > 1 ? { solveRest } : {}),
     });
-    if ((globalThis as any).DBG) console.log('dive', (performance.now()/1000).toFixed(2), found?.cost, search.best?.cost);
     if (search.offer(found, 'rounding')) failed = -1;
   }
 }
@@ -143,7 +145,7 @@ class Proof {
   }
 
   private get gap(): number {
-    return this.search.best ? this.search.best.cost - this.fresh!.outcome.objective : UNCUT;
+    return this.search.best ? this.search.best.cost - this.fresh!.outcome.objective : uncutPrice(this.search.model);
   }
 
   /** @param within no plan that uses a pattern left out costs less than this; Infinity where all that matter are there */
@@ -154,7 +156,7 @@ class Proof {
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
     search.offer(filledFrom(search.model, columns, outcome.columns), 'proving');
     const bound = Math.min(within, outcome.bound);
-    if (bound > UNCUT / 2) search.impossible = true;
+    if (bound > uncutPrice(search.model) / 2) search.impossible = true;
     else search.raise(bound, 'proving', 'patterns');
   }
 

@@ -8,6 +8,8 @@ export interface PlanOptions {
   readonly solver: LinearSolver | undefined;
   /** Seconds of optimising for each profile, at most. */
   readonly seconds: number;
+  /** Seconds for all profiles together, at most: shared out by their pieces; what one leaves goes to the next. */
+  readonly altogether?: number;
   readonly clock: () => number;
   /** Best and bound of a profile, in smallest units of the plan's money. */
   readonly onProgress?: (profile: string, progress: CutProgress) => void;

@@ -30,6 +30,14 @@ interface SolveOptions extends Omit<PlanOptions, 'onPlan'> {
 /** Seconds a profile for the answer that is told at once. */
 const QUICK = 0.15;
 
+/** Least seconds for one profile, whatever is left. */
+const LEAST = 0.1;
+
+/** How much there is to plan: blanks, and walls by their places. */
+const sizeOf = (problem: CutProblem): number =>
+  problem.blanks.reduce((sum, one) => sum + one.qty, 0) +
+  problem.walls.reduce((sum, one) => sum + one.qty * (1 + one.points.length), 0);
+
 /** A profile on its way to its plan. */
 interface Task {
   readonly item: ProfileProblem;
@@ -113,9 +121,18 @@ export function solveProfiles(layout: JobLayout, options: SolveOptions): Solved 
       onBetter(found(), refused);
   };
   tell();
+  const until = clock() + (options.altogether ?? Infinity);
+  const sizes = tasks.map(({ problem }) => sizeOf(problem));
+  // The small ones first: what they leave of their time goes to the large ones.
+  const order = tasks.map((_, index) => index).sort((a, b) => sizes[a]! - sizes[b]! || a - b);
+  const secondsFor = (index: number): number => {
+    if (options.altogether === undefined) return options.seconds;
+    const open = order.slice(order.indexOf(index)).reduce((sum, one) => sum + sizes[one]!, 0);
+    return Math.min(options.seconds, Math.max(LEAST, ((until - clock()) * sizes[index]!) / open));
+  };
   const run = (task: Task, index: number): ReturnType<typeof optimiseAround> =>
     optimiseAround(task.problem, task.fixed, options.solver, {
-      seconds: options.seconds,
+      seconds: secondsFor(index),
       clock,
       onProgress: (progress) => options.onProgress?.(task.item.profile.id, progress),
       onBetter: (solution) => {
@@ -124,7 +141,8 @@ export function solveProfiles(layout: JobLayout, options: SolveOptions): Solved 
         tell();
       },
     });
-  tasks.forEach((task, index) => {
+  for (const index of order) {
+    const task = tasks[index]!;
     let used = task;
     let answer = run(task, index);
     if (!answer.ok && hasScarce(layout, task)) {
@@ -139,13 +157,13 @@ export function solveProfiles(layout: JobLayout, options: SolveOptions): Solved 
       const context = {
         layout,
         solver: options.solver,
-        seconds: options.seconds,
+        seconds: secondsFor(index),
         clock,
         whole: options.whole ?? false,
       };
       refused.push(...refusalOf(context, { ...task.item, problem: task.problem }, answer.issues[0]));
     }
-  });
+  }
   return { solved: found(), refused };
 }
 

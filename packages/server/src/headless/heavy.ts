@@ -16,18 +16,30 @@ import { highsSolver } from '@long-miter/core/solver';
 /** The heavy part of the headless commands, in a thread of its own. */
 
 export type Task =
-  | { readonly kind: 'plan'; readonly job: JobFile; readonly seconds: number }
-  | { readonly kind: 'cut'; readonly problem: CutProblem; readonly seconds: number };
+  | { readonly kind: 'plan'; readonly job: JobFile; readonly seconds: number | undefined }
+  | { readonly kind: 'cut'; readonly problem: CutProblem; readonly seconds: number | undefined };
+
+/** Seconds for a profile or a problem where none are said. */
+const DEFAULT_SECONDS = 10;
+
+/** Share of the time that planning has at least. */
+const MOST = 0.7;
 
 const clock = (): number => performance.now() / 1000;
 
 /** What the thread does: works the task out and sends the answer to the command. */
 export async function work(): Promise<void> {
   const task = workerData as Task;
-  const options = { seconds: task.seconds, clock };
+  const options = { seconds: task.seconds ?? DEFAULT_SECONDS, clock };
   const solver = highsSolver(await loadHighs());
   if (task.kind === 'plan') {
-    const planned = planJob(task.job, { solver, ...options });
+    // Said: for the whole plan, what went by since the start of the program with it as far as it is not most of it. Not
+    // said: the usual time for each profile.
+    const altogether =
+      task.seconds === undefined
+        ? {}
+        : { altogether: Math.max(MOST * task.seconds, task.seconds - process.uptime()) };
+    const planned = planJob(task.job, { solver, ...options, ...altogether });
     parentPort!.postMessage(planned.ok ? { ok: true, value: publishedPlan(planned.value) } : planned);
     return;
   }
@@ -45,7 +57,10 @@ function inThread<T>(task: Task): Promise<Result<T>> {
   });
 }
 
-export const planInThread = (job: JobFile, seconds: number): Promise<Result<PlanFile>> =>
+export const planInThread = (job: JobFile, seconds: number | undefined): Promise<Result<PlanFile>> =>
   inThread({ kind: 'plan', job, seconds });
-export const cutInThread = (problem: CutProblem, seconds: number): Promise<Result<CutSolution>> =>
+export const cutInThread = (
+  problem: CutProblem,
+  seconds: number | undefined,
+): Promise<Result<CutSolution>> =>
   inThread({ kind: 'cut', problem, seconds });

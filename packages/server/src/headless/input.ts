@@ -4,16 +4,15 @@ import { refuse } from './faults.ts';
 
 export interface CommandLine {
   readonly file: string;
-  readonly seconds: number;
+  /** Seconds for everything; undefined: not said. */
+  readonly seconds: number | undefined;
 }
-
-const DEFAULT_SECONDS = 10;
 
 /** Reads `FILE [--seconds N]`; `-` is standard input. Refuses anything else with the usage line. */
 export function readCommandLine(command: string, args: readonly string[]): CommandLine {
   const usage = `usage: npm run --silent ${command} -- FILE.json [--seconds N]   (- reads standard input)`;
   const files: string[] = [];
-  let seconds = DEFAULT_SECONDS;
+  let seconds: number | undefined;
   for (let i = 0; i < args.length; i++) {
     const arg = args[i]!;
     if (arg === '--seconds') {
