@@ -55,8 +55,9 @@ function partOf(model: CutModel, plan: Filled, chosen: ReadonlySet<number>): Par
   };
 }
 
-/** Sticks to take apart together. */
-const LARGE = 12;
+/** Sticks to take apart together: from few to many. */
+const FEWEST = 9;
+const MOST = 17;
 /** Blanks that are shared out anew exactly. */
 const SMALL_BLANKS = 11;
 const DIVES = 3;
@@ -147,10 +148,11 @@ export function planAnew(
   solver: LinearSolver,
   { random, stop, seconds }: StepOptions,
 ): Filled | undefined {
+  const size = FEWEST + Math.floor(random() * (MOST - FEWEST + 1));
   const part = partOf(
     model,
     plan,
-    new Set(pickSticks(model, plan, random, (chosen) => chosen.length >= LARGE)),
+    new Set(pickSticks(model, plan, random, (chosen) => chosen.length >= size)),
   );
   const best = solvePart(part.model, solver, {
     random,

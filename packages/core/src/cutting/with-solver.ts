@@ -16,7 +16,7 @@ const ROOT_SHARE = 0.5;
 /** Dives in a row that may find nothing. */
 const DIVES = 25;
 /** Steps of the neighbourhood search in one unit. */
-const STEPS = 40;
+const STEPS = 60;
 /** Units of it that may find nothing, once every proof has been tried. */
 const IDLE_UNITS = 6;
 /** So few patterns that the complete programme is tried at once. */
@@ -65,9 +65,10 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
-      const tried = proof.next();
-      if (stop()) return;
       const better = search.best !== undefined && neighbourhood(search, solver, random);
+      if (stop()) return;
+      // The fewer patterns a better plan could use the quicker a proof: as long as plans get better it waits.
+      const tried = (!better || search.best === undefined) && proof.next();
       idle = better || tried ? 0 : idle + 1;
     }
   } finally {
