@@ -1,4 +1,4 @@
-import { buildModel, type CutModel, type WallNet } from './model.ts';
+import { buildModel, type Arc, type CutModel, type WallNet } from './model.ts';
 import type { CutProblem } from './problem.ts';
 import {
   allows,
@@ -14,6 +14,7 @@ import {
 } from './pattern.ts';
 import type { ClassSet } from './sequencer.ts';
 import { StockCount } from './stock.ts';
+import { keptSticks } from './ways.ts';
 
 /** A stick being filled. */
 interface OpenStick {
@@ -68,16 +69,18 @@ const byNeed = (model: CutModel, demand: readonly number[]): number[] => {
 /**
  * First fit (or best fit) by falling need, always opening a stick of one group, rack sticks first; every stick is then
  * exchanged for the cheapest that still holds its pieces.
- * @returns undefined when limited stock runs out
+ * @param taken sticks that are settled: they use up stock, and are not filled
+ * @returns the other sticks; undefined when limited stock runs out
  */
 export function fitDecreasing(
   model: CutModel,
   demand: readonly number[],
   openGroup: number,
   best: boolean,
+  taken: readonly Pattern[] = [],
 ): Pattern[] | undefined {
   const open: OpenStick[] = [];
-  const stock = new StockCount(model);
+  const stock = new StockCount(model, taken);
   for (const item of byNeed(model, demand)) {
     const { length, cls } = model.items[item]!;
     let target: OpenStick | undefined;
@@ -112,12 +115,17 @@ export function fitDecreasing(
   return shrink(
     model,
     open.map((stick) => toPattern(stick.group, stick.list)),
+    taken,
   );
 }
 
 /** Exchanges every stick for the cheapest one that still holds its pieces, while there are such sticks. */
-export function shrink(model: CutModel, patterns: readonly Pattern[]): Pattern[] {
-  const stock = new StockCount(model, patterns);
+export function shrink(
+  model: CutModel,
+  patterns: readonly Pattern[],
+  taken: readonly Pattern[] = [],
+): Pattern[] {
+  const stock = new StockCount(model, [...taken, ...patterns]);
   return patterns.map((pattern) => {
     stock.take(pattern.group, -1);
     const group = cheapestGroup(model, listOf(pattern), stock);
@@ -126,6 +134,46 @@ export function shrink(model: CutModel, patterns: readonly Pattern[]): Pattern[]
     stock.take(next);
     return next === pattern.group ? pattern : { ...pattern, group: next };
   });
+}
+
+/** The ways in which new sticks are opened: with trips for all of them, they shrink later; what is free is taken first. */
+function openersOf(model: CutModel): number[] {
+  const last = model.problem.trips?.order.length ?? 0;
+  const openers = model.sticks.flatMap(({ just, trips, pool }, index) =>
+    just || (trips && !(trips[0] === 0 && trips[1] === last)) || model.pools[pool]!.price === 0
+      ? []
+      : [index],
+  );
+  return openers.length > 0 ? openers : [0];
+}
+
+/**
+ * A plan that begins from the plan before: its sticks as far as they can still be cut as they were, and the rest by
+ * first fit. Walls that it does not serve whole are divided anew, and their sticks with them.
+ */
+export function fromBefore(model: CutModel): Filled | undefined {
+  const kept = keptSticks(model).flatMap((one) => one ?? []);
+  if (kept.length === 0) return undefined;
+  const [split] = splitStyles(model);
+  const left = demandOf(model, split!);
+  const stock = new StockCount(model);
+  const patterns = kept.flatMap(({ pool, items }): Pattern[] => {
+    const group = model.sticks.findIndex((one, index) => one.pool === pool && holds(model, index, items));
+    const pattern = toPattern(group, items);
+    if (group < 0 || stock.free(group) <= 0) return [];
+    if (pattern.items.some((item, k) => left[item]! < pattern.counts[k]!)) return [];
+    stock.take(group);
+    pattern.items.forEach((item, k) => (left[item]! -= pattern.counts[k]!));
+    return [pattern];
+  });
+  let best: Filled | undefined;
+  for (const index of openersOf(model)) {
+    const rest = fitDecreasing(model, left, index, true, patterns);
+    if (!rest) continue;
+    const filled = filledOf(model, [...patterns, ...rest], split!);
+    if (!best || filled.cost < best.cost) best = filled;
+  }
+  return best;
 }
 
 /**
@@ -139,14 +187,10 @@ export function firstAnswer(
   stop: () => boolean = () => false,
 ): Filled | undefined {
   let best: Filled | undefined;
-  // Ways with one price and stick do not differ here; with trips a stick is opened for all of them, and shrinks later.
-  const last = model.problem.trips?.order.length ?? 0;
-  const openers = model.sticks.flatMap(({ just, trips, pool }, index) =>
-    just || (trips && !(trips[0] === 0 && trips[1] === last)) || model.pools[pool]!.price === 0 ? [] : [index],
-  );
+  const openers = openersOf(model);
   for (const split of splitStyles(model)) {
     const demand = demandOf(model, split);
-    for (const index of openers.length > 0 ? openers : [0])
+    for (const index of openers)
       for (const bestFit of [false, true]) {
         if (best && stop()) return best;
         const patterns = fitDecreasing(model, demand, index, bestFit);
@@ -177,12 +221,29 @@ export function firstFitCost(problem: CutProblem): number | undefined {
   return costs.length > 0 ? Math.min(...costs) : undefined;
 }
 
+/** The parts of walls that the plan before had. */
+function pathsBefore(model: CutModel): ReadonlySet<Arc> | undefined {
+  const { keep } = model.problem;
+  if (!keep) return undefined;
+  const named = new Set(
+    keep.sticks.flatMap(({ parts }) =>
+      parts.map((part) => (part.kind === 'wall' ? `${part.id}|${part.fromPoint}|${part.toPoint}` : '')),
+    ),
+  );
+  const arcs = model.walls.flatMap((net) =>
+    net.arcs.filter((arc) => named.has(`${net.wall.id}|${arc.from}|${arc.to}`)),
+  );
+  return arcs.length > 0 ? new Set(arcs) : undefined;
+}
+
 /** Different sensible ways to divide the long walls: long piece first from either end, or evenly. */
 export function splitStyles(model: CutModel): Paths[] {
   if (model.walls.length === 0) return [[]];
   const many = 1e6;
+  const before = pathsBefore(model);
   const lengthOfArc = (net: WallNet, arc: number): number => model.items[net.arcs[arc]!.item]!.length;
   return [
+    ...(before ? [choosePaths(model, (net, arc) => (before.has(net.arcs[arc]!) ? 0 : many))] : []),
     choosePaths(model, (net, arc) => many - lengthOfArc(net, arc) / (1 + net.arcs[arc]!.from)),
     choosePaths(model, (net, arc) => many - lengthOfArc(net, arc) / (1 + net.points - net.arcs[arc]!.to)),
     choosePaths(model, (net, arc) => many + (lengthOfArc(net, arc) / 1000) ** 2),

@@ -223,7 +223,7 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
         depth: problem.depth,
         turn: turnOf(wall),
         // Which parts a wall had before matters where sticks are to be kept.
-        name: problem.keep && (wall.max > 0 || twice.has(wall.id)) ? wall.id : '',
+        name: (problem.keep?.weight ?? 0) > 0 && (wall.max > 0 || twice.has(wall.id)) ? wall.id : '',
       },
       table,
       fitsAny,

@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../base/index.ts';
 import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
-import { firstAnswer, splitStyles } from './heuristic.ts';
+import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
 import { buildModel, type CutModel } from './model.ts';
 import type { Pattern } from './pattern.ts';
 import { polish } from './polish.ts';
@@ -152,6 +152,7 @@ function searchModel(
       search.ground,
     );
   }
+  if (problem.keep) search.offer(fromBefore(model), 'first');
   firstAnswer(model, (plan) => search.offer(plan, 'first'), search.stop);
   const seen: Pattern[] = [];
   for (const split of splitStyles(model))

@@ -60,9 +60,10 @@ interface KeptStick {
 
 /** Names of the parts that the plan before has more of than there are now: whose they are then has to be told apart. */
 export function overlapping(problem: CutProblem): ReadonlySet<string> {
-  const left = new Map([...problem.blanks, ...problem.walls].map((one) => [one.id, one.qty]));
   const found = new Set<string>();
-  for (const { parts } of problem.keep?.sticks ?? [])
+  if (!problem.keep || problem.keep.weight === 0) return found;
+  const left = new Map([...problem.blanks, ...problem.walls].map((one) => [one.id, one.qty]));
+  for (const { parts } of problem.keep.sticks)
     for (const { id } of parts) {
       const there = (left.get(id) ?? 0) - 1;
       left.set(id, there);

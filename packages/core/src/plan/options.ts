@@ -17,6 +17,12 @@ export interface PlanOptions {
   readonly onPlan?: (plan: PlanFile) => void;
   /** Sticks that are cut just so, by hand. */
   readonly pins?: readonly StickPin[];
+  /**
+   * Sticks of the plan before: where the search begins. With `keepSticks` as few of them as possible are given up, whatever
+   * that costs; of the plans that give up so few it is the cheapest.
+   */
+  readonly before?: readonly StickPin[];
+  readonly keepSticks?: boolean;
   /** Sticks that have been cut: facts, planned around. */
   readonly records?: readonly CutRecord[];
   /** What if no wall were spliced: walls that fit no stick whole are refused. */

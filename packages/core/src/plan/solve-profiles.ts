@@ -12,7 +12,7 @@ import type { PlanOptions } from './options.ts';
 import type { Refusal } from './plan-file.ts';
 import { preferSplices } from './prefer-splices.ts';
 import { noStock, refusalOf, tooLong, withoutRuns } from './refusals.ts';
-import { cutSticksOf, fixedSticks } from './stick-pins.ts';
+import { cutSticksOf, fixedSticks, sticksBefore } from './stick-pins.ts';
 import type { SolvedProfile } from './sticks-of.ts';
 
 /** The cut plans of a job's profiles, one after another; what has none is refused by its runs. */
@@ -29,6 +29,9 @@ interface SolveOptions extends Omit<PlanOptions, 'onPlan'> {
 
 /** Seconds a profile for the answer that is told at once. */
 const QUICK = 0.15;
+
+/** Most that one stick weighs, in the smallest unit of money. */
+const MOST_WEIGHT = 1e6;
 
 /** Least seconds for one profile, whatever is left. */
 const LEAST = 0.1;
@@ -48,6 +51,35 @@ interface Task {
   readonly finish: (solution: CutSolution) => SolvedProfile;
 }
 
+/** Splices where the crew likes them best; where sticks are kept to they stay, and the bound is that of the cost. */
+function preferred(
+  layout: JobLayout,
+  problem: CutProblem,
+  solution: CutSolution,
+  held: ReadonlySet<string>,
+): CutSolution {
+  if ((problem.keep?.weight ?? 0) === 0) return preferSplices(layout, problem, solution, held);
+  const { cost, costBound } = solution;
+  return {
+    ...solution,
+    lowerBound: costBound,
+    proven: costBound >= cost,
+    ground: { by: 'length', figure: costBound },
+  };
+}
+
+/** The plan before, to begin with or to be kept to: then a stick given up weighs more than all sticks cost. */
+function keepOf(
+  layout: JobLayout,
+  item: ProfileProblem,
+  { before = [], keepSticks = false }: SolveOptions,
+): Pick<CutProblem, 'keep'> {
+  const sticks = sticksBefore(layout, item, before);
+  if (sticks.length === 0) return {};
+  const dearest = Math.max(0, ...item.problem.sticks.map((kind) => kind.price));
+  return { keep: { sticks, weight: keepSticks ? Math.min(MOST_WEIGHT, (1 + sticks.length) * dearest) : 0 } };
+}
+
 /** The problem of a profile with what is settled before: what has been cut, what is pinned, the rack filled up. */
 function taskOf(layout: JobLayout, plain: ProfileProblem, options: SolveOptions): Task {
   const problem = options.whole
@@ -61,13 +93,17 @@ function taskOf(layout: JobLayout, plain: ProfileProblem, options: SolveOptions)
   const before = [...cut.fixed, ...pinned];
   const fixed = options.rackFirst ? [...before, ...fillRack(problem, before)] : before;
   const held = new Set(fixed.flatMap((one) => one.parts.map((part) => part.id)));
-  const around = { ...problem, sticks: [...problem.sticks, ...cut.kinds] };
+  const around = {
+    ...problem,
+    sticks: [...problem.sticks, ...cut.kinds],
+    ...(options.before && !options.whole ? keepOf(layout, item, options) : {}),
+  };
   return {
     item,
     problem: around,
     fixed,
     held,
-    finish: (solution) => ({ ...item, solution: preferSplices(layout, around, solution, held) }),
+    finish: (solution) => ({ ...item, solution: preferred(layout, around, solution, held) }),
   };
 }
 

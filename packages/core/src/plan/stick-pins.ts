@@ -153,6 +153,44 @@ export function fixedSticks(
   });
 }
 
+/**
+ * The plan before in the words of a profile's problem. A stick whose pieces are not all there any more, or that is settled
+ * otherwise, is listed without parts: it cannot be kept, and counts as moved.
+ */
+export function sticksBefore(
+  layout: JobLayout,
+  { profile, problem, sticks }: ProfileProblem,
+  before: readonly StickPin[],
+): { stick: string; parts: readonly Part[] }[] {
+  const finder = new PartFinder(layout, problem);
+  return before
+    .filter((pin) => pin.profile === profile.id)
+    .map((pin) => {
+      const stick = sticks.find((one) => !one.cut && one.source === pin.source && one.item === pin.stock);
+      const parts = pin.pieces.flatMap((piece) => finder.find(piece) ?? []);
+      return stick && parts.length === pin.pieces.length
+        ? { stick: stick.kind.id, parts }
+        : { stick: '', parts: [] };
+    });
+}
+
+/** How many sticks of a plan before are not found again in a plan, kind and pieces alike. */
+export function sticksMoved(before: readonly StickPin[], plan: PlanFile): number {
+  const keyOf = (pin: StickPin): string =>
+    JSON.stringify([
+      pin.source,
+      pin.stock,
+      pin.pieces.map(({ id, from, to }) => JSON.stringify([id, from, to])).sort(),
+      pin.profile,
+    ]);
+  const there = plan.sticks.map((stick) => keyOf(pinOf(plan, stick)));
+  return before.filter((pin) => {
+    const at = there.indexOf(keyOf(pin));
+    if (at >= 0) there.splice(at, 1);
+    return at < 0;
+  }).length;
+}
+
 const refOf = (pin: StickPin): StickRef =>
   stickRef(
     pin.profile,

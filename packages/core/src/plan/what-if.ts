@@ -12,6 +12,8 @@ export type Variation =
   | { readonly kind: 'splices-save' }
   | { readonly kind: 'rack-first' }
   | { readonly kind: 'no-rack' }
+  /** As few sticks given up as possible of the plan before the last change. */
+  | { readonly kind: 'keep-sticks' }
   | { readonly kind: 'kerf'; readonly kerf: number }
   | { readonly kind: 'margin'; readonly margin: number };
 
@@ -19,7 +21,7 @@ export type Variation =
 export function vary(
   job: JobFile,
   variation: Variation,
-): { job: JobFile; options: Pick<PlanOptions, 'whole' | 'rackFirst'> } {
+): { job: JobFile; options: Pick<PlanOptions, 'whole' | 'rackFirst' | 'keepSticks'> } {
   switch (variation.kind) {
     case 'only-length': {
       const asked = (length: number): boolean => Math.abs(length - variation.length) < SAME_LENGTH;
@@ -48,6 +50,8 @@ export function vary(
       return { job: { ...job, houseRules: { ...job.houseRules, splices: 'saving' } }, options: {} };
     case 'rack-first':
       return { job, options: { rackFirst: true } };
+    case 'keep-sticks':
+      return { job, options: { keepSticks: true } };
     case 'no-rack':
       return { job: { ...job, rack: [] }, options: {} };
     case 'margin':
@@ -89,6 +93,8 @@ export function variationWords(job: JobFile, variation: Variation): string {
       return 'the rack used up first';
     case 'no-rack':
       return 'nothing from the rack';
+    case 'keep-sticks':
+      return 'as few sticks changed as possible since before the last change';
     case 'margin':
       return variation.margin === 0
         ? 'no margin for cutting'

@@ -3,6 +3,10 @@ import type { CutProgress, Issue, PlanFile } from '@long-miter/core';
 
 /** The newest cut plan and the search for it. `key` is the text of the job it belongs to. */
 export interface PlanState {
+  /** The job that all of this is about, by its id. */
+  readonly job: string | undefined;
+  /** The plan of the job as it was before its last change. */
+  readonly before: PlanFile | undefined;
   readonly key: string | undefined;
   readonly plan: PlanFile | undefined;
   /** False while a better plan is still being looked for. */
@@ -22,6 +26,8 @@ export interface ProgressStep extends CutProgress {
 const MOST_STEPS = 400;
 
 const initialState: PlanState = {
+  job: undefined,
+  before: undefined,
   key: undefined,
   plan: undefined,
   final: true,
@@ -34,9 +40,10 @@ export const planSlice = createSlice({
   name: 'plan',
   initialState,
   reducers: {
-    planStarted: (state, { payload }: PayloadAction<string>) => ({
-      ...state,
-      working: payload,
+    /** Another job begins with nothing. */
+    planStarted: (state, { payload }: PayloadAction<{ job: string; key: string }>) => ({
+      ...(state.job === payload.job ? state : { ...initialState, job: payload.job }),
+      working: payload.key,
       progress: {},
     }),
     planProgressed(
@@ -50,6 +57,8 @@ export const planSlice = createSlice({
     },
     /** A plan of the job named by `key`; the search goes on unless it is final. */
     planned: (state, { payload }: PayloadAction<{ key: string; plan: PlanFile; final: boolean }>) => ({
+      job: state.job,
+      before: payload.key === state.key ? state.before : (state.plan ?? state.before),
       key: payload.key,
       plan: payload.plan,
       final: payload.final,
@@ -57,7 +66,9 @@ export const planSlice = createSlice({
       working: payload.final ? undefined : payload.key,
       progress: payload.final ? {} : state.progress,
     }),
-    planRefused: (_state, { payload }: PayloadAction<{ key: string; issues: readonly Issue[] }>) => ({
+    planRefused: (state, { payload }: PayloadAction<{ key: string; issues: readonly Issue[] }>) => ({
+      job: state.job,
+      before: state.plan ?? state.before,
       key: payload.key,
       plan: undefined,
       final: true,

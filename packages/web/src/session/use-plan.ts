@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef } from 'react';
-import type { CutRecord, JobFile, PlanFile, StickPin } from '@long-miter/core';
+import { pinOf, type CutRecord, type JobFile, type PlanFile, type StickPin } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import type { PlanMessage, PlanRequest } from '../workers/plan-messages.ts';
 import {
@@ -25,11 +25,21 @@ export interface LivePlan {
   readonly cancel: () => void;
 }
 
+/** The sticks of a plan as one would pin them. */
+export const sticksOfPlan = (plan: PlanFile | undefined): StickPin[] =>
+  plan ? plan.sticks.filter((stick) => !stick.cut).map((stick) => pinOf(plan, stick)) : [];
+
 /** Keeps the cut plan of a job up to date in a worker, as long as the calling screen is shown. */
-export function usePlan(file: JobFile, pins: readonly StickPin[], records: readonly CutRecord[]): LivePlan {
+export function usePlan(
+  job: string,
+  file: JobFile,
+  pins: readonly StickPin[],
+  records: readonly CutRecord[],
+): LivePlan {
   const dispatch = useAppDispatch();
   // What is shown of the search while it goes on is read by whoever shows it, not here.
-  const plan = useAppSelector((all) => all.plan.plan);
+  const plan = useAppSelector((all) => (all.plan.job === job ? all.plan.plan : undefined));
+  const before = useAppSelector((all) => (all.plan.job === job ? all.plan.before : undefined));
   const planKey = useAppSelector((all) => all.plan.key);
   const final = useAppSelector((all) => all.plan.final);
   const workingOn = useAppSelector((all) => all.plan.working);
@@ -52,7 +62,7 @@ export function usePlan(file: JobFile, pins: readonly StickPin[], records: reado
       const own = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
       const began = performance.now();
-      dispatch(planStarted(key));
+      dispatch(planStarted({ job, key }));
       own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
         if (data.kind === 'progress')
           return void dispatch(planProgressed({ ...data, at: performance.now() - began }));
@@ -75,7 +85,8 @@ export function usePlan(file: JobFile, pins: readonly StickPin[], records: reado
       const request: PlanRequest = {
         job: file,
         seconds: SECONDS,
-        options: { pins, records },
+        // The first answer begins from the plan at hand, of the job as it was a moment ago.
+        options: { pins, records, before: sticksOfPlan(plan ?? before) },
       };
       own.postMessage(request);
     }, PAUSE);

@@ -5,7 +5,7 @@ export interface PlanRequest {
   readonly job: JobFile;
   readonly seconds: number;
   /** Pinned sticks, and what is asked to be otherwise. */
-  readonly options: Pick<PlanOptions, 'pins' | 'records' | 'whole' | 'rackFirst'>;
+  readonly options: Pick<PlanOptions, 'pins' | 'records' | 'whole' | 'rackFirst' | 'before' | 'keepSticks'>;
 }
 
 /** What the worker sends back: progress while it works, then the plan or the reasons why there is none. */

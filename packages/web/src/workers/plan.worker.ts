@@ -19,8 +19,11 @@ async function plan({ job, seconds, options }: PlanRequest): Promise<PlanMessage
     return { kind: 'refused', issues: first.issues };
   if (first.ok) send({ kind: 'plan', plan: first.value, final: false });
   const highs = await loadHighs({ locateFile: () => wasmUrl });
+  // The same job has the same plan, whatever was planned before it: that only helps the answer shown at once.
+  const { before, ...plain } = options;
   const planned = planJob(job, {
-    ...options,
+    ...plain,
+    ...(before && options.keepSticks ? { before } : {}),
     solver: highsSolver(highs),
     onPlan: (better) => send({ kind: 'plan', plan: better, final: false }),
     seconds,

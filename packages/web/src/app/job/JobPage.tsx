@@ -75,7 +75,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const room = useRoom(job, roomId ?? '');
   const quick = useQuickRoom(job, room);
   const { data: cuts = NO_CUTS } = useCutSticksQuery(job.id);
-  const live = usePlanUnlessWalking(stage, file, job.settings.pins, cuts);
+  const live = usePlanUnlessWalking(stage, job.id, file, job.settings.pins, cuts);
   const rackName = useRackWords(job, live.plan);
   const planned = live.plan?.pieces;
   const own = useMemo(() => planned?.filter((piece) => piece.room === roomId), [planned, roomId]);
@@ -200,10 +200,10 @@ const Strip = memo(Ribbon);
 const NO_CUTS: readonly KeptCut[] = [];
 function usePlanUnlessWalking(
   stage: Stage,
-  ...[file, pins, records]: Parameters<typeof usePlan>
+  ...[id, file, pins, records]: Parameters<typeof usePlan>
 ): ReturnType<typeof usePlan> {
   const walking = stage === 'walk' || stage === HOME;
-  return usePlan(walking ? { ...file, rooms: EMPTY_ROOMS } : file, pins, records);
+  return usePlan(id, walking ? { ...file, rooms: EMPTY_ROOMS } : file, pins, records);
 }
 
 function measuredText(job: JobRecord): string {

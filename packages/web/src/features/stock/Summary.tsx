@@ -9,6 +9,7 @@ import {
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
+import { useEffect, useState } from 'react';
 import { useSpoken } from '../../shared/words.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
@@ -147,23 +148,38 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
   );
 }
 
+/** Seconds since it was first shown. */
+function Elapsed() {
+  const [seconds, setSeconds] = useState(0);
+  useEffect(() => {
+    const began = performance.now();
+    const timer = setInterval(() => setSeconds(Math.round((performance.now() - began) / 1000)), 1000);
+    return () => clearInterval(timer);
+  }, []);
+  // Told again every second it would drown everything else.
+  return <span aria-hidden="true">{seconds} s</span>;
+}
+
 /** The search while it goes on: best and bound of each profile, and a way to stop it. */
 export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; onCancel: () => void }) {
   const progress = useAppSelector((state) => state.plan.progress);
+  const inWords = useSpoken();
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   return (
     <Group justify="space-between" wrap="nowrap" role="status">
       <Group gap="sm" wrap="nowrap">
         <Loader size="sm" />
         <div>
-          <Text fw={600}>Looking for the best cut plan</Text>
+          <Text fw={600}>
+            Looking for the best cut plan · <Elapsed />
+          </Text>
           {Object.entries(progress).map(([profile, steps]) => {
             const last = steps.at(-1)!;
             return (
               <div key={profile}>
                 <Text size="sm" c="dimmed">
-                  {names.get(profile)}: best {formatMoney(last.cost, coin)}, cannot be below{' '}
-                  {formatMoney(last.lowerBound, coin)}
+                  {names.get(profile)}: {last.sticks} {inWords(last.sticks === 1 ? 'stick' : 'sticks')} so far, best{' '}
+                  {formatMoney(last.cost, coin)}, cannot be below {formatMoney(last.lowerBound, coin)}
                 </Text>
                 <ProgressLines steps={steps} />
               </div>

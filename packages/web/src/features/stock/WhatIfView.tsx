@@ -8,6 +8,7 @@ import {
   kerfOf,
   planFigures,
   sawOf,
+  sticksMoved,
   variationWords,
   type Coin,
   type CutRecord,
@@ -16,10 +17,12 @@ import {
   type Piece,
   type PlanFigures,
   type PlanFile,
+  type StickPin,
   type Variation,
 } from '@long-miter/core';
 import { useCutSticksQuery } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
+import { sticksOfPlan } from '../../session/use-plan.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { Sticks } from './Sticks.tsx';
@@ -38,7 +41,9 @@ const NONE: readonly CutRecord[] = [];
 export function WhatIfView({ job, file, plan, onPiece }: Props) {
   const { pins } = job.settings;
   const { data: records = NONE } = useCutSticksQuery(job.id);
-  const { found, ask, stop } = useVariation(file, pins, records);
+  const earlier = useAppSelector((state) => state.plan.before);
+  const before = useMemo(() => sticksOfPlan(earlier), [earlier]);
+  const { found, ask, stop } = useVariation(file, pins, records, before);
   const coin = useMemo(() => coinOfJob(file), [file]);
   const refused = useAppSelector((state) => state.plan.issues);
   return (
@@ -50,7 +55,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         <Text size="sm" c="dimmed">
           Nothing is changed in the job: the answer stands beside the plan in force.
         </Text>
-        <Questions file={file} onAsk={ask} />
+        <Questions file={file} hasBefore={before.length > 0} onAsk={ask} />
       </section>
       <section
         className="panel scroll"
@@ -121,6 +126,9 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
             ))}
             {found.plan && (
               <>
+                {found.variation.kind === 'keep-sticks' && plan && (
+                  <Text fw={600}>{movedWords(before, plan, found.plan)}</Text>
+                )}
                 <Figures
                   of={planFigures(found.plan)}
                   job={job}
@@ -143,7 +151,21 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
   );
 }
 
-function Questions({ file, onAsk }: { file: JobFile; onAsk: (variation: Variation) => void }) {
+/** How many sticks of the plan before change, in this plan and in the one in force. */
+function movedWords(before: readonly StickPin[], inForce: PlanFile, other: PlanFile): string {
+  const sticks = (count: number): string => (count === 1 ? '1 stick' : `${count} sticks`);
+  return `Of ${sticks(before.length)} before the last change ${sticksMoved(before, other)} are cut otherwise here, ${sticksMoved(before, inForce)} in the plan in force.`;
+}
+
+function Questions({
+  file,
+  hasBefore,
+  onAsk,
+}: {
+  file: JobFile;
+  hasBefore: boolean;
+  onAsk: (variation: Variation) => void;
+}) {
   const lengths = [...new Set(file.stock.map((item) => item.length))].sort((a, b) => b - a);
   const names = new Map(file.profiles.map((profile) => [profile.id, profile.name]));
   const size = (length: number): string => formatWithUnit(length, file.unit);
@@ -164,6 +186,7 @@ function Questions({ file, onAsk }: { file: JobFile; onAsk: (variation: Variatio
       {ask('Splices wherever they save', { kind: 'splices-save' })}
       {ask('Use the rack up first', { kind: 'rack-first' })}
       {ask('Leave the rack alone', { kind: 'no-rack' })}
+      {hasBefore && ask('Change as few sticks as possible', { kind: 'keep-sticks' })}
       {margin > 0 && ask('Keep no margin for cutting', { kind: 'margin', margin: 0 })}
       <Group gap={6} align="flex-end" wrap="nowrap">
         <NativeSelect

@@ -28,6 +28,7 @@ export function useVariation(
   job: JobFile,
   pins: readonly StickPin[],
   records: readonly CutRecord[],
+  before: readonly StickPin[],
 ): {
   readonly found: VariedPlan | undefined;
   readonly ask: (variation: Variation) => void;
@@ -73,11 +74,16 @@ export function useVariation(
       const request: PlanRequest = {
         job: varied.job,
         seconds: SECONDS,
-        options: { ...varied.options, pins: variation.kind === 'only-length' ? [] : pins, records },
+        options: {
+          ...varied.options,
+          pins: variation.kind === 'only-length' ? [] : pins,
+          records,
+          ...(variation.kind === 'keep-sticks' ? { before } : {}),
+        },
       };
       own.postMessage(request);
     },
-    [job, pins, records, end],
+    [job, pins, records, before, end],
   );
   const stop = useCallback(() => {
     end();
