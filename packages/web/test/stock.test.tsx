@@ -85,6 +85,7 @@ describe('the verdict', () => {
       lowerBound,
       stage: 'improving' as const,
       sticks: 3,
+      seconds: at / 1000,
     });
     const view = show(<ProgressLines steps={[step(0, 900, 600)]} />);
     expect(screen.queryByRole('img')).toBeNull();

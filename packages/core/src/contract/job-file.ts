@@ -95,7 +95,7 @@ function wholeRoom(record: RoomRecord): Room {
  */
 export function exportJobFile(job: Planned): JobFile {
   const { pins, choices } = job.settings;
-  const { spares, coats, primer, nailSpacing } = choices;
+  const { spares, coats, primer, nailSpacing, miscuts } = choices;
   const some = filled(spares);
   const rooms = job.rooms.map(wholeRoom);
   const unwalked = rooms.filter((room) => room.walls.length === 0);
@@ -106,12 +106,13 @@ export function exportJobFile(job: Planned): JobFile {
     ...(pins.length > 0 ? { pins: pins.map(({ id: _id, ...pin }) => pin) } : {}),
     ...(some ? { spares: some } : {}),
     ...(coats === undefined ? {} : { coats }),
-    ...(primer === undefined && nailSpacing === undefined
+    ...(primer === undefined && nailSpacing === undefined && miscuts === undefined
       ? {}
       : {
           choices: {
             ...(primer === undefined ? {} : { primer }),
             ...(nailSpacing === undefined ? {} : { nailSpacing }),
+            ...(miscuts === undefined ? {} : { miscuts }),
           },
         }),
   };

@@ -52,6 +52,8 @@ export const choicesSchema = z.strictObject({
   coats: z.number().int('must be a whole number').min(0, 'must not be negative').max(10).optional(),
   primer: z.boolean().optional(),
   nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000).optional(),
+  /** Pieces spoilt of a hundred cut. */
+  miscuts: z.number().min(0, 'must not be negative').max(50, 'must be at most 50 of a hundred').optional(),
   /** Which of the saws is in use. */
   saw: ownId.optional(),
 });

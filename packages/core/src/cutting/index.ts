@@ -10,3 +10,4 @@ export { shortageOf, withShortage, type Shortage } from './shortage.ts';
 export { firstFitCost } from './heuristic.ts';
 export { sawChanges } from './saw-changes.ts';
 export { fitsNothing } from './model.ts';
+export { secondTripRisk, type MiscutQuestion, type SecondTrip } from './miscuts.ts';

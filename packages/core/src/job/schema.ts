@@ -400,6 +400,8 @@ export const jobFileSchema = z.strictObject({
     .strictObject({
       primer: z.boolean().optional(),
       nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000).optional(),
+      /** Pieces spoilt of a hundred cut, as the crew knows itself. */
+      miscuts: z.number().min(0, 'must not be negative').max(50, 'must be at most 50 of a hundred').optional(),
     })
     .optional(),
 });

@@ -4,6 +4,7 @@ export * from './plan-job.ts';
 export { isPinned, movePiece, pinOf, sticksMoved, togglePin } from './stick-pins.ts';
 export { coinOfJob } from './cut-problems.ts';
 export * from './cut-records.ts';
+export * from './second-trip.ts';
 export * from './what-if.ts';
 export * from './compare-rules.ts';
 export * from './splice-places.ts';

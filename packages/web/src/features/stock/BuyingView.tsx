@@ -14,6 +14,7 @@ import {
   type StockChoices,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
+import { SecondTrip } from './SecondTrip.tsx';
 import { Suppliers } from './Suppliers.tsx';
 import { NumberField, SizeField } from '../../shared/SettledField.tsx';
 import { useCommands, type Commands } from '../../session/use-commands.ts';
@@ -45,6 +46,7 @@ export function BuyingView({ job, file, plan }: Props) {
           What to order
         </Title>
         <Order job={job} lines={lines} coin={plan.coin} spares={spares} setChoices={setChoices} />
+        <SecondTrip job={job} file={file} plan={plan} lines={lines} setChoices={setChoices} />
         <Title order={2} size="h4" mt="md">
           The rest, by rule
         </Title>
