@@ -8,4 +8,6 @@ import { ensurePackages } from '../lib/install.mjs';
  */
 ensurePackages();
 const program = await bundle('packages/core/test/helpers/proof-cuts.ts', 'proof-cuts');
-process.exit(spawnSync(process.execPath, [program, ...process.argv.slice(2)], { stdio: 'inherit' }).status ?? 1);
+process.exit(
+  spawnSync(process.execPath, [program, ...process.argv.slice(2)], { stdio: 'inherit' }).status ?? 1,
+);

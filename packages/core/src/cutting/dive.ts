@@ -90,12 +90,18 @@ function pick<T extends { readonly part: number }>(from: readonly T[], random: (
   return from.at(-1)!;
 }
 
-const whole = (model: CutModel, patterns: readonly Pattern[], wanted: readonly number[], paths: Paths): Filled =>
-  filledOf(model, trimToDemand(model, patterns, wanted), paths);
+const whole = (
+  model: CutModel,
+  patterns: readonly Pattern[],
+  wanted: readonly number[],
+  paths: Paths,
+): Filled => filledOf(model, trimToDemand(model, patterns, wanted), paths);
 
 /** Whether the flow serves every wall by one path. */
 const isWhole = (columns: readonly MasterColumn[], x: ArrayLike<number>): boolean =>
-  columns.every((column, index) => column.kind !== 'arc' || Math.abs(x[index]! - Math.round(x[index]!)) <= NONE);
+  columns.every(
+    (column, index) => column.kind !== 'arc' || Math.abs(x[index]! - Math.round(x[index]!)) <= NONE,
+  );
 
 /**
  * Dives from the relaxed solution to a whole one: fixes sticks that are whole, else one by chance (or an arc of a wall),

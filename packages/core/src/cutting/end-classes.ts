@@ -45,7 +45,9 @@ export function clearances(classes: readonly EndClass[], kerf: number, endTrim: 
   const gap = (a: number, b: number): number =>
     !ordered && turns[a]! > turns[b]!
       ? Infinity
-      : wholeUp(Math.max(alongRight[a]!, alongLeft[b]!) + Math.max(0, farBeyondRight[a]! + farBeyondLeft[b]!));
+      : wholeUp(
+          Math.max(alongRight[a]!, alongLeft[b]!) + Math.max(0, farBeyondRight[a]! + farBeyondLeft[b]!),
+        );
   /** Least of a row of gaps; none is below the kerf along the class's own end. */
   const least = (own: number, gapTo: (other: number) => number): number => {
     let best = Infinity;

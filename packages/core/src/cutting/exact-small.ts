@@ -106,11 +106,7 @@ export interface LimitedStick {
  * The sticks there are only so many of, one by one; those that a plan before had cut in some way beside them.
  * @param most of each kind: more are never wanted
  */
-export function limitedSticks(
-  model: CutModel,
-  most: number,
-  stock = new StockCount(model),
-): LimitedStick[] {
+export function limitedSticks(model: CutModel, most: number, stock = new StockCount(model)): LimitedStick[] {
   const sticks: LimitedStick[] = [];
   const add = (key: string, ways: readonly number[], count: number): void => {
     for (let n = 0; n < Math.min(count, most); n++) sticks.push({ key, ways });

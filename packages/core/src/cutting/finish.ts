@@ -183,10 +183,7 @@ export function finishSolution(
     : 0;
   const cost =
     spliceCost(model, filled.paths) +
-    filled.patterns.reduce(
-      (sum, pattern) => sum + model.pools[model.sticks[pattern.group]!.pool]!.price,
-      0,
-    );
+    filled.patterns.reduce((sum, pattern) => sum + model.pools[model.sticks[pattern.group]!.pool]!.price, 0);
   // What keeping is worth was taken off for each stick that stood: the rest of it counts.
   const offset = nothingKept(model.problem);
   return {

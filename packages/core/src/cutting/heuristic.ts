@@ -100,7 +100,9 @@ export function fitDecreasing(
       // A stick of the plan before takes just what it held: it is not opened here.
       const free = (index: number): boolean =>
         !model.sticks[index]!.just && stock.free(index) > 0 && holds(model, index, [item]);
-      const rack = model.sticks.findIndex((group, index) => model.pools[group.pool]!.price === 0 && free(index));
+      const rack = model.sticks.findIndex(
+        (group, index) => model.pools[group.pool]!.price === 0 && free(index),
+      );
       const group =
         rack >= 0 ? rack : free(openGroup) ? openGroup : model.sticks.findIndex((_, index) => free(index));
       if (group < 0) return undefined;

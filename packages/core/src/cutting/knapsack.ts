@@ -102,10 +102,7 @@ export class Knapsack {
       table.copyWithin(row, row + width, row + 2 * width);
       const cells = Math.floor(this.size[item]! / this.step);
       const value = query.values[item]!;
-      const copies = Math.min(
-        query.bounds[item]!,
-        Math.max(1, Math.floor(this.most / this.size[item]!)),
-      );
+      const copies = Math.min(query.bounds[item]!, Math.max(1, Math.floor(this.most / this.size[item]!)));
       for (let copy = 0; copy < copies; copy++)
         for (let c = width - 1; c >= cells; c--) {
           const taken = table[row + c - cells]! + value;

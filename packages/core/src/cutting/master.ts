@@ -224,9 +224,7 @@ export class Master {
       if (added === 0 && quick) return { outcome, converged: false, bound };
       if (added === 0) {
         const query = { values: outcome.duals, bounds, groups, keep: true, stop };
-        const exact = this.rooms
-          ? this.rooms.search({ ...query, nodes: EXACT_NODES })
-          : this.thorough(query);
+        const exact = this.rooms ? this.rooms.search({ ...query, nodes: EXACT_NODES }) : this.thorough(query);
         bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, exact.most));
         if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
         added = this.addPatterns(exact.fillings.map((one) => toPattern(one.group, one.list)));
@@ -282,12 +280,7 @@ export class Master {
   }
 
   /** All patterns whose reduced cost is at most `gap`, for a proof; undefined when there are too many, or the time is over. */
-  patternsWithin(
-    gap: number,
-    duals: Float64Array,
-    most: number,
-    stop: () => boolean,
-  ): Pattern[] | undefined {
+  patternsWithin(gap: number, duals: Float64Array, most: number, stop: () => boolean): Pattern[] | undefined {
     const groups = this.priced(duals, gap);
     const found = this.knapsack.enumerate(
       { values: duals, bounds: this.mostOf(), groups, nodes: 4_000_000, stop },

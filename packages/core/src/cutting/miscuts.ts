@@ -144,11 +144,7 @@ class Play {
    * A place for spoilt pieces among sticks not opened yet: on one of them beside what is planned, else some of them planned
    * anew; where none are left, on spare sticks. What finds a place is taken from `lost`, what it takes from `extra`.
    */
-  private planAnew(
-    lost: number[],
-    open: readonly Unopened[],
-    extra: number[],
-  ): Unopened[] | undefined {
+  private planAnew(lost: number[], open: readonly Unopened[], extra: number[]): Unopened[] | undefined {
     const sticks = [...open];
     const rest = lost.filter((item) => {
       const { length } = this.model.items[item]!;

@@ -67,7 +67,9 @@ export function optimise(
   const found = searchModel(problem, model, solver, options);
   if ('sticks' in found) return ok(found);
   const after =
-    found.impossible || !found.early ? found : searchBeyond(problem, solver, options, until - options.clock());
+    found.impossible || !found.early
+      ? found
+      : searchBeyond(problem, solver, options, until - options.clock());
   if ('sticks' in after) return ok(after);
   return fail(
     after.impossible

@@ -79,7 +79,12 @@ function clearStick(model: CutModel, sticks: readonly Stick[], target: number): 
           if (model.items[theirs]!.length >= model.items[item]!.length) continue;
           const swapped = [...without(other.list, k), item];
           const kept = [...rest, theirs];
-          if (!fits(other, swapped) || !fits(own, kept) || lengthOf(model, kept, own.group) >= lengthOf(model, own.list, own.group)) continue;
+          if (
+            !fits(other, swapped) ||
+            !fits(own, kept) ||
+            lengthOf(model, kept, own.group) >= lengthOf(model, own.list, own.group)
+          )
+            continue;
           other.list = swapped;
           own.list = kept;
           moved = true;

@@ -14,7 +14,6 @@ export interface Shortage {
 /** Seconds, at most, for saying what is lacking. */
 const PATIENCE = 3;
 
-
 /**
  * What would make limited stock suffice: the cheapest further sticks of the kinds that ran out, with what would be cut
  * from them. Empty when stock is not what is lacking.

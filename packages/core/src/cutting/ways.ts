@@ -9,7 +9,9 @@ import { Sequencer } from './sequencer.ts';
 const HELD = 1000;
 
 /** In which turn things lie on their stick: by trip, held ones last. */
-export function turnsOf({ trips }: CutProblem): (one: { readonly id: string; readonly held?: boolean }) => number {
+export function turnsOf({
+  trips,
+}: CutProblem): (one: { readonly id: string; readonly held?: boolean }) => number {
   const trip = new Map(trips?.order.flatMap((ids, index) => ids.map((id) => [id, index] as const)));
   const last = trips?.order.length ?? 0;
   return ({ id, held }) => (trips ? (trip.get(id) ?? last) : 0) + (held ? HELD : 0);
@@ -39,14 +41,20 @@ export function waysToUse(
   const trips = problem.trips;
   const last = trips?.order.length ?? 0;
   return pools.flatMap((pool, index): StickGroup[] => {
-      const plain = { pool: index, length: pool.length, price: pool.price, count: undefined, ...endOf(pool.kinds[0]!) };
-      if (!trips || trips.weight === 0) return [plain];
-      const ways: StickGroup[] = [];
-      for (let from = 0; from <= last; from++)
-        for (let to = from; to <= last; to++)
-          ways.push({ ...plain, price: pool.price + trips.weight * (to - from), trips: [from, to] });
-      return ways;
-    });
+    const plain = {
+      pool: index,
+      length: pool.length,
+      price: pool.price,
+      count: undefined,
+      ...endOf(pool.kinds[0]!),
+    };
+    if (!trips || trips.weight === 0) return [plain];
+    const ways: StickGroup[] = [];
+    for (let from = 0; from <= last; from++)
+      for (let to = from; to <= last; to++)
+        ways.push({ ...plain, price: pool.price + trips.weight * (to - from), trips: [from, to] });
+    return ways;
+  });
 }
 
 export const byPrice = (ways: readonly StickGroup[]): StickGroup[] =>
@@ -88,7 +96,8 @@ export function keptSticks(model: CutModel): (KeptStick | undefined)[] {
       const item =
         part.kind === 'blank'
           ? itemOf.get(part.id)
-          : net.get(part.id)?.arcs.find((one) => one.from === part.fromPoint && one.to === part.toPoint)?.item;
+          : net.get(part.id)?.arcs.find((one) => one.from === part.fromPoint && one.to === part.toPoint)
+              ?.item;
       if (item !== undefined) items.push(item);
     }
     if (pool < 0 || items.length === 0 || items.length < parts.length) return undefined;
@@ -106,8 +115,7 @@ export function keptSticks(model: CutModel): (KeptStick | undefined)[] {
 }
 
 /** What it would count to keep nothing of the plan before, cents: what is kept is taken off. */
-export const nothingKept = ({ keep }: CutProblem): number =>
-  keep ? keep.sticks.length * keep.weight : 0;
+export const nothingKept = ({ keep }: CutProblem): number => (keep ? keep.sticks.length * keep.weight : 0);
 
 /** The trips that items belong to: the first and the last. */
 export function tripsOf(model: CutModel, items: readonly number[]): [number, number] {
@@ -145,4 +153,3 @@ export function waysKept(model: CutModel): StickGroup[] {
     return { ...plain, price: plain.price - weight, count, just: stick.items };
   });
 }
-

@@ -76,7 +76,13 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
   }
 }
 
-function dives(search: Search, solver: LinearSolver, master: Master, relaxed: LpOutcome, random: () => number): void {
+function dives(
+  search: Search,
+  solver: LinearSolver,
+  master: Master,
+  relaxed: LpOutcome,
+  random: () => number,
+): void {
   const { model, stop, left } = search;
   const isHopeless = (least: number): boolean => search.isHopeless(least);
   const many = model.items.length > MANY_SIZES;
@@ -146,14 +152,18 @@ class Proof {
   }
 
   private get gap(): number {
-    return this.search.best ? this.search.best.cost - this.fresh!.outcome.objective : uncutPrice(this.search.model);
+    return this.search.best
+      ? this.search.best.cost - this.fresh!.outcome.objective
+      : uncutPrice(this.search.model);
   }
 
   /** @param within no plan that uses a pattern left out costs less than this; Infinity where all that matter are there */
   private run(patterns: readonly Pattern[], within: number, seconds: number): void {
     const { search, master } = this;
     const arcs = master.columns.filter((column) => column.kind === 'arc');
-    const { outcome, columns } = master.solveInteger(patterns, arcs, seconds);
+    // Where work is counted its clock is not looked at: its nodes are counted.
+    const counted = search.options.units !== undefined;
+    const { outcome, columns } = master.solveInteger(patterns, arcs, counted ? search.left() : seconds);
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
     search.offer(filledFrom(search.model, columns, outcome.columns), 'proving');
     const bound = Math.min(within, outcome.bound);

@@ -21,6 +21,8 @@ export interface HouseRules {
   readonly scarfAngle: number;
   readonly splices: 'needed' | 'saving';
   readonly splicePrice: number;
+  /** Where the stock leaves a choice: the place that hides best, one piece as long as can be, or pieces of like length. */
+  readonly spliceLengths: 'any' | 'longest' | 'balanced';
   readonly spliceFromCorner: number;
   readonly reveal: number;
   readonly returnTolerance: number;
@@ -53,6 +55,7 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
     scarfAngle: given.scarfAngle ?? 45,
     splices: given.splices ?? 'needed',
     splicePrice: given.splicePrice ?? 3,
+    spliceLengths: given.spliceLengths ?? 'any',
     spliceFromCorner: given.spliceFromCorner ?? size(24, 600),
     reveal: given.reveal ?? size(3 / 16, 5),
     returnTolerance: given.returnTolerance ?? size(1 / 8, 3),

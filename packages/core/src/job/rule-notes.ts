@@ -47,6 +47,12 @@ export const RULE_NOTES: readonly RuleNote[] = [
     why: 'Fewer joints look better; on paint-grade trim a splice on a stud costs less than a longer stick.',
   },
   {
+    key: 'spliceLengths',
+    name: 'pieces of a spliced wall',
+    what: 'Divide where it hides best, or with one piece as long as can be, or into pieces of like length.',
+    why: 'One long piece leaves a short one that an offcut may give; like lengths are easier to carry and look laid out on purpose. What it costs in sticks comes first.',
+  },
+  {
     key: 'spliceFromCorner',
     name: 'splice from a corner',
     what: 'How far a splice keeps from corners, openings and other splices.',

@@ -280,6 +280,7 @@ export const houseRulesSchema = z.strictObject({
   scarfAngle: z.literal([45, 30, 22.5, 0], 'must be 45, 30, 22.5 or 0').optional(),
   splices: z.enum(['needed', 'saving']).optional(),
   splicePrice: money.optional(),
+  spliceLengths: z.enum(['any', 'longest', 'balanced']).optional(),
   spliceFromCorner: notNegative.optional(),
   reveal: notNegative.optional(),
   returnTolerance: notNegative.optional(),
@@ -401,7 +402,11 @@ export const jobFileSchema = z.strictObject({
       primer: z.boolean().optional(),
       nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000).optional(),
       /** Pieces spoilt of a hundred cut, as the crew knows itself. */
-      miscuts: z.number().min(0, 'must not be negative').max(50, 'must be at most 50 of a hundred').optional(),
+      miscuts: z
+        .number()
+        .min(0, 'must not be negative')
+        .max(50, 'must be at most 50 of a hundred')
+        .optional(),
     })
     .optional(),
 });

@@ -1,3 +1,4 @@
+import type { HouseRules } from '../job/index.ts';
 import { SAME_LENGTH, tanDeg } from '../base/index.ts';
 import { dot, subtract } from '../geometry/index.ts';
 import { pointOnWall, studPositions, type RoomPath } from '../survey/index.ts';
@@ -24,6 +25,15 @@ export interface SplicePlace {
   /** 80 with nothing for or against it, 100 a joint nobody will find; shown with its notes, so that the lead can judge. */
   readonly score: number;
   readonly notes: readonly string[];
+}
+
+/**
+ * How much a piece of a spliced stretch goes against the crew's rule on lengths, to be added up over its pieces: squares of
+ * shares are small for like lengths and large for one long piece.
+ * @param near  of the piece, and `whole` of the stretch
+ */
+export function unevenness(rule: HouseRules['spliceLengths'], near: number, whole: number): number {
+  return rule === 'any' ? 0 : (rule === 'balanced' ? 1 : -1) * (near / whole) ** 2;
 }
 
 /** A stretch of near line between two fixed ends, with the places where it may be divided. */

@@ -14,6 +14,7 @@ import {
   type SpliceContext,
   type Stretch,
   type TrimRun,
+  unevenness,
 } from '../joinery/index.ts';
 import {
   completeHouseRules,
@@ -290,13 +291,7 @@ export function quickSplices(layout: JobLayout): SpliceChoices {
         if (stretch.needed && stretch.relaxed !== 'impossible')
           choices.set(
             stretchId(runLayout, index),
-            bestPlaces(
-              stretch,
-              frame.depth,
-              frame.rules.scarfAngle,
-              stretch.scarce ? unlimited : longest,
-              frame.rules.minPiece,
-            ),
+            bestPlaces(stretch, frame.depth, frame.rules, stretch.scarce ? unlimited : longest),
           );
       });
     }),
@@ -307,12 +302,15 @@ export function quickSplices(layout: JobLayout): SpliceChoices {
 /** Points for a unit of distance from the viewer: any wall's length weighs less than one point of score. */
 const FARTHER = 1e-6;
 
+/** Points of one splice, and of pieces that are as uneven as the crew does not want them. */
+const SPLICE = 1e6;
+const LENGTHS = 1e4;
+
 function bestPlaces(
   stretch: Stretch,
   depth: number,
-  scarf: number,
+  { scarfAngle: scarf, minPiece, spliceLengths }: HouseRules,
   longest: number,
-  minPiece: number,
 ): number[] {
   const nodes = [
     { at: stretch.from, begins: stretch.leftAngle, ends: 0, score: 0 },
@@ -325,7 +323,7 @@ function bestPlaces(
     })),
     { at: stretch.to, begins: 0, ends: stretch.rightAngle, score: 0 },
   ];
-  // Each splice costs far more than any score can give back.
+  // Each splice costs far more than any score can give back, and how long the pieces are counts for more than the score.
   const best = nodes.map((_, index): { cost: number; path: number[] } | undefined =>
     index === 0 ? { cost: 0, path: [] } : undefined,
   );
@@ -341,7 +339,11 @@ function bestPlaces(
         extentOf(near, depth, nodes[i]!.begins, nodes[j]!.ends) > longest
       )
         continue;
-      const cost = from.cost + 1000 - nodes[j]!.score;
+      const cost =
+        from.cost +
+        SPLICE -
+        nodes[j]!.score +
+        LENGTHS * unevenness(spliceLengths, near, stretch.to - stretch.from);
       if (!best[j] || cost < best[j]!.cost)
         best[j] = { cost, path: j < nodes.length - 1 ? [...from.path, j - 1] : from.path };
     }

@@ -7,7 +7,8 @@ import {
   type Placed,
   type SpliceWall,
 } from '../cutting/index.ts';
-import type { SplicePlace, Stretch } from '../joinery/index.ts';
+import type { HouseRules } from '../job/index.ts';
+import { unevenness, type SplicePlace, type Stretch } from '../joinery/index.ts';
 import { stretchesOf, type JobLayout } from '../pieces/index.ts';
 
 /** Most blanks on a stick for which the order is worked out anew; longer sticks stay as they are. */
@@ -16,12 +17,18 @@ const FEW = 9;
 type Figures = ReturnType<typeof partFigures>;
 type WallPart = Extract<Placed, { kind: 'wall' }>;
 
-/** Places from the one the crew would like best: by score, then farthest from where one comes in. */
-function byPreference(places: readonly SplicePlace[]): number[] {
+/** Places from the one the crew would like best: by its rule on lengths, by score, then farthest from where one comes in. */
+function byPreference({ places, from, to }: Stretch, rule: HouseRules['spliceLengths']): number[] {
+  const against = ({ at }: SplicePlace): number =>
+    unevenness(rule, at - from, to - from) + unevenness(rule, to - at, to - from);
   return places
     .map((_, index) => index)
     .sort(
-      (a, b) => places[b]!.score - places[a]!.score || places[b]!.fromViewer - places[a]!.fromViewer || a - b,
+      (a, b) =>
+        against(places[a]!) - against(places[b]!) ||
+        places[b]!.score - places[a]!.score ||
+        places[b]!.fromViewer - places[a]!.fromViewer ||
+        a - b,
     );
 }
 
@@ -48,6 +55,7 @@ function moveSplice(
   sticks: CutStick[],
   id: string,
   stretch: Stretch,
+  rule: HouseRules['spliceLengths'],
 ): void {
   const wall = walls.get(id)!;
   const last = wall.points.length + 1;
@@ -66,7 +74,7 @@ function moveSplice(
   const right = find(used);
   // Two parts on two sticks; more splices or both parts on one stick stay as the optimiser chose them.
   if (!right || right[1].toPoint !== last || right[0] === left[0]) return;
-  for (const place of byPreference(stretch.places)) {
+  for (const place of byPreference(stretch, rule)) {
     const point = place + 1;
     if (point === used) return;
     const near = wall.points[place]!.at;
@@ -102,8 +110,8 @@ export function preferSplices(
   const walls = new Map(problem.walls.map((wall) => [wall.id, wall]));
   const sticks = [...solution.sticks];
   const figures = partFigures(problem);
-  for (const { id, stretch } of stretchesOf(layout))
+  for (const { id, stretch, layout: run } of stretchesOf(layout))
     if (walls.has(id) && !fixed.has(id) && stretch.places.length > 1 && walls.get(id)!.points.length > 0)
-      moveSplice(problem, figures, walls, sticks, id, stretch);
+      moveSplice(problem, figures, walls, sticks, id, stretch, run.run.frame.rules.spliceLengths);
   return { ...solution, sticks };
 }

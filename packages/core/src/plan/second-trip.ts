@@ -51,12 +51,12 @@ export function secondTripOf(
   let before = 0;
   const answers = problems.flatMap((item, index) => {
     const { problem, profile } = item;
-    const sticks = fixedSticks(layout, item, pins).map(
-      ({ stick, parts }): CutStick => ({
-        stick,
-        placed: parts.map((part) => (part.kind === 'blank' ? { ...part, start: 0 } : { ...part, copy: 0, start: 0 })),
-      }),
-    );
+    const sticks = fixedSticks(layout, item, pins).map(({ stick, parts }): CutStick => ({
+      stick,
+      placed: parts.map((part) =>
+        part.kind === 'blank' ? { ...part, start: 0 } : { ...part, copy: 0, start: 0 },
+      ),
+    }));
     if (sticks.length === 0) return [];
     const spareOf = Object.fromEntries(
       item.sticks.map((one) => {

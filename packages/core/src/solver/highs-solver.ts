@@ -12,6 +12,9 @@ const NOTHING: LpOutcome = {
 /** Shortest time limit worth giving: below it the solver may return before it has begun. */
 const LEAST_SECONDS = 0.05;
 
+/** Nodes of one integer programme: beyond them more time hardly ever helped. */
+const MOST_NODES = 20_000;
+
 /** Values of the option `simplex_strategy`. */
 const DUAL = 1;
 const PRIMAL = 4;
@@ -104,7 +107,13 @@ class HighsProgram implements LinearProgram {
 
   solveInteger(seconds: number): LpOutcome {
     try {
-      this.model.options.set({ presolve: 'on', solver: 'choose', mip_rel_gap: 0, mip_abs_gap: 1e-6 });
+      this.model.options.set({
+        presolve: 'on',
+        solver: 'choose',
+        mip_rel_gap: 0,
+        mip_abs_gap: 1e-6,
+        mip_max_nodes: MOST_NODES,
+      });
       const all = Int32Array.from({ length: this.columns }, (_, index) => index);
       this.model.changeColsIntegrality({ kind: 'set', indices: all }, new Int32Array(this.columns).fill(1));
       const status = this.run(seconds);

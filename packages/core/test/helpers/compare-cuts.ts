@@ -36,5 +36,8 @@ export function compareSmall(
   if (value.costBound > value.cost) return say(`bound of the cost ${value.costBound} above it`);
   if (total < best) return say(`counts ${total}, less than the optimum ${best}: one of the two is wrong`);
   if (value.proven && total !== best) return say(`${total} said to be proven, the optimum is ${best}`);
-  return { fault: total === best ? undefined : `ended at ${total}, the optimum is ${best}`, proven: value.proven };
+  return {
+    fault: total === best ? undefined : `ended at ${total}, the optimum is ${best}`,
+    proven: value.proven,
+  };
 }

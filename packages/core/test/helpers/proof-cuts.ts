@@ -10,10 +10,12 @@ const solver = highsSolver(await loadHighs());
 const clock = (): number => performance.now() / 1000;
 let [faults, unproven, longest] = [0, 0, 0];
 const features = { held: 0, opened: 0, kept: 0, trips: 0, counts: 0, rack: 0, walls: 0, margin: 0 };
-for (const [index, small] of fc.sample(smallProblems(Number(most)), {
-  numRuns: Number(count),
-  seed: Number(seed),
-}).entries()) {
+for (const [index, small] of fc
+  .sample(smallProblems(Number(most)), {
+    numRuns: Number(count),
+    seed: Number(seed),
+  })
+  .entries()) {
   const begun = clock();
   const { fault, proven } = compareSmall(small, solver, { seconds: Number(seconds), clock });
   longest = Math.max(longest, clock() - begun);

@@ -96,8 +96,7 @@ export const smallProblems = (most: number): fc.Arbitrary<SmallProblem> =>
       const whole = pieces.filter(
         (piece) =>
           piece.length >
-          one.thickness *
-            (Math.tan((piece.left * Math.PI) / 180) + Math.tan((piece.right * Math.PI) / 180)),
+          one.thickness * (Math.tan((piece.left * Math.PI) / 180) + Math.tan((piece.right * Math.PI) / 180)),
       );
       const list = whole.length > 0 ? whole : [{ id: 'p0', length: 300, left: 0, right: 0 }];
       const ids = [...list.map((piece) => piece.id), ...one.walls.map((_, i) => `w${i}`)];

@@ -21,7 +21,8 @@ export interface SmallWall extends SmallPiece {
     readonly when: 'needed' | 'allowed';
   };
 }
-type KeptPart = { readonly piece: string } | { readonly wall: string; readonly from: number; readonly to: number };
+type KeptPart =
+  { readonly piece: string } | { readonly wall: string; readonly from: number; readonly to: number };
 export interface SmallProblem {
   readonly profile: { readonly thickness: number };
   readonly kerf: number;
@@ -74,7 +75,13 @@ const mayFollow = (problem: SmallProblem, a: Part, b: Part): boolean => {
 };
 
 /** Least near start of what follows a piece, or begins a stick. */
-function startAfter(problem: SmallProblem, last: Part | undefined, end: number, next: Part, begin: Begin): number {
+function startAfter(
+  problem: SmallProblem,
+  last: Part | undefined,
+  end: number,
+  next: Part,
+  begin: Begin,
+): number {
   const t = problem.profile.thickness;
   const far = t * tan(next.left);
   if (!last) return up(Math.max(begin.near, begin.far - far));

@@ -59,8 +59,5 @@ function inThread<T>(task: Task): Promise<Result<T>> {
 
 export const planInThread = (job: JobFile, seconds: number | undefined): Promise<Result<PlanFile>> =>
   inThread({ kind: 'plan', job, seconds });
-export const cutInThread = (
-  problem: CutProblem,
-  seconds: number | undefined,
-): Promise<Result<CutSolution>> =>
+export const cutInThread = (problem: CutProblem, seconds: number | undefined): Promise<Result<CutSolution>> =>
   inThread({ kind: 'cut', problem, seconds });

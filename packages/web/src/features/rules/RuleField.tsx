@@ -131,6 +131,16 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           />
         </Stack>
       );
+    case 'spliceLengths':
+      return choice(
+        complete.spliceLengths,
+        [
+          { value: 'any', label: 'best hidden' },
+          { value: 'longest', label: 'one long' },
+          { value: 'balanced', label: 'alike' },
+        ],
+        (value) => onChange({ spliceLengths: value as 'any' }),
+      );
     case 'bullnose':
       return (
         <Group gap={6} wrap="nowrap">

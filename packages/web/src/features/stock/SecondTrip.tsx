@@ -36,7 +36,11 @@ export function SecondTrip({ job, file, plan, lines, setChoices }: Props) {
   const inWords = useSpoken();
   const miscuts = job.settings.choices.miscuts ?? USUAL_MISCUTS;
   const asked = JSON.stringify([miscuts, lines.map((line) => [line.profile, line.length, line.spare])]);
-  const [found, setFound] = useState<{ plan: PlanFile; asked: string; answer: SecondTripAnswer | undefined }>();
+  const [found, setFound] = useState<{
+    plan: PlanFile;
+    asked: string;
+    answer: SecondTripAnswer | undefined;
+  }>();
   const [wanted, setWanted] = useState(false);
   const answer = found?.plan === plan && found.asked === asked ? found.answer : undefined;
   const failed = found?.plan === plan && found.asked === asked && found.answer === undefined;
@@ -91,8 +95,8 @@ export function SecondTrip({ job, file, plan, lines, setChoices }: Props) {
                 : `${ofHundred(answer.risk)} such jobs need a second trip for more ${inWords('sticks')}.`}
             </Text>
             <Text size="sm" c="dimmed">
-              Played through {answer.runs} times, {answer.spoilt.toFixed(1)} pieces spoilt a job, each cut again from
-              what is left of other {inWords('sticks')}, from the rack or from spare ones.
+              Played through {answer.runs} times, {answer.spoilt.toFixed(1)} pieces spoilt a job, each cut
+              again from what is left of other {inWords('sticks')}, from the rack or from spare ones.
             </Text>
             {best && (
               <Text size="sm" mt={4}>

@@ -178,8 +178,9 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
             return (
               <div key={profile}>
                 <Text size="sm" c="dimmed">
-                  {names.get(profile)}: {last.sticks} {inWords(last.sticks === 1 ? 'stick' : 'sticks')} so far, best{' '}
-                  {formatMoney(last.cost, coin)}, cannot be below {formatMoney(last.lowerBound, coin)}
+                  {names.get(profile)}: {last.sticks} {inWords(last.sticks === 1 ? 'stick' : 'sticks')} so
+                  far, best {formatMoney(last.cost, coin)}, cannot be below{' '}
+                  {formatMoney(last.lowerBound, coin)}
                 </Text>
                 <ProgressLines steps={steps} />
               </div>

@@ -1,0 +1,236 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { numbersFrom } from '../base/index.ts';
+import { smallProblems } from '../../test/helpers/random-cuts.ts';
+import { readFixture } from '../../test/helpers/jobs.ts';
+import { clock, testSolver } from '../../test/helpers/solver.ts';
+import { solveSmall } from './exact-small.ts';
+import { firstAnswer, fromBefore } from './heuristic.ts';
+import { lengthBound } from './length-bound.ts';
+import { buildModel, type CutModel } from './model.ts';
+import { planAnew, shareAnew } from './neighbourhood.ts';
+import { demandOf, holds, lengthOf, listOf, type Filled } from './pattern.ts';
+import { residualOf } from './residual.ts';
+import { RoomPricer } from './room-pricing.ts';
+import { Search } from './search.ts';
+import { optimise, readCutProblem, type CutProblem, type LinearSolver } from './index.ts';
+import { searchWithSolver } from './with-solver.ts';
+
+/** The parts of the search, each against the trial of everything, which is itself held against a search without shared code. */
+
+let solver: LinearSolver;
+beforeAll(async () => {
+  solver = await testSolver();
+});
+
+const read = (file: unknown): CutProblem => {
+  const found = readCutProblem(file);
+  if (!found.ok) throw new Error(JSON.stringify(found.issues));
+  return found.value.problem;
+};
+const modelOf = (problem: CutProblem): CutModel => {
+  const built = buildModel(problem);
+  if (!built.ok) throw new Error(JSON.stringify(built.issues));
+  return built.value;
+};
+const header = { format: 'longmiter-cut-problem', version: 1, name: 'small', unit: 'mm' };
+const small = smallProblems(4).map((one) => buildModel(read({ ...header, ...one })));
+const seed = Number(process.env['LONGMITER_SEED_CASES'] ?? 20_261_126);
+
+/** Every blank is cut, on sticks that hold what lies on them. */
+function expectWhole(model: CutModel, plan: Filled): void {
+  const left = demandOf(model, plan.paths);
+  for (const pattern of plan.patterns) {
+    expect(holds(model, pattern.group, listOf(pattern))).toBe(true);
+    pattern.items.forEach((item, k) => (left[item]! -= pattern.counts[k]!));
+  }
+  expect(left.every((count) => count <= 0)).toBe(true);
+}
+
+describe('against the trial of everything', () => {
+  test('what needs no solver is a bound', () => {
+    fc.assert(
+      fc.property(small, (built) => {
+        if (!built.ok) return;
+        const best = solveSmall(built.value);
+        if (best && best !== 'impossible')
+          expect(lengthBound(built.value)).toBeLessThanOrEqual(best.cost + 1e-6);
+      }),
+      { numRuns: 200, seed },
+    );
+  });
+
+  test('column generation, dives and proofs end at the optimum or say that they did not', () => {
+    fc.assert(
+      fc.property(small, (built) => {
+        if (!built.ok) return;
+        const model = built.value;
+        const best = solveSmall(model);
+        if (!best || best === 'impossible') return;
+        const search = new Search(model, { seconds: 4, clock });
+        firstAnswer(model, (plan) => search.offer(plan, 'first'));
+        searchWithSolver(search, solver, []);
+        expect(search.bound).toBeLessThanOrEqual(best.cost + 1e-6);
+        if (!search.best) return;
+        expectWhole(model, search.best);
+        expect(search.best.cost).toBeGreaterThanOrEqual(best.cost - 1e-6);
+        if (search.isProven()) expect(search.best.cost).toBeCloseTo(best.cost, 6);
+      }),
+      { numRuns: 60, seed, interruptAfterTimeLimit: 60_000 },
+    );
+  }, 90_000);
+
+  test('parts taken anew leave a whole plan that costs no more', () => {
+    const random = numbersFrom(5);
+    fc.assert(
+      fc.property(small, (built) => {
+        if (!built.ok) return;
+        const model = built.value;
+        let plan = firstAnswer(model);
+        for (let step = 0; plan && step < 4; step++) {
+          const next: Filled | undefined =
+            step % 2 === 0
+              ? shareAnew(model, plan, random)
+              : planAnew(model, plan, solver, { random, stop: () => false, seconds: () => 5 });
+          if (!next) continue;
+          expectWhole(model, next);
+          expect(next.cost).toBeLessThanOrEqual(plan.cost + 1e-6);
+          plan = next;
+        }
+      }),
+      { numRuns: 60, seed, interruptAfterTimeLimit: 60_000 },
+    );
+  }, 90_000);
+
+  test('the most valuable filling where mitered ends nest is the most valuable there is', () => {
+    const values = fc.array(fc.integer({ min: 1, max: 90 }), { minLength: 20, maxLength: 20 });
+    fc.assert(
+      fc.property(small, values, (built, worth) => {
+        if (!built.ok || !RoomPricer.suits(built.value)) return;
+        const model = built.value;
+        const bounds = model.items.map((item) => item.demand);
+        const groups = model.sticks.flatMap(({ just }, index) => (just ? [] : [{ index, above: 0 }]));
+        const query = { values: model.items.map((_, k) => worth[k % 20]!), bounds, groups, nodes: 1e6 };
+        const { fillings, exact, most } = new RoomPricer(model).search(query);
+        expect(exact).toBe(true);
+        const all = bounds.flatMap((count, item) => new Array<number>(count).fill(item));
+        groups.forEach(({ index }, k) => {
+          let best = 0;
+          for (let set = 1; set < 1 << all.length; set++) {
+            const list = all.filter((_, i) => (set >> i) & 1);
+            if (holds(model, index, list))
+              best = Math.max(
+                best,
+                list.reduce((sum, item) => sum + query.values[item]!, 0),
+              );
+          }
+          const own = fillings.filter((one) => one.group === index);
+          expect(Math.max(0, ...own.map((one) => one.value))).toBe(best);
+          expect(most[k]).toBe(best);
+        });
+      }),
+      { numRuns: 120, seed },
+    );
+  });
+});
+
+test('a residual problem reads its patterns as the whole does', () => {
+  const model = modelOf(read(readFixture('bench/house-m-crown.json')));
+  const plan = firstAnswer(model)!;
+  const [first, second, ...others] = plan.patterns;
+  const count = model.items.map(() => 0);
+  for (const one of [first!, second!]) one.items.forEach((item, k) => (count[item]! += one.counts[k]!));
+  const part = residualOf(model, count, [], others);
+  for (const one of [first!, second!]) {
+    const inside = part.forth(one)!;
+    expect(part.back(inside)).toEqual(one);
+    expect(lengthOf(part.model, listOf(inside), inside.group)).toBe(lengthOf(model, listOf(one), one.group));
+  }
+  // What needs a size that is not left has no place there.
+  const missing = others.find((one) => one.items.some((item) => count[item] === 0))!;
+  expect(part.forth(missing)).toBeUndefined();
+});
+
+describe('time', () => {
+  const problem = read(readFixture('bench/house-m-base2.json'));
+
+  test.each([2, 3, 10, 40, 200])(
+    'once it is over after %i looks at the clock, nothing more is solved',
+    (looks) => {
+      let left = looks;
+      let [over, after] = [false, 0];
+      const until = (): number => {
+        if (left-- > 0) return 0;
+        over = true;
+        return 1e9;
+      };
+      const counting: LinearSolver = {
+        create: (rows) => {
+          const program = solver.create(rows);
+          const count = <T>(answer: T): T => {
+            if (over) after++;
+            return answer;
+          };
+          return {
+            addColumns: (columns) => program.addColumns(columns),
+            setBounds: (column, lower, upper) => program.setBounds(column, lower, upper),
+            solve: (seconds) => count(program.solve(seconds)),
+            solveInteger: (seconds) => count(program.solveInteger(Math.min(seconds, 2))),
+            dispose: () => program.dispose(),
+          };
+        },
+      };
+      const solved = optimise(problem, counting, { seconds: 60, clock: until });
+      expect(solved.ok && solved.value.sticks.length).toBeGreaterThan(0);
+      // The solve during which it ended, and the one that was about to begin.
+      expect(after).toBeLessThanOrEqual(2);
+    },
+  );
+
+  test('the same work gives the same plan, however fast the machine', () => {
+    const cut = (pace: number): unknown => {
+      let at = 0;
+      const solved = optimise(problem, solver, { seconds: 1e6, clock: () => (at += pace), units: 3 });
+      return solved.ok && solved.value;
+    };
+    expect(cut(1e-6)).toEqual(cut(1e-3));
+  }, 60_000);
+});
+
+describe('limited stock', () => {
+  test.each(['house-m-base1', 'scarf-2', 'u120'])(
+    '%s with just the sticks of its best plan has that plan',
+    (name) => {
+      const file = readFixture(`bench/${name}.json`) as { stock: { id: string }[] };
+      const free = optimise(read(file), solver, { seconds: 20, clock });
+      if (!free.ok) throw new Error(free.issues[0].text);
+      const used = (id: string): number => free.value.sticks.filter((stick) => stick.stick === id).length;
+      const stock = file.stock.map((one) => ({ ...one, count: used(one.id) }));
+      const limited = optimise(read({ ...file, stock }), solver, { seconds: 20, clock });
+      expect(limited.ok && limited.value.cost).toBe(free.value.cost);
+    },
+    60_000,
+  );
+});
+
+test('a plan before is where the next one begins: what is the same stays, what is new is added', () => {
+  const problem = read(readFixture('bench/house-m-base3.json'));
+  const solved = optimise(problem, solver, { seconds: 10, clock });
+  if (!solved.ok) throw new Error(solved.issues[0].text);
+  const keep = {
+    weight: 0,
+    sticks: solved.value.sticks.map(({ stick, placed }) => ({
+      stick,
+      parts: placed.flatMap((one) => (one.kind === 'blank' ? [{ kind: 'blank' as const, id: one.id }] : [])),
+    })),
+  };
+  const [piece] = problem.blanks;
+  const again = { ...problem, keep, blanks: [...problem.blanks, { ...piece!, id: 'again', qty: 1 }] };
+  const model = modelOf(again);
+  const plan = fromBefore(model)!;
+  expectWhole(model, plan);
+  // One stick more at the most, the dearest there is.
+  const dearest = Math.max(...problem.sticks.map((kind) => kind.price));
+  expect(plan.cost).toBeLessThanOrEqual(solved.value.cost + dearest);
+  expect(plan.cost).toBeLessThan(firstAnswer(model)!.cost + 1);
+});
