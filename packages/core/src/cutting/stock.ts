@@ -1,5 +1,4 @@
-import type { CutModel } from './model.ts';
-import type { Pattern } from './pattern.ts';
+import type { CutModel } from './shapes.ts';
 
 /** How many sticks are left while a plan is made: pools are shared by all ways to use their sticks. */
 export class StockCount {
@@ -8,7 +7,7 @@ export class StockCount {
   private readonly drawn: number[];
   private readonly model: CutModel;
 
-  constructor(model: CutModel, patterns: readonly Pattern[] = []) {
+  constructor(model: CutModel, patterns: readonly { readonly group: number }[] = []) {
     this.model = model;
     this.used = model.sticks.map(() => 0);
     this.drawn = model.pools.map(() => 0);

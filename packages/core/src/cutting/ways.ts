@@ -1,5 +1,5 @@
 import { openedClearances, type Clearances } from './end-classes.ts';
-import type { CutModel, StickGroup, StickPool } from './model.ts';
+import type { CutModel, StickGroup, StickPool } from './shapes.ts';
 import type { CutProblem, Part, StickKind } from './problem.ts';
 import { Sequencer } from './sequencer.ts';
 
