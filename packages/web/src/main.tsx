@@ -37,6 +37,12 @@ const routes: readonly RouteObject[] = [
     lazy: async () => ({ Component: (await import('./app/LibraryPage.tsx')).LibraryPage }),
   },
   {
+    path: '/together',
+    lazy: async () => ({
+      Component: (await import('./features/together/TogetherPage.tsx')).TogetherPage,
+    }),
+  },
+  {
     path: '/bench/:sheetKey?',
     lazy: async () => ({ Component: (await import('./features/bench/BenchPage.tsx')).BenchPage }),
   },

@@ -1,6 +1,6 @@
-import { SAME_LENGTH, stickRef } from '../base/index.ts';
+import { SAME_LENGTH, stickRef, type PieceKey } from '../base/index.ts';
 import { kerfAlong, overTop } from '../joinery/index.ts';
-import type { CutSolution } from '../cutting/index.ts';
+import type { CutSolution, Part } from '../cutting/index.ts';
 import type { JobFile, Profile } from '../job/index.ts';
 import { draftJob, unitsPer, type ProfileProblem } from './cut-problems.ts';
 import type { JobLayout, SpliceChoices } from '../pieces/index.ts';
@@ -21,21 +21,13 @@ export function sticksOf(
 ): PlannedStick[] {
   const units = unitsPer(layout.job.unit);
   const byId = new Map(pieces.map((piece) => [piece.id, piece]));
-  const byPart = new Map(
-    draftJob(layout, choices).flatMap((draft) =>
-      draft.source === undefined
-        ? []
-        : draft.source.kind === 'blank'
-          ? [[draft.id as string, draft.id] as const]
-          : [[partName(draft.source.id, draft.source.fromPoint), draft.id] as const],
-    ),
-  );
+  const pieceFor = pieceKeys(layout, choices);
   return solved.flatMap(({ profile, solution, sticks }) => {
     const byKind = new Map(sticks.map((one) => [one.kind.id, one]));
     return solution.sticks.map((stick): PlannedStick => {
       const { source, ref, item, length, label, kind, cut } = byKind.get(stick.stick)!;
       const placed = stick.placed.map((one) => {
-        const piece = byPart.get(one.kind === 'blank' ? one.id : partName(one.id, one.fromPoint))!;
+        const piece = pieceFor(one)!;
         return { piece, start: one.start / units + overTop(byId.get(piece)?.left.plane, profile) };
       });
       // What has been cut lies where it was cut, whatever stands beside it now.
@@ -104,6 +96,20 @@ export function tightSticks(
 }
 
 const partName = (stretch: string, fromPoint: number): string => `${stretch}|${fromPoint}`;
+
+/** Which piece of the job a blank or a part of a stretch is, for given splices. */
+export function pieceKeys(layout: JobLayout, choices: SpliceChoices): (placed: Part) => PieceKey | undefined {
+  const byPart = new Map(
+    draftJob(layout, choices).flatMap((draft) =>
+      draft.source === undefined
+        ? []
+        : draft.source.kind === 'blank'
+          ? [[draft.id as string, draft.id] as const]
+          : [[partName(draft.source.id, draft.source.fromPoint), draft.id] as const],
+    ),
+  );
+  return (placed) => byPart.get(placed.kind === 'blank' ? placed.id : partName(placed.id, placed.fromPoint));
+}
 
 /** What to buy: sticks for sale by profile, length and price. */
 export function buyList(

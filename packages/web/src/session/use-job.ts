@@ -131,7 +131,7 @@ export function useJobEvents(jobId: string): void {
  * A room without trims whose profile somebody has taken out of the job while this person added the trim: they cannot be
  * planned, and their place in the sheet says so.
  */
-function withKnownTrims(room: RoomRecord, profiles: JobSettings['profiles']): RoomRecord {
+export function withKnownTrims(room: RoomRecord, profiles: JobSettings['profiles']): RoomRecord {
   const lost = room.survey.trims.filter((trim) => !profiles.some((one) => one.id === trim.profile));
   if (lost.length === 0) return room;
   return { ...room, survey: lost.reduce((survey, trim) => removeTrim(survey, trim.id), room.survey) };

@@ -108,6 +108,13 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
           </Table.Tbody>
         </Table>
       )}
+      {all && all.filter((job) => !job.archived).length > 1 && (
+        <Text mt="sm">
+          <Link to="/together" style={{ color: 'inherit', fontWeight: 600 }}>
+            One purchase for several jobs
+          </Link>
+        </Text>
+      )}
     </main>
   );
 }
