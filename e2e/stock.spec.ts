@@ -191,3 +191,79 @@ test('the rack: salvaged trim is taken for a job and used; what a cut stick leav
   await accessible(page);
   expect(faults).toEqual([]);
 });
+
+test('the order is played through with pieces spoilt, and one stick more is said to help', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'Spoilt', ['100', '90', '100', '90']);
+  await view(page, 'Buying');
+  const risk = page.getByRole('region', { name: 'Risk of a second trip' });
+  await risk.getByRole('button', { name: 'Play it through' }).click();
+  await expect(risk.getByText(/such jobs needs? a second trip|None of 1000/)).toBeVisible({
+    timeout: 20_000,
+  });
+  // Nothing spoilt, nothing lacking.
+  await risk.getByLabel('Pieces spoilt of 100 cut').fill('0');
+  await risk.getByLabel('Pieces spoilt of 100 cut').press('Enter');
+  await expect(risk.getByText('None of 1000 such jobs needed a second trip.')).toBeVisible({
+    timeout: 20_000,
+  });
+  // Every second piece spoilt: hardly any order suffices, and more sticks help. The figure is kept with the job.
+  await risk.getByLabel('Pieces spoilt of 100 cut').fill('50');
+  await risk.getByLabel('Pieces spoilt of 100 cut').press('Enter');
+  await expect(risk.getByText(/^\d+ of 100 such jobs need a second trip/)).toBeVisible({ timeout: 20_000 });
+  await expect(risk.getByText(/One more stick of .* helps most/)).toBeVisible();
+  await accessible(page);
+  await page.reload();
+  await view(page, 'Buying');
+  await expect(page.getByLabel('Pieces spoilt of 100 cut')).toHaveValue('50');
+  expect(faults).toEqual([]);
+});
+
+test('after a change the fewest sticks are changed on demand, with what that costs', async ({ page }) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'Little change', ['100', '90', '100', '90']);
+  const before = await sticks(page);
+  await page.getByRole('link', { name: 'Walk' }).click();
+  const first = page.getByLabel('Length of wall 1', { exact: true });
+  await first.fill('97');
+  await first.press('Enter');
+  await page.getByRole('link', { name: 'Stock' }).click();
+  await proven(page);
+  await view(page, 'What if');
+  await page.getByRole('button', { name: 'Change as few sticks as possible' }).click();
+  const other = page.getByRole('region', { name: 'The other plan' });
+  await expect(
+    other.getByText(/^Of \d+ sticks before the last change \d+ (is|are) cut otherwise here/),
+  ).toBeVisible({
+    timeout: 30_000,
+  });
+  const said = await other.getByText(/^Of \d+ sticks before/).textContent();
+  const [all, here, inForce] = said!.match(/\d+/g)!.map(Number);
+  expect(all).toBe(before.length);
+  expect(here).toBeLessThanOrEqual(inForce!);
+  expect(faults).toEqual([]);
+});
+
+test('two jobs with one purchase: a stick that both share is bought once', async ({ page }) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'Shared north', ['60', '50', '60', '50']);
+  await page.goto('/');
+  await planned(page, 'Shared south', ['62', '52', '62', '52']);
+  await page.goto('/');
+  await page.getByRole('link', { name: 'One purchase for several jobs' }).click();
+  await expect(page.getByRole('button', { name: 'Plan together' })).toBeDisabled();
+  await page.getByLabel('Shared north').check();
+  await page.getByLabel('Shared south').check();
+  await page.getByRole('button', { name: 'Plan together' }).click();
+  await expect(page.getByText(/^Together it is \d/)).toBeVisible({ timeout: 60_000 });
+  const rows = page.getByRole('table', { name: 'Sticks' }).getByRole('row');
+  await expect(rows.first()).toContainText(/Shared (north|south) 1-0\d/);
+  const text = (await rows.allTextContents()).join(' ');
+  // Four pieces of each job, none of them twice.
+  for (const job of ['Shared north', 'Shared south']) expect(text).toContain(job);
+  expect(text.match(/1-0\d/g)).toHaveLength(8);
+  await accessible(page);
+  expect(faults).toEqual([]);
+});

@@ -59,7 +59,7 @@ export function SecondTrip({ job, file, plan, lines, setChoices }: Props) {
   return (
     <section aria-label="Risk of a second trip">
       <Title order={2} size="h4" mt="md">
-        Does it suffice?
+        Does the order suffice?
       </Title>
       <Group align="flex-end" gap={12} my={6}>
         <NumberField

@@ -153,8 +153,8 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
 
 /** How many sticks of the plan before change, in this plan and in the one in force. */
 function movedWords(before: readonly StickPin[], inForce: PlanFile, other: PlanFile): string {
-  const sticks = (count: number): string => (count === 1 ? '1 stick' : `${count} sticks`);
-  return `Of ${sticks(before.length)} before the last change ${sticksMoved(before, other)} are cut otherwise here, ${sticksMoved(before, inForce)} in the plan in force.`;
+  const here = sticksMoved(before, other);
+  return `Of ${before.length === 1 ? '1 stick' : `${before.length} sticks`} before the last change ${here} ${here === 1 ? 'is' : 'are'} cut otherwise here, ${sticksMoved(before, inForce)} in the plan in force.`;
 }
 
 function Questions({

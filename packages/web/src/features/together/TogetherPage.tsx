@@ -196,21 +196,28 @@ function Choice({
   );
 }
 
-function Outcome({ together, names }: { together: Together; names: ReadonlyMap<string, string> }) {
-  const { coin, unit, cost, apart, lowerBound } = together;
+/** What one order comes to against an order for each job. */
+function verdict({ coin, cost, apart, sticks, sticksApart }: Together): string {
   const money = (value: number): string => formatMoney(value, coin);
-  const saved = apart === undefined ? undefined : apart - cost;
+  if (apart === undefined)
+    return `Together it is ${money(cost)}; not every job has a plan by itself to compare.`;
+  const fewer = sticksApart - sticks.length;
+  const count = (number: number): string => (number === 1 ? '1 stick' : `${number} sticks`);
+  if (apart > cost)
+    return `Together it is ${money(cost)}, job by job ${money(apart)}: one order saves ${money(apart - cost)}${fewer > 0 ? ` and ${count(fewer)}` : ''}.`;
+  if (apart < cost)
+    return `Together it is ${money(cost)}. Job by job it seems ${money(cost - apart)} less, but then two jobs count on the same pieces of the rack.`;
+  return fewer > 0
+    ? `Together it is ${money(cost)}, as much as job by job, with ${count(fewer)} fewer to carry.`
+    : `Together it is ${money(cost)}, the same as job by job: these jobs have nothing to gain from one order.`;
+}
+
+function Outcome({ together, names }: { together: Together; names: ReadonlyMap<string, string> }) {
+  const { coin, unit, cost, lowerBound } = together;
+  const money = (value: number): string => formatMoney(value, coin);
   return (
     <>
-      <Text fw={650}>
-        {saved === undefined
-          ? `Together it is ${money(cost)}; not every job has a plan by itself to compare.`
-          : saved > 0
-            ? `Together it is ${money(cost)}, job by job ${money(apart!)}: buying together saves ${money(saved)} and ${together.sticksApart - together.sticks.length} sticks.`
-            : saved === 0
-              ? `Together it is ${money(cost)}, the same as job by job: these jobs have nothing to gain from one order.`
-              : `Together it is ${money(cost)}. Job by job it seems ${money(-saved)} less, but then two jobs count on the same pieces of the rack.`}
-      </Text>
+      <Text fw={650}>{verdict(together)}</Text>
       <Text size="sm" c="dimmed">
         {lowerBound >= cost
           ? 'Proven: nothing of this stock costs less.'
