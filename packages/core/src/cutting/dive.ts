@@ -10,12 +10,8 @@ import { StockCount } from './stock.ts';
 const EXACT_REST = 13;
 /** Most steps of that. */
 const REST_STEPS = 6e6;
-/** Rounds of pricing after each fixing, usually. */
+/** Rounds of pricing after each fixing. */
 const ROUNDS = 6;
-/** Blanks of a large problem that are left to be planned on their own. */
-const REST_APART = 150;
-/** By how much of itself a part may count for more where many are fixed at a time. */
-const SHAKE = 0.15;
 /** Flow or share of a column that counts as none. */
 const NONE = 1e-6;
 
@@ -24,19 +20,6 @@ export interface DiveOptions {
   readonly random: () => number;
   /** Whether a plan that costs at least so much is of no use. */
   readonly isHopeless: (least: number) => boolean;
-  /** Columns fixed at a time where none is whole: more of them for large problems. */
-  readonly batch: number;
-  /** Rounds of pricing after each fixing. */
-  readonly rounds?: number;
-  /**
-   * Plans the last part of a large problem on its own.
-   * @param spent cents of what is settled
-   */
-  readonly solveRest?: (
-    rest: readonly number[],
-    settled: readonly Pattern[],
-    spent: number,
-  ) => Pattern[] | undefined;
   readonly stop: () => boolean;
   readonly seconds: () => number;
 }
@@ -135,18 +118,13 @@ export function dive(master: Master, relaxed: LpOutcome, options: DiveOptions): 
           const last = shareRest(model, rest, settled.stock);
           if (last) return whole(model, [...settled.patterns, ...last], wanted, paths);
         }
-        if (options.solveRest && open <= REST_APART) {
-          const spent = filledOf(model, settled.patterns, paths).cost;
-          const last = options.solveRest(rest, settled.patterns, spent);
-          return last && whole(model, [...settled.patterns, ...last], wanted, paths);
-        }
       }
       if (!fixNext(master, outcome, settled, fix, options)) return undefined;
       outcome = master.price({
         stop,
         seconds,
         bounds: settled.rest(most),
-        rounds: options.rounds ?? ROUNDS,
+        rounds: ROUNDS,
         quick: true,
       }).outcome;
     }
@@ -161,14 +139,14 @@ function fixNext(
   outcome: LpOutcome,
   settled: Settled,
   fix: (column: number, lower: number) => void,
-  { random, batch }: DiveOptions,
+  { random }: DiveOptions,
 ): boolean {
   const take = (index: number, pattern: Pattern, times: number): boolean => {
     if (settled.take(index, pattern, times) === 0) return false;
     fix(index, settled.times.get(index)!);
     return true;
   };
-  let fixed = false;
+  let fixed = 0;
   const open: { index: number; part: number; pattern: Pattern | undefined }[] = [];
   master.columns.forEach((column, index) => {
     const part = outcome.columns[index]! - (settled.times.get(index) ?? 0);
@@ -178,27 +156,12 @@ function fixNext(
     }
     if (column.kind !== 'pattern' || part <= NONE) return;
     const times = Math.floor(part + NONE);
-    if (times >= 1) fixed = take(index, column.pattern, times) || fixed;
+    if (times >= 1 && take(index, column.pattern, times)) fixed++;
     if (part - times > NONE) open.push({ index, part: part - times, pattern: column.pattern });
   });
-  if (fixed) return true;
-  // Many at a time: the largest parts, a little shaken; one: by chance.
-  const order =
-    batch > 1
-      ? open
-          .map((one) => ({ one, rank: one.part * (1 + SHAKE * random()) }))
-          .sort((a, b) => b.rank - a.rank || a.one.index - b.one.index)
-          .slice(0, batch)
-          .map(({ one }) => one)
-      : open.length > 0
-        ? [pick(open, random)]
-        : [];
-  for (const chosen of order) {
-    if (chosen.pattern) fixed = take(chosen.index, chosen.pattern, 1) || fixed;
-    else {
-      fix(chosen.index, 1);
-      fixed = true;
-    }
-  }
-  return fixed;
+  if (fixed > 0 || open.length === 0) return fixed > 0;
+  const chosen = pick(open, random);
+  if (chosen.pattern) return take(chosen.index, chosen.pattern, 1);
+  fix(chosen.index, 1);
+  return true;
 }

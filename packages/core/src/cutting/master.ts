@@ -1,6 +1,6 @@
 import { Knapsack, type KnapsackAnswer, type KnapsackQuery } from './knapsack.ts';
 import { RoomPricer } from './room-pricing.ts';
-import type { CutModel, WallNet } from './model.ts';
+import { mostWanted, type CutModel, type WallNet } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
 
@@ -14,6 +14,8 @@ const NO_GAIN = 1e-6;
 /** With this many sizes one pricing call gives several patterns that share no item, so that far fewer calls are needed. */
 const MANY_ITEMS = 400;
 const DISJOINT = 24;
+/** Search nodes for each stick group where a bound is worked out in the middle of column generation. */
+const BOUND_NODES = 60_000;
 /** Search nodes for each stick group that only a very hard pricing exceeds. */
 const EXACT_NODES = 2_000_000;
 
@@ -41,6 +43,8 @@ export interface PriceOptions {
   readonly enough?: (bound: number, objective: number) => boolean;
   /** The search that may miss columns is enough. */
   readonly quick?: boolean;
+  /** With hundreds of sizes: patterns of a stick group in one call that share no size. */
+  readonly disjoint?: number;
 }
 
 /** Where each kind of row starts. */
@@ -186,15 +190,9 @@ export class Master {
     );
   }
 
-  /** Most of each item that one stick could ever use: its demand, or one for each wall that might ask for it. */
+  /** Most of each item that one stick could ever use. */
   mostOf(): number[] {
-    const most = this.model.items.map((item) => item.demand);
-    this.model.walls.forEach((net) =>
-      new Set(net.arcs.map((arc) => arc.item)).forEach(
-        (item) => (most[item]! += Math.max(1, net.arcs.filter((arc) => arc.item === item).length)),
-      ),
-    );
-    return most;
+    return mostWanted(this.model);
   }
 
   /** Column generation until nothing gains or time is up. */
@@ -205,6 +203,7 @@ export class Master {
     rounds = Infinity,
     enough = () => false,
     quick = false,
+    disjoint = DISJOINT,
   }: PriceOptions): Priced {
     let bound = -Infinity;
     let outcome = this.program.solve(seconds());
@@ -216,7 +215,7 @@ export class Master {
         groups,
         nodes: 3000,
         stop,
-        disjoint: this.model.items.length > MANY_ITEMS ? DISJOINT : 0,
+        disjoint: this.model.items.length > MANY_ITEMS ? disjoint : 0,
       });
       bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, found.most));
       if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
@@ -277,6 +276,12 @@ export class Master {
     }
     pools.forEach((exceeds) => (less += exceeds));
     return objective * scale - less;
+  }
+
+  /** The bound at some duals, with patience: what no filling exceeds is worked out rather than estimated. */
+  boundAt({ objective, duals }: LpOutcome, stop: () => boolean): number {
+    const query = { values: duals, bounds: this.mostOf(), groups: this.priced(duals, -NO_GAIN), stop };
+    return this.boundNow(objective, duals, this.knapsack.search({ ...query, nodes: BOUND_NODES }).most);
   }
 
   /** All patterns whose reduced cost is at most `gap`, for a proof; undefined when there are too many, or the time is over. */

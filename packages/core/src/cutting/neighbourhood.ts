@@ -120,7 +120,6 @@ export function solvePart(model: CutModel, solver: LinearSolver, task: SmallTask
     for (let n = 0; n < task.dives && !stop(); n++) {
       const found = dive(master, root, {
         random,
-        batch: 1,
         stop,
         seconds,
         isHopeless: (least) => least > most + 1e-6,

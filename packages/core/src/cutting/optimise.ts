@@ -11,7 +11,7 @@ import { Search, type OptimiseOptions } from './search.ts';
 import type { LinearSolver } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
 import { nothingKept } from './ways.ts';
-import { MANY_SIZES, searchWithSolver } from './with-solver.ts';
+import { MANY_SIZES, searchWithSolver, WIDE } from './with-solver.ts';
 
 export type { OptimiseOptions } from './search.ts';
 
@@ -41,6 +41,10 @@ const QUICK_SHARE = 0.1;
 
 /** Seconds that the secondary aims may take when the search has used its time. */
 const POLISH = 0.2;
+
+/** Rounds of filling by value: few where column generation follows, one where each takes long. */
+const roundsOf = (model: CutModel, solver: LinearSolver | undefined): number =>
+  model.items.length > WIDE ? 1 : solver ? 3 : 8;
 
 /** What the search came to where it found no plan. */
 interface NotFound {
@@ -164,7 +168,7 @@ function searchModel(
           model,
           split,
           undefined,
-          solver ? 3 : 8,
+          roundsOf(model, solver),
           () => search.stop() || (model.items.length > MANY_SIZES && search.spent(QUICK_SHARE)),
           // A round that is begun is brought to its end: half of one is worth nothing.
           search.stop,

@@ -5,12 +5,15 @@ import { smallProblems } from '../../test/helpers/random-cuts.ts';
 import { readFixture } from '../../test/helpers/jobs.ts';
 import { clock, testSolver } from '../../test/helpers/solver.ts';
 import { solveSmall } from './exact-small.ts';
-import { firstAnswer, fromBefore } from './heuristic.ts';
+import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
 import { lengthBound } from './length-bound.ts';
+import { Master } from './master.ts';
 import { buildModel, type CutModel } from './model.ts';
+import { arcsIn, narrowed, WholeBound } from './narrow.ts';
 import { planAnew, shareAnew } from './neighbourhood.ts';
 import { demandOf, holds, lengthOf, listOf, type Filled } from './pattern.ts';
 import { residualOf } from './residual.ts';
+import { rollingDive } from './rolling-dive.ts';
 import { RoomPricer } from './room-pricing.ts';
 import { Search } from './search.ts';
 import { optimise, readCutProblem, type CutProblem, type LinearSolver } from './index.ts';
@@ -102,6 +105,30 @@ describe('against the trial of everything', () => {
     );
   }, 90_000);
 
+  test('few ways to divide walls, and still a bound of all of them', () => {
+    fc.assert(
+      fc.property(small, (built) => {
+        if (!built.ok || built.value.weighed) return;
+        const model = built.value;
+        const best = solveSmall(model);
+        if (!best || best === 'impossible' || model.walls.length === 0) return;
+        const narrow = narrowed(model, arcsIn(model, splitStyles(model).slice(0, 1)));
+        const master = new Master(narrow.model, solver);
+        try {
+          const { outcome } = master.price({ stop: () => false, seconds: () => 5 });
+          if (outcome.status !== 'optimal') return;
+          const { bound, paths } = new WholeBound(model).bound(narrow, outcome.duals, () => false);
+          expect(bound).toBeLessThanOrEqual(best.cost + 1e-6);
+          // Its ways to divide the walls are ways of the whole.
+          expect(paths).toHaveLength(model.walls.length);
+        } finally {
+          master.dispose();
+        }
+      }),
+      { numRuns: 120, seed, interruptAfterTimeLimit: 60_000 },
+    );
+  }, 90_000);
+
   test('the most valuable filling where mitered ends nest is the most valuable there is', () => {
     const values = fc.array(fc.integer({ min: 1, max: 90 }), { minLength: 20, maxLength: 20 });
     fc.assert(
@@ -132,6 +159,30 @@ describe('against the trial of everything', () => {
       { numRuns: 120, seed },
     );
   });
+});
+
+test('a dive that makes its programme smaller and smaller ends at a whole plan', () => {
+  const model = modelOf(read(readFixture('bench/house-m-casing.json')));
+  const master = new Master(model, solver);
+  try {
+    const { outcome } = master.price({ stop: () => false, seconds: () => 20 });
+    const plan = rollingDive(master, outcome, solver, {
+      random: numbersFrom(1),
+      isHopeless: () => false,
+      stop: () => false,
+      seconds: () => 20,
+      dives: 5,
+      best: Infinity,
+    })!;
+    expectWhole(model, plan);
+    expect(plan.cost).toBeGreaterThanOrEqual(outcome.objective - 1e-3);
+    // Within one stick of the relaxation.
+    expect(plan.cost).toBeLessThanOrEqual(
+      outcome.objective + Math.max(...model.sticks.map((one) => one.price)),
+    );
+  } finally {
+    master.dispose();
+  }
 });
 
 test('a residual problem reads its patterns as the whole does', () => {

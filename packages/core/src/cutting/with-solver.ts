@@ -1,10 +1,13 @@
 import { numbersFrom } from '../base/index.ts';
 import { dive } from './dive.ts';
-import { Master, uncutPrice } from './master.ts';
-import { planAnew, shareAnew, solvePart } from './neighbourhood.ts';
-import type { Filled, Pattern } from './pattern.ts';
+import { splitStyles } from './heuristic.ts';
+import { Master, uncutPrice, type Priced } from './master.ts';
+import type { CutModel } from './model.ts';
+import { arcsIn, narrowed, WholeBound } from './narrow.ts';
+import { planAnew, shareAnew } from './neighbourhood.ts';
+import type { Filled, Paths, Pattern } from './pattern.ts';
 import { filledFrom } from './rounding.ts';
-import { residualOf } from './residual.ts';
+import { rollingDive } from './rolling-dive.ts';
 import type { Search } from './search.ts';
 import type { LinearSolver, LpOutcome } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
@@ -12,9 +15,18 @@ import { correctValues } from './value-correction.ts';
 /** With this many sizes the last steps of column generation take longer than all before. */
 export const MANY_SIZES = 400;
 /** Share of the time after which a relaxation of so many sizes is taken as it is. */
-const ROOT_SHARE = 0.5;
+const ROOT_SHARE = 0.45;
+/** And after which it is not taken up again. */
+const LATE_SHARE = 0.95;
+/** With more sizes than this, most of them from places of splices, few of these places are looked at at a time. */
+export const WIDE = 1200;
+/** Shares of the time by which the narrow programmes are done, and rounds of each at the most. */
+const NARROW_SHARES = [0.18, 0.65] as const;
+const NARROW_ROUNDS = 300;
 /** Dives in a row that may find nothing. */
 const DIVES = 25;
+/** The same in between, where the relaxation is not at its end. */
+const FEW_DIVES = 1;
 /** Steps of the neighbourhood search in one unit. */
 const STEPS = 60;
 /** Units of it that may find nothing, once every proof has been tried. */
@@ -35,6 +47,7 @@ const KNOWN_SECONDS = 2;
  * @param known patterns of earlier fillings, to begin with
  */
 export function searchWithSolver(search: Search, solver: LinearSolver, known: readonly Pattern[]): void {
+  if (isWide(search.model)) return searchNarrow(search, solver, known);
   const { model, stop, left } = search;
   const master = new Master(model, solver);
   const outOfTime = (): boolean => left() <= 0;
@@ -42,17 +55,24 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
   let units = search.options.units ?? Infinity;
   try {
     master.addPatterns([...known, ...(search.best?.patterns ?? [])]);
-    const relaxed = master.price({
-      stop: outOfTime,
-      seconds: left,
-      // Once no attainable cost lies between bound and objective, more columns cannot raise the bound; and with hundreds
-      // of sizes the last columns take too long: a plan is worth more than they are.
-      enough: (bound, objective) => {
-        if (model.items.length <= MANY_SIZES) return false;
-        search.raise(bound, 'bound', 'relaxed');
-        return search.roundUp(bound) >= search.roundUp(objective) || search.spent(ROOT_SHARE);
-      },
-    });
+    const many = model.items.length > MANY_SIZES;
+    const relax = (share: number): Priced => {
+      const priced = master.price({
+        stop: outOfTime,
+        seconds: left,
+        // Once no attainable cost lies between bound and objective, more columns cannot raise the bound; and with hundreds
+        // of sizes the last columns take too long: a plan is worth more than they are.
+        enough: (bound, objective) => {
+          if (!many) return false;
+          search.raise(bound, 'bound', 'relaxed');
+          return search.roundUp(bound) >= search.roundUp(objective) || search.spent(share);
+        },
+      });
+      if (many && !priced.converged && priced.outcome.status === 'optimal' && !stop())
+        search.raise(master.boundAt(priced.outcome, outOfTime), 'bound', 'relaxed');
+      return priced;
+    };
+    let relaxed = relax(ROOT_SHARE);
     if (relaxed.outcome.status !== 'optimal') return;
     // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
     if (relaxed.converged && relaxed.outcome.objective > uncutPrice(model) / 2) {
@@ -60,8 +80,14 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
       return;
     }
     search.raise(relaxed.bound, 'bound', 'relaxed');
+    if (many && !relaxed.converged && !stop() && units-- > 0) {
+      // A plan first; then the relaxation goes on.
+      dives(search, solver, master, relaxed.outcome, random, (plan) => plan, FEW_DIVES);
+      relaxed = stop() ? relaxed : relax(LATE_SHARE);
+      if (relaxed.outcome.status !== 'optimal') return;
+    }
     const proof = new Proof(search, master, relaxed.converged);
-    if (!stop() && units-- > 0) dives(search, solver, master, relaxed.outcome, random);
+    if (!stop() && units-- > 0) dives(search, solver, master, relaxed.outcome, random, (plan) => plan);
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
@@ -76,41 +102,71 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
   }
 }
 
+/** Whether so many sizes come from the places of splices that the programme of all of them would never be solved. */
+const isWide = (model: CutModel): boolean =>
+  model.items.length > WIDE && model.walls.some((net) => net.arcs.length > 1);
+
+/**
+ * The same for a problem with thousands of ways to divide its walls: column generation over few of them, widened by those
+ * that are cheapest at its worths; the bound is one of the whole all along.
+ */
+function searchNarrow(search: Search, solver: LinearSolver, known: readonly Pattern[]): void {
+  const { model, stop, left } = search;
+  const random = numbersFrom(1);
+  const whole = new WholeBound(model);
+  const plans: Paths[] = [...splitStyles(model), ...(search.best ? [search.best.paths] : [])];
+  const patterns = [...known, ...(search.best?.patterns ?? [])];
+  let units = search.options.units ?? Infinity;
+  for (const [round, share] of NARROW_SHARES.entries()) {
+    const narrow = narrowed(model, arcsIn(model, plans));
+    const master = new Master(narrow.model, solver);
+    try {
+      master.addPatterns(patterns.flatMap((pattern) => narrow.forth(pattern) ?? []));
+      let told = 0;
+      const { outcome } = master.price({
+        stop: () => left() <= 0,
+        seconds: left,
+        enough: () => {
+          // A bound of the whole is dear: not after every round.
+          return search.spent(share) || ++told > NARROW_ROUNDS;
+        },
+      });
+      if (outcome.status !== 'optimal' || stop()) return;
+      const { bound, paths } = whole.bound(narrow, outcome.duals, stop);
+      search.raise(bound, 'bound', 'relaxed');
+      plans.push(paths);
+      for (const column of master.columns)
+        if (column.kind === 'pattern')
+          patterns.push(narrow.back({ patterns: [column.pattern], paths: [], cost: 0 }).patterns[0]!);
+      if (round === NARROW_SHARES.length - 1 && units-- > 0)
+        dives(search, solver, master, outcome, random, narrow.back);
+    } finally {
+      master.dispose();
+    }
+  }
+  while (!stop() && search.best && units-- > 0) neighbourhood(search, solver, random);
+}
+
 function dives(
   search: Search,
   solver: LinearSolver,
   master: Master,
   relaxed: LpOutcome,
   random: () => number,
+  whole: (plan: Filled) => Filled,
+  most = DIVES,
 ): void {
-  const { model, stop, left } = search;
+  const { stop, left } = search;
+  const { model } = master;
   const isHopeless = (least: number): boolean => search.isHopeless(least);
   const many = model.items.length > MANY_SIZES;
-  const batch = Math.max(1, Math.round((search.best?.patterns.length ?? 0) / (many ? 30 : 60)));
-  const solveRest = (
-    rest: readonly number[],
-    settled: readonly Pattern[],
-    spent: number,
-  ): Pattern[] | undefined => {
-    const part = residualOf(model, rest, [], settled);
-    const most = (search.best?.cost ?? Infinity) - spent - 1;
-    const start = master.columns.flatMap((column) =>
-      column.kind === 'pattern' ? (part.forth(column.pattern) ?? []) : [],
-    );
-    const task = { random, stop, seconds: left, most, dives: DIVES, start, exact: true };
-    return solvePart(part.model, solver, task)?.patterns.map(part.back);
-  };
-  for (let failed = 0; failed < DIVES && !stop(); failed++) {
-    const found = dive(master, relaxed, {
-      random,
-      batch,
-      isHopeless,
-      stop,
-      seconds: left,
-      ...(many ? { rounds: 2 } : {}),
-      ...(batch > 1 ? { solveRest } : {}),
-    });
-    if (search.offer(found, 'rounding')) failed = -1;
+  for (let failed = 0; failed < most && !stop(); failed++) {
+    const options = { random, isHopeless, stop, seconds: left };
+    const best = search.best?.cost ?? Infinity;
+    const found = many
+      ? rollingDive(master, relaxed, solver, { ...options, dives: DIVES, best })
+      : dive(master, relaxed, options);
+    if (search.offer(found && whole(found), 'rounding')) failed = -1;
   }
 }
 

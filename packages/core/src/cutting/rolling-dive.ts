@@ -1,0 +1,116 @@
+import type { DiveOptions } from './dive.ts';
+import { Master } from './master.ts';
+import { solvePart } from './neighbourhood.ts';
+import { demandOf, filledOf, type Filled, type Pattern } from './pattern.ts';
+import { residualOf } from './residual.ts';
+import { pathsOfFlow, trimToDemand } from './rounding.ts';
+import type { LinearSolver, LpOutcome } from './solver-port.ts';
+import { StockCount } from './stock.ts';
+
+/** Blanks that are left to be planned as a problem of their own. */
+const REST_APART = 150;
+/** Share of the sticks of a step that is settled at least: whole ones, then those nearest to it. */
+const STEP = 0.3;
+/** By how much of itself a part may count for more. */
+const SHAKE = 0.15;
+/** Rounds of pricing for what is left after a step. */
+const ROUNDS = 8;
+const DISJOINT = 8;
+const NONE = 1e-6;
+
+const countOf = (list: readonly number[]): number => list.reduce((sum, count) => sum + count, 0);
+
+/** Settles whole sticks of a relaxed solution, and of the others those with the largest parts, a little shaken. */
+function settle(master: Master, outcome: LpOutcome, random: () => number): Pattern[] {
+  const stock = new StockCount(master.model);
+  const settled: Pattern[] = [];
+  const open: { pattern: Pattern; rank: number; index: number }[] = [];
+  let sticks = 0;
+  const take = (pattern: Pattern): void => {
+    if (stock.free(pattern.group) <= 0) return;
+    stock.take(pattern.group);
+    settled.push(pattern);
+  };
+  master.columns.forEach((column, index) => {
+    const part = outcome.columns[index]!;
+    if (column.kind !== 'pattern' || part <= NONE) return;
+    sticks += part;
+    const times = Math.floor(part + NONE);
+    for (let n = 0; n < times; n++) take(column.pattern);
+    if (part - times > NONE)
+      open.push({ pattern: column.pattern, rank: (part - times) * (1 + SHAKE * random()), index });
+  });
+  open.sort((a, b) => b.rank - a.rank || a.index - b.index);
+  for (const { pattern } of open) {
+    if (settled.length >= STEP * sticks && settled.length > 0) break;
+    take(pattern);
+  }
+  return settled;
+}
+
+/**
+ * A dive for hundreds of sizes: divides the walls as the flow says, settles what is whole, and makes a smaller linear
+ * programme of the rest again and again, until that is small enough to be planned on its own.
+ * @returns undefined where it led to nothing better
+ */
+export function rollingDive(
+  master: Master,
+  relaxed: LpOutcome,
+  solver: LinearSolver,
+  {
+    random,
+    isHopeless,
+    stop,
+    seconds,
+    dives,
+    best,
+  }: Pick<DiveOptions, 'random' | 'isHopeless' | 'stop' | 'seconds'> & {
+    readonly dives: number;
+    readonly best: number;
+  },
+): Filled | undefined {
+  const { model } = master;
+  const paths = pathsOfFlow(model, master.columns, relaxed.columns);
+  const wanted = demandOf(model, paths);
+  // What is settled, in patterns of the whole.
+  const done: Pattern[] = [];
+  let [inner, outcome]: [Master, LpOutcome] = [master, relaxed];
+  let count: readonly number[] = wanted;
+  let outward = (pattern: Pattern): Pattern => pattern;
+  try {
+    for (;;) {
+      const settled = settle(inner, outcome, random);
+      if (settled.length === 0) return undefined;
+      done.push(...settled.map(outward));
+      const left = [...count];
+      for (const pattern of settled)
+        pattern.items.forEach((item, k) => (left[item] = Math.max(0, left[item]! - pattern.counts[k]!)));
+      const open = countOf(left);
+      const spent = filledOf(model, trimToDemand(model, done, wanted), paths).cost;
+      if (open === 0) return filledOf(model, trimToDemand(model, done, wanted), paths);
+      const part = residualOf(inner.model, left, [], settled);
+      const start = inner.columns.flatMap((column) =>
+        column.kind === 'pattern' ? (part.forth(column.pattern) ?? []) : [],
+      );
+      const before = outward;
+      outward = (pattern) => before(part.back(pattern));
+      if (open <= REST_APART) {
+        const task = { random, stop, seconds, most: best - spent - 1, dives, start, exact: true };
+        const last = solvePart(part.model, solver, task);
+        return (
+          last &&
+          filledOf(model, trimToDemand(model, [...done, ...last.patterns.map(outward)], wanted), paths)
+        );
+      }
+      const next = new Master(part.model, solver, { simple: true });
+      if (inner !== master) inner.dispose();
+      inner = next;
+      inner.addPatterns(start);
+      outcome = inner.price({ stop, seconds, rounds: ROUNDS, quick: true, disjoint: DISJOINT }).outcome;
+      count = part.model.items.map((item) => item.demand);
+      if (stop() || outcome.status !== 'optimal' || isHopeless(outcome.objective + spent)) return undefined;
+    }
+  } finally {
+    if (inner !== master) inner.dispose();
+  }
+}
