@@ -53,8 +53,8 @@ export function narrowed(full: CutModel, kept: KeptArcs): Narrow {
   };
 }
 
-/** How often worths of items outside are put right. */
-const REPAIRS = 24;
+/** How often worths are put right. */
+const REPAIRS = 60;
 const LEAST_FACTOR = 0.995;
 /** Search nodes for each stick group when a bound of the whole is worked out. */
 const NODES = 400_000;
@@ -99,20 +99,21 @@ export class WholeBound {
   }
 
   /**
-   * Lowers the worth of unknown items in fillings that exceed their price, so far that they do not.
+   * Lowers the worth of items in fillings that exceed their price: less is lost than by lowering all.
    * @returns whether there was anything to lower
    */
   private lower(values: Float64Array, narrow: Narrow, fillings: readonly Filling[]): boolean {
     let lowered = false;
     for (const { group, list } of fillings) {
       const { price } = this.full.sticks[group]!;
-      const unknown = list.filter((item) => !narrow.place.has(item));
-      const theirs = unknown.reduce((sum, item) => sum + values[item]!, 0);
       const over = list.reduce((sum, item) => sum + values[item]!, 0) - price;
-      if (over <= 1e-6 * price || theirs <= 0) continue;
-      // By a little at a time: what exceeds may be the others' fault.
+      if (over <= 1e-6 * price) continue;
+      // Items outside first: their worth was only guessed. By a little at a time: what exceeds may be the others' fault.
+      const unknown = list.filter((item) => !narrow.place.has(item));
+      const among = unknown.length > 0 ? unknown : list;
+      const theirs = among.reduce((sum, item) => sum + values[item]!, 0);
       const factor = Math.max(LEAST_FACTOR, 1 - over / theirs);
-      for (const item of new Set(unknown)) values[item]! *= factor;
+      for (const item of new Set(among)) values[item]! *= factor;
       lowered = true;
     }
     return lowered;
@@ -122,11 +123,13 @@ export class WholeBound {
    * What no plan of the whole counts less than, and how its walls are divided most cheaply at these worths. Covering is
    * priced (Lagrange), the worths scaled until no filling of a stick for sale exceeds its price; what limited stock of no
    * price could hold is taken off.
+   * @param enough asked after each time that worths were put right
    */
   bound(
     narrow: Narrow,
     duals: ArrayLike<number>,
     stop: () => boolean,
+    enough: () => boolean,
   ): { readonly bound: number; readonly paths: Paths } {
     const { full, knapsack } = this;
     const values = this.values(narrow, duals);
@@ -137,10 +140,15 @@ export class WholeBound {
         bounds: this.most,
         groups: ways.map((index) => ({ index, above: full.sticks[index]!.price })),
         nodes: NODES,
+        disjoint: 12,
         stop,
       });
     let answer = search();
-    for (let round = 0; round < REPAIRS && !stop() && this.lower(values, narrow, answer.fillings); round++)
+    for (
+      let round = 0;
+      round < REPAIRS && !stop() && !enough() && this.lower(values, narrow, answer.fillings);
+      round++
+    )
       answer = search();
     const { most } = answer;
     const scale = ways.reduce((least, way, k) => {

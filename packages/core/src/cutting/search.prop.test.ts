@@ -117,7 +117,12 @@ describe('against the trial of everything', () => {
         try {
           const { outcome } = master.price({ stop: () => false, seconds: () => 5 });
           if (outcome.status !== 'optimal') return;
-          const { bound, paths } = new WholeBound(model).bound(narrow, outcome.duals, () => false);
+          const { bound, paths } = new WholeBound(model).bound(
+            narrow,
+            outcome.duals,
+            () => false,
+            () => false,
+          );
           expect(bound).toBeLessThanOrEqual(best.cost + 1e-6);
           // Its ways to divide the walls are ways of the whole.
           expect(paths).toHaveLength(model.walls.length);

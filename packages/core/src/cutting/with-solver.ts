@@ -21,8 +21,10 @@ const LATE_SHARE = 0.95;
 /** With more sizes than this, most of them from places of splices, few of these places are looked at at a time. */
 export const WIDE = 1200;
 /** Shares of the time by which the narrow programmes are done, and rounds of each at the most. */
-const NARROW_SHARES = [0.18, 0.65] as const;
+const NARROW_SHARES = [0.25, 0.68] as const;
 const NARROW_ROUNDS = 300;
+/** Share of the time for putting a bound of the whole right. */
+const REPAIR_SHARE = 0.15;
 /** Dives in a row that may find nothing. */
 const DIVES = 25;
 /** The same in between, where the relaxation is not at its end. */
@@ -132,7 +134,9 @@ function searchNarrow(search: Search, solver: LinearSolver, known: readonly Patt
         },
       });
       if (outcome.status !== 'optimal' || stop()) return;
-      const { bound, paths } = whole.bound(narrow, outcome.duals, stop);
+      const { bound, paths } = whole.bound(narrow, outcome.duals, stop, () =>
+        search.spent(share + REPAIR_SHARE),
+      );
       search.raise(bound, 'bound', 'relaxed');
       plans.push(paths);
       for (const column of master.columns)
