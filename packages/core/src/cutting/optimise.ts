@@ -100,7 +100,8 @@ function searchBeyond(
   options: OptimiseOptions,
   seconds: number,
 ): CutSolution | NotFound {
-  const limited = problem.sticks.filter((kind) => !kind.rack && kind.count !== undefined);
+  // Of a length that is sold out there is no more: it would change which walls have to be spliced.
+  const limited = problem.sticks.filter((kind) => !kind.rack && (kind.count ?? 0) > 0);
   const { more, dear } = beyond(problem, limited);
   const wider = { ...problem, sticks: [...problem.sticks, ...more] };
   const built = buildModel(wider);

@@ -93,11 +93,14 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
+      // Where few patterns are left to look at the proof is quick: before anything else is tried.
+      const few = proof.few();
+      if (stop()) return;
       const better = search.best !== undefined && neighbourhood(search, solver, random);
       if (stop()) return;
       // The fewer patterns a better plan could use the quicker a proof: as long as plans get better it waits.
       const tried = (!better || search.best === undefined) && proof.next();
-      idle = better || tried ? 0 : idle + 1;
+      idle = better || tried || few ? 0 : idle + 1;
     }
   } finally {
     master.dispose();
@@ -235,23 +238,32 @@ class Proof {
     return this.master.patternsWithin(part, this.fresh!.outcome.duals, most, () => this.search.left() <= 0);
   }
 
+  /**
+   * The complete programme where few patterns could make a better plan; once for each plan, as a better one leaves fewer.
+   * @returns whether it was tried
+   */
+  few(): boolean {
+    const { search, master } = this;
+    const { left } = search;
+    if (this.converged && !this.fresh) this.fresh = master.price({ stop: () => left() <= 0, seconds: left });
+    const cost = search.best?.cost ?? Infinity;
+    if (cost >= this.triedAt || !this.fresh?.converged) return false;
+    this.triedAt = cost;
+    const few = this.within(this.gap, FEW_PATTERNS);
+    if (few) {
+      this.step = SHARES.length + 2;
+      this.run(few, Infinity, Math.min(left(), 2 * PROOF_SECONDS));
+      return true;
+    }
+    if (this.step > 1) this.step = 1;
+    return false;
+  }
+
   /** The next attempt. @returns whether there was one to make */
   next(): boolean {
     const { search, master } = this;
     const { left, stop } = search;
-    if (this.converged && !this.fresh) this.fresh = master.price({ stop: () => left() <= 0, seconds: left });
-    const cost = search.best?.cost ?? Infinity;
-    if (cost < this.triedAt && this.fresh?.converged) {
-      // A better plan leaves fewer patterns to look at.
-      this.triedAt = cost;
-      const few = this.within(this.gap, FEW_PATTERNS);
-      if (few) {
-        this.step = SHARES.length + 2;
-        this.run(few, Infinity, Math.min(left(), 2 * PROOF_SECONDS));
-        return true;
-      }
-      if (this.step > 1) this.step = 1;
-    }
+    if (this.few()) return true;
     const step = this.step++;
     if (step === 0) {
       const known = master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));

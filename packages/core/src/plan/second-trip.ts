@@ -50,7 +50,17 @@ export function secondTripOf(
   const all = open.reduce((sum, stick) => sum + stick.cuts.length, 0);
   let before = 0;
   const answers = problems.flatMap((item, index) => {
-    const { problem, profile } = item;
+    const { profile } = item;
+    // A piece of the rack that has been cut from is not there any more.
+    const gone = new Set(
+      item.sticks.flatMap((one) =>
+        one.source === 'rack' &&
+        plan.sticks.some((stick) => stick.cut && stick.profile === profile.id && stick.item === one.item)
+          ? [one.kind.id]
+          : [],
+      ),
+    );
+    const problem = { ...item.problem, sticks: item.problem.sticks.filter((kind) => !gone.has(kind.id)) };
     const sticks = fixedSticks(layout, item, pins).map(({ stick, parts }): CutStick => ({
       stick,
       placed: parts.map((part) =>

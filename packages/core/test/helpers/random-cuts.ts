@@ -66,7 +66,7 @@ export const smallProblems = (most: number): fc.Arbitrary<SmallProblem> =>
         fc.record({
           length: fc.integer({ min: 500, max: 900 }),
           price: fc.integer({ min: 50, max: 120 }),
-          count: fc.constantFrom(null, null, 2),
+          count: fc.constantFrom(null, null, null, 2, 1, 0),
         }),
         { minLength: 1, maxLength: 3 },
       ),
