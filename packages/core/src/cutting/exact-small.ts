@@ -2,7 +2,7 @@ import type { CutModel, WallNet } from './model.ts';
 import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
 import type { ClassSet, Sequencer } from './sequencer.ts';
 import { isLimited, StockCount } from './stock.ts';
-import { tripsOf } from './ways.ts';
+import { tripsOf, worthOfKeeping } from './ways.ts';
 
 /** Most pieces for which every way to share them among sticks is tried: 3^14 is under five million steps. */
 const MOST_PIECES = 14;
@@ -60,9 +60,7 @@ function divisions(model: CutModel): Division[] | undefined {
     .filter((pool) => pool.price === 0)
     .reduce((sum, pool) => sum + (pool.count ?? Infinity) * pool.length, 0);
   const rate = bought.length > 0 ? Math.min(...bought.map((pool) => pool.price / pool.length)) : 0;
-  // What keeping sticks of the plan before is worth at the most.
-  const kept = model.sticks.reduce((sum, { just, count }) => sum + (just ? count! : 0), 0);
-  const worth = kept * (model.problem.keep?.weight ?? 0);
+  const worth = worthOfKeeping(model);
   const found = all
     .filter((one) => one.items.length <= MOST_PIECES)
     .map(({ items, ...one }): Division => {

@@ -1,4 +1,5 @@
 import type { CutModel } from './model.ts';
+import { worthOfKeeping } from './ways.ts';
 
 /**
  * What items and sticks come to when gaps and trims are counted, each at its least: an item takes its length and half the
@@ -33,11 +34,7 @@ export function weightsOf(model: CutModel): Weights {
 }
 
 /** A bound that needs no solver for what a plan counts, cents; see `lengthCost`. */
-export function lengthBound(model: CutModel): number {
-  // At most all that can be kept is kept.
-  const kept = model.sticks.reduce((sum, { just, count }) => sum + (just ? count! : 0), 0);
-  return lengthCost(model) - kept * (model.problem.keep?.weight ?? 0);
-}
+export const lengthBound = (model: CutModel): number => lengthCost(model) - worthOfKeeping(model);
 
 /**
  * What sticks and splices cost at least, cents: the weight of all that is wanted, cut from sticks in fractions, the cheapest room

@@ -1,8 +1,9 @@
 import { Knapsack, type KnapsackAnswer, type KnapsackQuery } from './knapsack.ts';
 import { RoomPricer } from './room-pricing.ts';
-import { mostWanted, type CutModel, type WallNet } from './model.ts';
+import type { CutModel, WallNet } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
+import { mostWanted } from './ways.ts';
 
 /** Price of leaving one blank uncut, in cents, beyond any stick's: only there so that the first programme has a solution. */
 export const uncutPrice = (model: CutModel): number =>

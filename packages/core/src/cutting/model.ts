@@ -194,13 +194,6 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
   return ok({ ...plain, sticks: byPrice([...plain.sticks, ...waysKept(plain)]) });
 }
 
-/** Most of each item that one stick could ever use: its demand, or one for each part of a wall that might ask for it. */
-export function mostWanted(model: CutModel): number[] {
-  const most = model.items.map((item) => item.demand);
-  for (const net of model.walls) for (const arc of net.arcs) most[arc.item]!++;
-  return most;
-}
-
 /** Blanks and walls of a problem that fit no stick, however they are divided. */
 export function fitsNothing(problem: CutProblem): readonly Issue[] {
   const built = buildModel(problem);

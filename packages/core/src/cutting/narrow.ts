@@ -1,9 +1,10 @@
 import { choosePaths } from './heuristic.ts';
 import { Knapsack, type Filling, type KnapsackAnswer } from './knapsack.ts';
 import { weightsOf } from './length-bound.ts';
-import { mostWanted, type CutModel } from './model.ts';
+import type { CutModel } from './model.ts';
 import { filledOf, holds, type Filled, type Paths, type Pattern } from './pattern.ts';
 import { residualOf } from './residual.ts';
+import { mostWanted, worthOfKeeping } from './ways.ts';
 
 /**
  * A large problem with few of the ways to divide its walls: each part of a wall that might be cut is a size of its own, and
@@ -122,7 +123,7 @@ export class WholeBound {
   /**
    * What no plan of the whole counts less than, and how its walls are divided most cheaply at these worths. Covering is
    * priced (Lagrange), the worths scaled until no filling of a stick for sale exceeds its price; what limited stock of no
-   * price could hold is taken off.
+   * price could hold is taken off, and what keeping sticks of a plan before is worth at the most.
    * @param enough asked after each time that worths were put right
    */
   bound(
@@ -170,6 +171,7 @@ export class WholeBound {
       const { price, pool } = full.sticks[way]!;
       if (price <= 0) bound -= (full.pools[pool]!.count ?? Infinity) * scale * Math.max(0, most[k]!);
     });
+    bound -= worthOfKeeping(full);
     return { bound, paths };
   }
 }

@@ -114,6 +114,17 @@ export function keptSticks(model: CutModel): (KeptStick | undefined)[] {
   });
 }
 
+/** Most of each item that one stick could ever use: its demand, or one for each part of a wall that might ask for it. */
+export function mostWanted(model: CutModel): number[] {
+  const most = model.items.map((item) => item.demand);
+  for (const net of model.walls) for (const arc of net.arcs) most[arc.item]!++;
+  return most;
+}
+
+/** What keeping sticks of the plan before is worth at the most, cents: all that can be kept is kept. */
+export const worthOfKeeping = ({ sticks, problem }: CutModel): number =>
+  sticks.reduce((sum, { just, count }) => sum + (just ? count! : 0), 0) * (problem.keep?.weight ?? 0);
+
 /** What it would count to keep nothing of the plan before, cents: what is kept is taken off. */
 export const nothingKept = ({ keep }: CutProblem): number => (keep ? keep.sticks.length * keep.weight : 0);
 
@@ -128,10 +139,7 @@ export function waysKept(model: CutModel): StickGroup[] {
   const weight = model.problem.keep?.weight ?? 0;
   if (weight === 0) return [];
   const found = new Map<string, { stick: KeptStick; count: number }>();
-  const mostOf = model.items.map((item) => item.demand);
-  for (const net of model.walls)
-    for (const item of new Set(net.arcs.map((arc) => arc.item)))
-      mostOf[item]! += net.arcs.filter((arc) => arc.item === item).length;
+  const mostOf = mostWanted(model);
   for (const stick of keptSticks(model)) {
     if (!stick) continue;
     const key = `${stick.pool}|${stick.items.join()}`;

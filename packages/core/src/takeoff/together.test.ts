@@ -60,6 +60,17 @@ test('a piece of the rack that both jobs know is there once', () => {
   expect(found).toMatchObject({ cost: 1200, apart: 0 });
 });
 
+test('so many at the supplier are so many for all jobs, whichever job knows it', () => {
+  const few = { stock: [{ profile: 'base', length: 120, price: 12, count: 1 }, ...stock] };
+  const any = { stock: [{ profile: 'base', length: 120, price: 12 }, ...stock] };
+  const long = (found: Together): number | undefined => found.buy.find((line) => line.length === 120)?.count;
+  for (const [north, south] of [
+    [few, any],
+    [any, few],
+  ] as const)
+    expect(long(together(house('North', [110], north), house('South', [115], south)))).toBe(1);
+});
+
 test('a spliced wall keeps its parts together by name, and both jobs are served whole', async () => {
   const solver = await testSolver();
   const planned = planTogether(jobs(house('North', [300, 60]), house('South', [280, 44])), {

@@ -108,10 +108,11 @@ function joined(group: readonly Own[]): { problem: CutProblem; labels: Map<strin
       sticks.set(key, {
         ...kind,
         id: key,
+        // Where only so many are to be had, that holds for all jobs, in whichever it was noted.
         count:
-          held?.count === undefined || kind.count === undefined || source === 'rack'
-            ? kind.count
-            : Math.max(held.count, kind.count),
+          held?.count === undefined || kind.count === undefined
+            ? (held?.count ?? kind.count)
+            : Math.min(held.count, kind.count),
       });
     }
   return {

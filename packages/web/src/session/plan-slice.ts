@@ -14,6 +14,8 @@ export interface PlanState {
   readonly issues: readonly Issue[];
   /** The job being worked on, while the worker is busy. */
   readonly working: string | undefined;
+  /** When that began, on the page's own clock (`performance.now()`). */
+  readonly since: number;
   readonly progress: Readonly<Record<string, readonly ProgressStep[]>>;
 }
 
@@ -33,6 +35,7 @@ const initialState: PlanState = {
   final: true,
   issues: [],
   working: undefined,
+  since: 0,
   progress: {},
 };
 
@@ -41,9 +44,10 @@ export const planSlice = createSlice({
   initialState,
   reducers: {
     /** Another job begins with nothing. */
-    planStarted: (state, { payload }: PayloadAction<{ job: string; key: string }>) => ({
+    planStarted: (state, { payload }: PayloadAction<{ job: string; key: string; at: number }>) => ({
       ...(state.job === payload.job ? state : { ...initialState, job: payload.job }),
       working: payload.key,
+      since: payload.at,
       progress: {},
     }),
     planProgressed(
@@ -64,6 +68,7 @@ export const planSlice = createSlice({
       final: payload.final,
       issues: [],
       working: payload.final ? undefined : payload.key,
+      since: state.since,
       progress: payload.final ? {} : state.progress,
     }),
     planRefused: (state, { payload }: PayloadAction<{ key: string; issues: readonly Issue[] }>) => ({
@@ -74,6 +79,7 @@ export const planSlice = createSlice({
       final: true,
       issues: payload.issues,
       working: undefined,
+      since: state.since,
       progress: {},
     }),
     /** Stopped by hand: the plan at hand is good enough. */

@@ -62,7 +62,7 @@ export function usePlan(
       const own = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
       const began = performance.now();
-      dispatch(planStarted({ job, key }));
+      dispatch(planStarted({ job, key, at: began }));
       own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
         if (data.kind === 'progress')
           return void dispatch(planProgressed({ ...data, at: performance.now() - began }));

@@ -148,14 +148,15 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
   );
 }
 
-/** Seconds since it was first shown. */
+/** Seconds that the search has gone on, whenever one began to look. */
 function Elapsed() {
-  const [seconds, setSeconds] = useState(0);
+  const since = useAppSelector((state) => state.plan.since);
+  const [now, setNow] = useState(() => performance.now());
   useEffect(() => {
-    const began = performance.now();
-    const timer = setInterval(() => setSeconds(Math.round((performance.now() - began) / 1000)), 1000);
+    const timer = setInterval(() => setNow(performance.now()), 1000);
     return () => clearInterval(timer);
   }, []);
+  const seconds = Math.max(0, Math.round((now - since) / 1000));
   // Told again every second it would drown everything else.
   return <span aria-hidden="true">{seconds} s</span>;
 }
