@@ -11,6 +11,7 @@ const CORE = [
   'job',
   'survey',
   'saw',
+  'openings',
   'joinery',
   'cutting',
   'solver',

@@ -7,6 +7,18 @@ export type { Drawing, Label, Lettering, Mark, Part, Ref, Role, Shape } from './
 export * from './job/index.ts';
 export * from './survey/index.ts';
 export * from './saw/index.ts';
+export {
+  casingOf,
+  dressSide,
+  freeName,
+  headsOf,
+  kitOf,
+  letterOf,
+  openingNames,
+  placeKey,
+  sillsOf,
+} from './openings/index.ts';
+export type { DressedSide, OpeningPart, PartPlace, PartRole, SideName } from './openings/index.ts';
 export * from './joinery/index.ts';
 export * from './pieces/index.ts';
 export * from './cutting/index.ts';

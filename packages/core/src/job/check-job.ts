@@ -1,7 +1,7 @@
 import { atan2Deg, cosDeg, pointer, sinDeg, type Issue } from '../base/index.ts';
 import { formatAngle, formatWithUnit, type Unit } from '../measure/index.ts';
 import { checkRoom, repeatedIds } from './check-room.ts';
-import type { JobFile, Profile, Room } from './schema.ts';
+import type { JobFile, Kit, Profile, Room } from './schema.ts';
 import { traitsOf } from './traits.ts';
 
 /** How far two figures of one crown may be apart: what a tape and a square read apart. */
@@ -63,18 +63,29 @@ function contradictions(
     : [];
 }
 
+/** The parts of a kit that are profiles. */
+const KIT_PROFILES = ['leg', 'head', 'sill', 'cap', 'plinth', 'block', 'band', 'jamb'] as const;
+
 function checkProfilesUsed(room: Room, profiles: ReadonlyMap<string, Profile>, at: string): Issue[] {
   const issues: Issue[] = [];
   const known = (id: string | null | undefined, where: string): void => {
     if (id !== null && id !== undefined && !profiles.has(id))
       issues.push({ at: where, text: `there is no profile "${id}" in this job` });
   };
+  const knownInKit = (kit: Kit | undefined, where: string): void =>
+    KIT_PROFILES.forEach((key) => known(kit?.[key], `${where}/${key}`));
+  Object.entries(room.houseRules?.kit ?? {}).forEach(([kind, kit]) =>
+    knownInKit(kit, `${at}/houseRules/kit/${kind}`),
+  );
   room.walls.forEach((wall, w) =>
     (wall.openings ?? []).forEach((opening, o) => {
       const here = `${at}${pointer('walls', w, 'openings', o)}`;
       known(opening.casing, `${here}/casing`);
       known(opening.stool, `${here}/stool`);
       known(opening.apron, `${here}/apron`);
+      known(opening.other?.casing, `${here}/other/casing`);
+      knownInKit(opening.kit, `${here}/kit`);
+      knownInKit(opening.other?.kit, `${here}/other/kit`);
     }),
   );
   room.trims.forEach((trim, t) => {
@@ -125,6 +136,16 @@ export function checkJob(job: JobFile): Issue[] {
     issues.push({ at: '/saw', text: `there is no saw "${job.saw}" in this job` });
   job.profiles.forEach((profile, index) =>
     issues.push(...checkProfile(profile, pointer('profiles', index), job.unit)),
+  );
+  Object.entries(job.houseRules?.kit ?? {}).forEach(([kind, kit]) =>
+    KIT_PROFILES.forEach((key) => {
+      const named = kit[key];
+      if (named !== undefined && !profiles.has(named))
+        issues.push({
+          at: pointer('houseRules', 'kit', kind, key),
+          text: `there is no profile "${named}" in this job`,
+        });
+    }),
   );
   const trim = job.houseRules?.endTrim ?? 0;
   job.stock.forEach((item, index) => {

@@ -41,6 +41,23 @@ export interface HouseRules {
   readonly minPiece: number;
   readonly minReusable: number;
   readonly viewFromEntry: boolean;
+  /** Heads cut from the figures, held until they are measured outside to outside, or cut rough and marked in place. */
+  readonly headMode: 'pre-cut' | 'measured' | 'rough';
+  /** What a held head is planned longer than predicted. */
+  readonly heldAllowance: number;
+  /** What a rough head is cut longer. */
+  readonly roughAllowance: number;
+  /** How far casing laps onto the wall beyond the gap it covers. */
+  readonly coverGap: number;
+  /** A head out of level by more over its width is worth a word. */
+  readonly outOfTrue: number;
+  /** A jamb that stands proud of the wall by no more is planed, or the casing back-cut. */
+  readonly proudJamb: number;
+  /** Degrees by which casing miters are cut back. */
+  readonly backCut: number;
+  /** Free room of each notch of a stool. */
+  readonly stoolPlay: number;
+  readonly kit: NonNullable<HouseRulesInput['kit']>;
 }
 
 /** The crew's rules over the published defaults (job file format, "HouseRules"). */
@@ -73,6 +90,15 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
     minPiece: given.minPiece ?? size(8, 200),
     minReusable: given.minReusable ?? size(24, 600),
     viewFromEntry: given.viewFromEntry ?? true,
+    headMode: given.headMode ?? 'measured',
+    heldAllowance: given.heldAllowance ?? size(1 / 2, 12),
+    roughAllowance: given.roughAllowance ?? size(1, 25),
+    coverGap: given.coverGap ?? 0,
+    outOfTrue: given.outOfTrue ?? size(1 / 4, 6),
+    proudJamb: given.proudJamb ?? size(1 / 8, 3),
+    backCut: given.backCut ?? 0,
+    stoolPlay: given.stoolPlay ?? 0,
+    kit: given.kit ?? {},
   };
 }
 

@@ -171,19 +171,101 @@ export const cornerSchema = z.strictObject({
   joint: z.record(id, jointPinSchema).optional(),
 });
 
+const corner4 = z
+  .number()
+  .min(-1_000, 'must be at least -1000')
+  .max(1_000_000, 'is too large to be a length');
+const tilt = z.number().gt(-30, 'must be more than -30').lt(30, 'must be less than 30');
+
+/**
+ * What an opening is dressed with: a set of parts and how they are joined. Keys of the opening win one by one over the
+ * house rule for its kind.
+ */
+export const kitSchema = z.strictObject({
+  /** Of leg and head: mitered, the head laid over the legs, or a block at each corner. */
+  corners: z.enum(['miter', 'butt', 'block'], 'must be "miter", "butt" or "block"').optional(),
+  /** Profiles that differ from the casing. */
+  leg: id.optional(),
+  head: id.optional(),
+  sill: id.optional(),
+  /** Butt: past the legs' outer edges at each end. */
+  overhang: notNegative.optional(),
+  cap: id.optional(),
+  capOverhang: notNegative.optional(),
+  plinth: id.optional(),
+  plinthHeight: positive.optional(),
+  block: id.optional(),
+  /** Its profile's width is what shows beyond the outer edge. */
+  band: id.optional(),
+  jamb: id.optional(),
+  lap: z.enum(['head', 'sides'], 'must be "head" or "sides"').optional(),
+  jambReveal: notNegative.optional(),
+  /** Legs that are ripped to a width, as seen from their side. */
+  ripLeft: positive.optional(),
+  ripRight: positive.optional(),
+});
+
+/** The other side of a wall at an opening, handed as seen from there. */
+export const openingSideSchema = z.strictObject({
+  casing: id.nullable().optional(),
+  kit: kitSchema.optional(),
+  reveal: notNegative.optional(),
+});
+
 export const openingSchema = z.strictObject({
   id,
   kind: z.enum(['door', 'cased', 'pocket', 'window', 'drywall']),
+  /** Written on every piece and list: D1, W2. */
+  name: z.string().min(1, 'must not be empty').max(20, 'must have at most 20 characters').optional(),
+  /** What it is called beside its name. */
+  word: z.string().max(80).optional(),
   at: notNegative,
   width: positive,
+  widthTop: positive.optional(),
   headHeight: positive,
   sillHeight: notNegative.optional(),
   casing: id.nullable().optional(),
   headLeft: positive.optional(),
   headRight: positive.optional(),
+  /** How much the head rises to the right over the width. */
+  headLevel: z.number().gt(-1_000).lt(1_000).optional(),
+  sillLeft: notNegative.optional(),
+  sillRight: notNegative.optional(),
+  sillIs: z.enum(['stool-top', 'frame'], 'must be "stool-top" or "frame"').optional(),
+  /** From bottom left to top right, inside the jambs. */
+  diagonal: positive.optional(),
+  /** Degrees out of plumb in the plane of the wall, positive with the top to the right. */
+  lean: z.strictObject({ left: tilt.optional(), right: tilt.optional() }).optional(),
+  /** From frame out to the wall plane: positive where the jamb is shy, negative where it stands proud. */
+  jambDepth: z
+    .strictObject({
+      topLeft: corner4.optional(),
+      topRight: corner4.optional(),
+      bottomLeft: corner4.optional(),
+      bottomRight: corner4.optional(),
+    })
+    .optional(),
+  roughGap: notNegative.optional(),
+  /** Of the wall's edge, where it is rounded into the opening. */
+  drywallRadius: notNegative.optional(),
+  floorGap: notNegative.optional(),
+  reveal: notNegative.optional(),
+  kit: kitSchema.optional(),
+  other: openingSideSchema.optional(),
   stool: id.optional(),
   apron: id.optional(),
   picture: z.boolean().optional(),
+  nose: notNegative.optional(),
+  hornLeft: notNegative.optional(),
+  hornRight: notNegative.optional(),
+  /** Along the head's outer edge, outside to outside of the legs as they stand. */
+  measuredHead: positive.optional(),
+  /** What leaves no room for casing. */
+  clear: z.enum(['blind', 'shutter', 'tile', 'other']).optional(),
+  /** Casing that comes off again: head and one leg are screwed, not glued. */
+  removable: z.boolean().optional(),
+  /** From the wall's face to the path of a pocket door. */
+  pocketDepth: notNegative.optional(),
 });
 
 export const interruptionSchema = z.strictObject({
@@ -307,6 +389,15 @@ export const houseRulesSchema = z.strictObject({
   minPiece: notNegative.optional(),
   minReusable: notNegative.optional(),
   viewFromEntry: z.boolean().optional(),
+  headMode: z.enum(['pre-cut', 'measured', 'rough'], 'must be "pre-cut", "measured" or "rough"').optional(),
+  heldAllowance: notNegative.optional(),
+  roughAllowance: notNegative.optional(),
+  coverGap: notNegative.optional(),
+  outOfTrue: notNegative.optional(),
+  proudJamb: notNegative.optional(),
+  backCut: z.number().min(0, 'must not be negative').max(10, 'must be at most 10').optional(),
+  stoolPlay: notNegative.optional(),
+  kit: z.partialRecord(openingSchema.shape.kind, kitSchema).optional(),
 });
 
 /**
@@ -419,6 +510,8 @@ export type AngleReading = z.infer<typeof readingSchema>;
 export type Corner = z.infer<typeof cornerSchema>;
 export type JointPin = z.infer<typeof jointPinSchema>;
 export type Opening = z.infer<typeof openingSchema>;
+export type Kit = z.infer<typeof kitSchema>;
+export type OpeningSide = z.infer<typeof openingSideSchema>;
 export type Interruption = z.infer<typeof interruptionSchema>;
 export type Wall = z.infer<typeof wallSchema>;
 export type Trim = z.infer<typeof trimSchema>;

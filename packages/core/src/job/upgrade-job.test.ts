@@ -43,7 +43,7 @@ const NEW = {
   ],
   saw: 'saw',
   // It was planned without a margin and stays so.
-  houseRules: { cutMargin: 0 },
+  houseRules: { cutMargin: 0, headMode: 'pre-cut' },
   profiles: [],
   stock: [],
   rooms: [],

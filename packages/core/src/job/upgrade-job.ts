@@ -32,14 +32,17 @@ function sawOfFirst(saw: Fields): Fields {
   };
 }
 
-/** Version 1 to 2: one saw becomes a list of saws with the one in use; without a margin it was planned, and so it stays. */
+/**
+ * Version 1 to 2: one saw becomes a list of saws with the one in use; without a margin and with its heads
+ * cut from the figures it was planned, and so it stays.
+ */
 function fromFirst(file: Fields): Fields {
   const { saw, houseRules: rules, ...rest } = file;
   return {
     ...rest,
     version: JOB_VERSION,
     ...(rules === undefined || isFields(rules)
-      ? { houseRules: { cutMargin: 0, ...rules } }
+      ? { houseRules: { cutMargin: 0, headMode: 'pre-cut', ...rules } }
       : { houseRules: rules }),
     ...(isFields(saw) ? { saws: [sawOfFirst(saw)], saw: SAW_ID } : saw === undefined ? {} : { saw }),
   };

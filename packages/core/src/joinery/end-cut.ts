@@ -213,16 +213,17 @@ export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefin
           squareSetback(bare, frame),
         );
   if (stop.kind === 'interruption') return square('square', `square against ${stop.name}`);
+  if (stop.part === 'stool') return square('square', 'square against the horn of the stool');
   const traits = traitsOf(frame.profile);
   const stands = frame.standoff + (traits.proud === 'projection' ? frame.depth : frame.profile.thickness);
   const proud = stop.casingThickness === undefined ? undefined : stands - stop.casingThickness;
   if (proud !== undefined && proud <= frame.rules.returnTolerance + NOISE)
-    return square('square', 'dies square into the casing');
+    return square('square', `dies square into the ${STANDING[stop.part!] ?? 'casing'}`);
   const to = frame.standoff > 0 ? 'what it lies on' : 'the wall';
   const why =
     proud === undefined
       ? `to ${to}: no casing here`
-      : `to ${to}: stands ${Number(proud.toFixed(3))} prouder than the casing`;
+      : `to ${to}: stands ${Number(proud.toFixed(3))} prouder than the ${STANDING[stop.part!] ?? 'casing'}`;
   const { thickness } = frame.profile;
   if (traits.snips && frame.rules.shoeReturn === 'snipped')
     return {
@@ -239,6 +240,15 @@ export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefin
     insideCorner: false,
   };
 }
+
+/** What a trim may die into besides casing. */
+const STANDING: Partial<Record<NonNullable<Extract<Stop, { kind: 'opening' }>['part']>, string>> = {
+  plinth: 'plinth',
+  band: 'back band',
+  apron: 'apron',
+  block: 'corner block',
+  cap: 'cap',
+};
 
 /** A snip takes about 1/8 off the nose of a 1/2 in shoe. */
 const SNIPPED = 1 / 4;

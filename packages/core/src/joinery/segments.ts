@@ -1,11 +1,19 @@
 import { SAME_LENGTH, segmentKey, type EndName, type SegmentKey } from '../base/index.ts';
 import type { JobFile, Opening, Wall } from '../job/index.ts';
+import { openingBetween, type Edge, type PartRole } from '../openings/index.ts';
 import type { TrimFrame } from './trim-frame.ts';
 
 /** Why a segment stops: at the corner of its wall, at an opening, or at something standing or hanging there. */
 export type Stop =
   | { readonly kind: 'corner' }
-  | { readonly kind: 'opening'; readonly opening: Opening; readonly casingThickness: number | undefined }
+  | {
+      readonly kind: 'opening';
+      readonly opening: Opening;
+      /** The outermost of what stands there; undefined where it is the opening itself. */
+      readonly part: PartRole | undefined;
+      /** How far that stands out from the wall. */
+      readonly casingThickness: number | undefined;
+    }
   | { readonly kind: 'interruption'; readonly id: string; readonly name: string };
 
 /** What a stop is, for the keys of pieces. */
@@ -28,23 +36,26 @@ export interface Segment {
 interface Block {
   readonly from: number;
   readonly to: number;
-  readonly stop: Stop;
+  /** What a piece on its left and one on its right stop at. */
+  readonly leftStop: Stop;
+  readonly rightStop: Stop;
 }
 
-/** What an opening covers of the wall at a trim's height, casing included; undefined when the trim passes it. */
+/** What an opening takes of the wall at a trim's height, with what stands around it; undefined when the trim passes it. */
 function openingBlock(job: JobFile, frame: TrimFrame, opening: Opening): Block | undefined {
-  const casing = job.profiles.find((profile) => profile.id === opening.casing);
-  const apron = job.profiles.find((profile) => profile.id === opening.apron);
-  const margin = casing ? frame.rules.reveal + casing.width : 0;
-  const head = Math.max(opening.headHeight, opening.headLeft ?? 0, opening.headRight ?? 0);
-  const sill = opening.kind === 'window' ? (opening.sillHeight ?? 0) : 0;
-  const below = opening.kind !== 'window' ? 0 : apron ? apron.width : opening.picture ? margin : 0;
-  const overlaps = sill - below < frame.high - SAME_LENGTH && head + margin > frame.low + SAME_LENGTH;
-  if (!overlaps) return undefined;
+  const taken = openingBetween(job, frame.rules, opening, frame.low, frame.high);
+  if (!taken) return undefined;
+  const stop = ({ role, stands }: Edge): Stop => ({
+    kind: 'opening',
+    opening,
+    part: role,
+    casingThickness: stands,
+  });
   return {
-    from: opening.at - margin,
-    to: opening.at + opening.width + margin,
-    stop: { kind: 'opening', opening, casingThickness: casing?.thickness },
+    from: taken.left.at,
+    to: taken.right.at,
+    leftStop: stop(taken.left),
+    rightStop: stop(taken.right),
   };
 }
 
@@ -52,11 +63,10 @@ function blocksOf(job: JobFile, frame: TrimFrame, wall: Wall): Block[] {
   const openings = (wall.openings ?? []).flatMap((opening) => openingBlock(job, frame, opening) ?? []);
   const others = (wall.interruptions ?? [])
     .filter((item) => item.low < frame.high - SAME_LENGTH && item.high > frame.low + SAME_LENGTH)
-    .map((item): Block => ({
-      from: item.at,
-      to: item.at + item.width,
-      stop: { kind: 'interruption', id: item.id, name: item.name ?? 'what is built in there' },
-    }));
+    .map((item): Block => {
+      const stop: Stop = { kind: 'interruption', id: item.id, name: item.name ?? 'what is built in there' };
+      return { from: item.at, to: item.at + item.width, leftStop: stop, rightStop: stop };
+    });
   return [...openings, ...others].sort((a, b) => a.from - b.from || a.to - b.to);
 }
 
@@ -92,10 +102,10 @@ export function segmentsOfWall(job: JobFile, frame: TrimFrame, wallIndex: number
   let left: Stop = { kind: 'corner' };
   for (const block of blocksOf(job, frame, wall)) {
     if (block.from > from + SAME_LENGTH)
-      segments.push({ wallIndex, from, to: Math.min(block.from, length), left, right: block.stop });
+      segments.push({ wallIndex, from, to: Math.min(block.from, length), left, right: block.leftStop });
     if (block.to > from) {
       from = block.to;
-      left = block.stop;
+      left = block.rightStop;
     }
   }
   if (from < length - SAME_LENGTH)

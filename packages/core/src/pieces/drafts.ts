@@ -17,6 +17,7 @@ import {
 } from '../joinery/index.ts';
 import type { Profile } from '../job/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
+import type { OpeningPart, PartPlace, PartRole } from '../openings/index.ts';
 import { stretchAllowance, stretchId, type JobLayout, type RunLayout, type SpliceChoices } from './layout.ts';
 
 /** One end of a drafted piece. */
@@ -40,8 +41,15 @@ export interface Draft {
   readonly profile: Profile;
   readonly sawnAs: Profile['use'];
   readonly depth: number;
-  readonly role:
-    'wall' | 'return' | 'transition' | 'leg-left' | 'leg-right' | 'head' | 'sill' | 'stool' | 'apron';
+  readonly role: 'wall' | 'transition' | PartRole;
+  /** Around an opening: which face of the wall, and where it stands there. */
+  readonly side?: 'other';
+  readonly place?: PartPlace;
+  /** What it is ripped to where that is not its profile's width, and its widths at its own ends. */
+  readonly width?: number;
+  readonly taper?: OpeningPart['taper'];
+  readonly notches?: OpeningPart['notches'];
+  readonly held?: OpeningPart['held'];
   /** A small piece of a return: the piece whose end it turns back. */
   readonly returnOf?: PieceKey;
   readonly from?: number;
@@ -362,34 +370,45 @@ function transitionDrafts(
 /** Pieces around the openings of a room. */
 export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
   const { room, openings } = layout.rooms[roomIndex]!;
-  return openings.map((part): Draft => {
+  return openings.flatMap(({ trimId, wallId, opening, dressed }) => {
+    const wall = room.walls.findIndex((one) => one.id === wallId);
     const idOf = (name: string): PieceKey =>
-      openingPieceKey({ room: room.id, trim: part.trim.id, wall: part.wallId }, part.opening.id, name);
-    const end = (one: typeof part.left): DraftEnd => ({
+      openingPieceKey(
+        { room: room.id, trim: trimId, wall: wallId },
+        opening.id,
+        dressed.side === 'other' ? `other-${name}` : name,
+      );
+    const end = (one: OpeningPart['left']): DraftEnd => ({
       joint: one.joint,
       angle: one.angle,
       ...(one.mate === undefined ? {} : { mate: idOf(one.mate) }),
     });
-    return {
+    return dressed.parts.map((part): Draft => ({
       id: idOf(part.key),
       roomIndex,
-      trimId: part.trim.id,
-      wallId: part.wallId,
-      openingId: part.opening.id,
+      trimId,
+      wallId,
+      openingId: opening.id,
       profile: part.profile,
       sawnAs: part.sawnAs,
       depth: part.depth,
       role: part.role,
+      ...(dressed.side === 'other' ? { side: 'other' as const } : {}),
+      ...(part.place === undefined ? {} : { place: part.place }),
+      ...(part.width === undefined ? {} : { width: part.width }),
+      ...(part.taper === undefined ? {} : { taper: part.taper }),
+      ...(part.notches === undefined ? {} : { notches: part.notches }),
+      ...(part.held === undefined ? {} : { held: part.held }),
       ...(part.role === 'return' ? { returnOf: idOf((part.left.mate ?? part.right.mate)!) } : {}),
       near: part.near,
-      allowance: 0,
+      allowance: part.allowance,
       left: end(part.left),
       right: end(part.right),
-      reason: [part.reason],
+      reason: part.reason,
       after: [],
-      walk: [room.walls.findIndex((wall) => wall.id === part.wallId), part.opening.at],
+      walk: [wall, opening.at],
       layer: part.step,
       source: part.near === 0 ? undefined : { kind: 'blank' },
-    };
+    }));
   });
 }

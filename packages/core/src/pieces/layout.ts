@@ -27,7 +27,7 @@ import {
   type Room,
   type Trim,
 } from '../job/index.ts';
-import { openingParts, type OpeningPart } from './opening-parts.ts';
+import { dressedOpenings, type PlacedOpening } from './opening-parts.ts';
 
 /** A trim that runs along walls, joined, with its stretches and where they may be spliced. */
 export interface RunLayout {
@@ -42,7 +42,7 @@ export interface RoomLayout {
   /** The room's own rules over the job's. */
   readonly rules: HouseRules;
   readonly runs: readonly RunLayout[];
-  readonly openings: readonly OpeningPart[];
+  readonly openings: readonly PlacedOpening[];
 }
 
 /** Everything about a job that is decided before sticks are chosen: joints, near lines, and where walls may be spliced. */
@@ -214,9 +214,7 @@ export function layOutJob(job: JobFile): JobLayout {
           (trim) => trim.on === 'walls' && !blocked.some((one) => one.room === room && one.trim === trim),
         )
         .map((trim) => layOutTrim(job, own, room, trim)),
-      openings: room.trims
-        .filter((trim) => trim.on === 'openings')
-        .flatMap((trim) => openingParts(job, own, room, trim)),
+      openings: dressedOpenings(job, own, room),
     };
   };
   const kerf = kerfOf(sawOf(job), job.unit);

@@ -23,7 +23,9 @@ const byWalk =
 /** Drafts of one room in reading order: trim by trim as listed, clockwise from the entry. */
 export function inReadingOrder(room: Room, drafts: readonly Draft[]): Draft[] {
   const trimAt = new Map(room.trims.map((trim, index) => [trim.id, index]));
-  return [...drafts].sort((a, b) => trimAt.get(a.trimId)! - trimAt.get(b.trimId)! || byWalk(room)(a, b));
+  // Parts that belong to no trim of the room come last.
+  const at = (draft: Draft): number => trimAt.get(draft.trimId) ?? room.trims.length;
+  return [...drafts].sort((a, b) => at(a) - at(b) || byWalk(room)(a, b));
 }
 
 /** Steps of waiting before each piece can hang: 0 needs nothing. A circle (pinned by hand) is cut where it is met. */

@@ -198,7 +198,9 @@ export function cutProblems(
           left: draft.left.angle,
           right: draft.right.angle,
           qty: 1,
-          depth: draft.depth * units,
+          // A leg that is to be ripped is cut from its full stick first.
+          depth: (draft.role.startsWith('leg') ? depthOfStock(draft, profile) : draft.depth) * units,
+          ...(draft.held ? { held: true } : {}),
         };
       });
     const walls = spliceWalls(layout, profile.id, units, toMinor(rules.splicePrice, coin), spliceScarce);
@@ -220,6 +222,10 @@ export function cutProblems(
     return [{ profile, problem, sticks, runOf }];
   });
 }
+
+/** From near to far line across the whole stick. */
+const depthOfStock = (draft: Draft, profile: Profile): number =>
+  depthOfProfile({ ...profile, use: draft.sawnAs });
 
 /** Depth of the wall pieces of a profile; a run's own frame knows best. */
 const depthOnWall = (layout: JobLayout, profile: Profile): number =>

@@ -2,6 +2,7 @@ import type { PieceKey, StickRef, StockRef } from '../base/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import type { EndJoint } from '../joinery/index.ts';
 import { fromMinor, type Coin, type Unit } from '../measure/index.ts';
+import type { OpeningPart, PartPlace, PartRole, SideName } from '../openings/index.ts';
 import type { SawSetting } from '../saw/index.ts';
 import type { Suspect } from '../survey/index.ts';
 import type { WatchOutCode } from '../words/index.ts';
@@ -25,8 +26,7 @@ export interface PlanEnd {
   readonly saw: SawSetting;
 }
 
-export type PieceRole =
-  'wall' | 'return' | 'transition' | 'leg-left' | 'leg-right' | 'head' | 'sill' | 'stool' | 'apron';
+export type PieceRole = 'wall' | 'transition' | PartRole;
 
 export interface Piece {
   readonly id: PieceKey;
@@ -43,6 +43,17 @@ export interface Piece {
   readonly to?: number;
   readonly near: number;
   readonly allowance: number;
+  /** Parts of an opening: which face of the wall, and where they stand as seen from there. */
+  readonly side?: SideName;
+  readonly place?: PartPlace;
+  /** What it is ripped to, where that is not its profile's width: the wider end of a taper, the depth of a stool. */
+  readonly width?: number;
+  /** Widths at its own ends. */
+  readonly taper?: OpeningPart['taper'];
+  /** Of a stool, at its own ends: along it and from its back edge. */
+  readonly notches?: OpeningPart['notches'];
+  /** Waits for a measure; until then `near` is what was predicted and an allowance. */
+  readonly held?: OpeningPart['held'];
   readonly left: PlanEnd;
   readonly right: PlanEnd;
   readonly order: number;
@@ -81,6 +92,8 @@ export interface WatchOut {
   /** The wall whose right corner it is about. */
   readonly corner?: string;
   readonly opening?: string;
+  /** Where it is about several. */
+  readonly openings?: readonly string[];
   readonly piece?: PieceKey;
   /** Every piece it is about, where they are several. */
   readonly pieces?: readonly PieceKey[];

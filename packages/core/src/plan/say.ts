@@ -3,7 +3,7 @@ import { watchOutText, type WatchOutCode, type WatchOutData } from '../words/ind
 import type { WatchOut } from './plan-file.ts';
 
 /** Where a watch-out belongs. */
-export type Places = Pick<WatchOut, 'room' | 'wall' | 'corner' | 'opening' | 'piece' | 'pieces'>;
+export type Places = Pick<WatchOut, 'room' | 'wall' | 'corner' | 'opening' | 'openings' | 'piece' | 'pieces'>;
 
 export type Watch = <Code extends WatchOutCode>(
   code: Code,

@@ -12,6 +12,7 @@ import {
   type Closure,
 } from '../survey/index.ts';
 import { materialWatchOuts } from './material-watch-outs.ts';
+import { openingWatchOuts } from './opening-watch-outs.ts';
 import type { Piece, PlannedStick, WatchOut } from './plan-file.ts';
 import { tightSticks } from './sticks-of.ts';
 import { watcher, type Watch } from './say.ts';
@@ -285,6 +286,7 @@ export function watchOutsOf(
       ...one.runs.flatMap((run) => runWatchOuts(one.room, run, watch)),
     ]),
     ...layout.blocked.map((run) => slopedWatchOut(layout.job, run, watch)),
+    ...openingWatchOuts(layout, pieces, watch),
     ...pipeWatchOuts(layout, pieces, watch),
     ...pieceWatchOuts(layout, pieces, watch),
     ...materialWatchOuts(layout, pieces, watch),

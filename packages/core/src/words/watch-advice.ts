@@ -9,6 +9,46 @@ export interface WatchAdvice {
 }
 
 const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
+  clearance: {
+    why: 'Two things cannot stand in one place, and it is found at the saw otherwise, or on the wall.',
+    what: 'Choose one of the ways named, in the order named; no piece is changed by itself.',
+  },
+  'out-of-true': {
+    why: 'The eye compares the head with the ceiling and the reveal with the jamb.',
+    what: 'Shim or plane the frame, or bed the head; else cut as planned, each corner by its own angle.',
+  },
+  coverage: {
+    why: 'A gap beside the casing has to be filled, and cracks.',
+    what: 'Choose before anything is cut: the casing, the reveal or the jamb.',
+  },
+  'shy-jamb': {
+    why: 'Casing on a jamb behind the wall leans in and its miters open at the face.',
+    what: 'Rip the strip, taper and all, and set it before the legs.',
+  },
+  'proud-jamb': {
+    why: 'Casing rocks on a jamb that stands out, and no miter closes.',
+    what: 'Look for nails, then plane it flush; or pack out what is behind the outer edge.',
+  },
+  'stool-contour': {
+    why: 'A square notch leaves a hole beside a rounded edge.',
+    what: 'Scribe the curve into both notches, or case the window.',
+  },
+  'head-gate': {
+    why: 'A leg off its reveal, or a jamb out of plumb, shows in this figure first.',
+    what: 'Measure the reveal at the foot and the head of both legs, then measure again.',
+  },
+  removable: {
+    why: 'What is behind has to be got at again, and a door that slides must not meet a nail.',
+    what: 'Screws with caps, an open miter, no glue on that side.',
+  },
+  'band-left-out': {
+    why: 'A band runs along one unbroken outer edge.',
+    what: 'Change the corners in the kit of this opening, or take the band out of it.',
+  },
+  'narrow-stock': {
+    why: 'No saw makes a strip wider than its board.',
+    what: 'Choose a wider profile for this part.',
+  },
   'assumed-angle': {
     why: 'Corners are seldom square, and a degree shows.',
     what: 'Take the angle over a straight board and type it in.',

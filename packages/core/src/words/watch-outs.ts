@@ -6,7 +6,48 @@ import { termsOf, type Terms, type Vocabulary } from './terms.ts';
  * What a careful lead would point out, as codes with the figures they rest on. The sentences are made here and nowhere
  * else; whoever decides something decides by the code. Walls are counted from 1; lengths are in the job's unit.
  */
+export type Remedy = 'rip' | 'mull' | 'reveal' | 'none';
+
+/** Two things at an opening that want the same place. */
+export interface Clearance {
+  readonly name: string;
+  /** Both, where two openings are in each other's way. */
+  readonly names: readonly string[];
+  readonly against: 'corner' | 'casing' | 'ceiling' | 'crown' | 'rail' | 'interruption' | 'point';
+  readonly overlap: number;
+  /** What of the opening it is: a leg, the head, the stool. */
+  readonly part: string;
+  /** At which edge of the opening, as seen from its room. */
+  readonly at?: 'left' | 'right';
+  /** What is in the way, by its name. */
+  readonly by?: string;
+  /** Width that one strip shared by both would have. */
+  readonly mull?: number;
+  readonly remedies: readonly Remedy[];
+  /** What the strip would be ripped to, and what the reveal or the horn would have to be. */
+  readonly rip?: number;
+  readonly reveal?: number;
+  readonly horn?: number;
+}
+
 export interface WatchOutData {
+  readonly clearance: Pick<Clearance, keyof Clearance>;
+  readonly 'out-of-true': { name: string; figure: number; rises: 'left' | 'right'; opens: number };
+  readonly coverage: {
+    name: string;
+    covers: number;
+    needs: number;
+    short: number;
+    reveal: number;
+    rounded: boolean;
+  };
+  readonly 'shy-jamb': { name: string; shy: number };
+  readonly 'proud-jamb': { name: string; proud: number; limit: number };
+  readonly 'stool-contour': { name: string; radius: number };
+  readonly 'head-gate': { name: string; predicted: number; measured: number };
+  readonly removable: { name: string; pocket: boolean; longest: number | undefined };
+  readonly 'band-left-out': { name: string; why: 'overhang' | 'block' };
+  readonly 'narrow-stock': { label: string; profile: string; width: number; has: number };
   readonly hollow: { room: string; wall: number; depth: number; over: number; near: string };
   readonly 'short-wall': { room: string; wall: number; length: number };
   readonly 'tight-stick': { labels: readonly string[]; spare: number; margin: number };
@@ -85,7 +126,94 @@ const GLUES: Readonly<Record<string, string>> = {
   pvc: 'wood glue does not hold PVC: use its own cement',
 };
 
+/** What of an opening is in the way, as one says it. */
+const PART_WORDS: Readonly<Record<string, string>> = {
+  'leg-left': 'left leg',
+  'leg-right': 'right leg',
+  band: 'back band',
+  block: 'corner block',
+  stool: 'horn of the stool',
+};
+const partOf = ({ part }: { part: string }): string => PART_WORDS[part] ?? part;
+
+function clearanceText(d: Clearance, say: Say): string {
+  const by = say.length(d.overlap);
+  switch (d.against) {
+    case 'corner':
+      return d.by === undefined
+        ? `${d.name}: its ${partOf(d)} needs ${by} more than there is to the corner on its ${d.at}`
+        : `${d.name}: its ${partOf(d)} is in the way of ${d.by} on the wall round the corner on its ${d.at}, by ${by}`;
+    case 'casing':
+      return `${d.names.join(' and ')}: their ${say.casing} overlaps by ${by}`;
+    case 'ceiling':
+      return `${d.name}: its ${partOf(d)} ends ${by} above the ceiling`;
+    case 'crown':
+      return `${d.name}: its ${partOf(d)} reaches ${by} into ${d.by}, which is stopped there`;
+    case 'rail':
+      return `${d.name}: ${d.by} runs into the horns of the stool, ${by} of it; it ends there`;
+    case 'interruption':
+      return `${d.name}: its ${partOf(d)} overlaps ${d.by ?? 'what is built in'} by ${by}`;
+    case 'point':
+      return `${d.name}: its ${partOf(d)} covers a ${d.by} by ${by}`;
+  }
+}
+
+/** What can be done about it, in the order one would try. */
+function remediesText(d: Clearance, say: Say): string {
+  const two = d.names.length > 1;
+  const ways = d.remedies.map((remedy) => {
+    switch (remedy) {
+      case 'rip':
+        return two ? `rip the two legs to ${say.length(d.rip!)}` : `rip it to ${say.length(d.rip!)}`;
+      case 'mull':
+        return `share one strip of ${say.length(d.mull!)}`;
+      case 'reveal':
+        return `make the reveal ${say.length(d.reveal!)}`;
+      case 'none':
+        return `leave that side without ${say.casing}, with a return`;
+    }
+  });
+  if (d.against === 'rail') ways.push('or move the rail clear of the stool');
+  if (d.horn !== undefined && d.part === 'stool')
+    ways.push(
+      d.horn >= 0 ? `make the horn ${say.length(d.horn)}` : 'end the stool flush with what stands on it',
+    );
+  if (d.against === 'point' && d.part !== 'stool') ways.push('have the box moved');
+  return ways.length === 0 ? '' : `; ${ways.join(', or ').replace(', or or ', ', or ')}`;
+}
+
 const SENTENCES: Sentences = {
+  clearance: (d, say) => `${clearanceText(d, say)}${remediesText(d, say)}`,
+  'out-of-true': (d, say) =>
+    `${d.name}: its head rises ${say.length(d.figure)} to the ${d.rises}; cut as if level, its ${say.miters} would open by ${say.fine(d.opens)}`,
+  coverage: (d, say) =>
+    `${d.name}: reveal and ${say.casing} cover ${say.length(d.covers)}, the ${d.rounded ? 'gap and its rounded edge' : 'gap'} ${d.rounded ? 'need' : 'needs'} ${say.length(d.needs)}; ${
+      d.short <= d.reveal
+        ? `make the reveal ${say.length(d.reveal + d.short)}, or take ${say.casing} wider by ${say.length(d.short)}`
+        : `take ${say.casing} wider by ${say.length(d.short)}`
+    }, or bring the jamb out with a strip`,
+  'shy-jamb': (d, say) =>
+    `${d.name}: its jamb lies ${say.length(d.shy)} behind the wall; a strip that wide brings it out, or the ${say.casing} rocks`,
+  'proud-jamb': (d, say) =>
+    d.proud <= d.limit
+      ? `${d.name}: its jamb stands ${say.length(d.proud)} proud of the wall; plane it, or cut the ${say.miters} back; look for old nails first`
+      : `${d.name}: its jamb stands ${say.length(d.proud)} proud of the wall; pack the ${say.casing} out with a strip of that, or cut the jamb back; look for old nails first`,
+  'stool-contour': (d, say) =>
+    `${d.name}: nothing covers the rounded edge behind the stool; cut its notches to the curve of ${say.length(d.radius)}`,
+  'head-gate': (d, say) =>
+    `${d.name}: measured outside to outside ${say.length(d.measured)}, the figures say ${say.length(d.predicted)}; see whether both legs stand on their reveal before the head is cut`,
+  removable: (d, say) =>
+    `${d.name}: head and one leg are screwed and capped, not glued${d.pocket ? '; nothing may reach the path of the door' : ''}${
+      d.longest === undefined
+        ? d.pocket
+          ? `, measure from the wall's face to it`
+          : ''
+        : `: no fastener longer than ${say.length(d.longest)} there`
+    }`,
+  'band-left-out': (d) =>
+    `${d.name}: the back band is not planned, as it cannot run round ${d.why === 'block' ? 'corner blocks' : 'a head with overhang'}; ${d.why === 'block' ? 'choose mitered corners' : 'set the overhang to 0'} or leave the band out`,
+  'narrow-stock': (d, say) =>
+    `${d.label} is ${say.length(d.width)} wide, its ${d.profile} only ${say.length(d.has)}; take wider stock or glue two up`,
   hollow: (d, say) =>
     `${wallOf(d)}: ${d.depth < 0 ? 'bulges' : 'is hollow'} by ${say.length(Math.abs(d.depth))} over ${say.length(d.over)} near its ${d.near} end; nail the high spots, do not push the end in`,
   'short-wall': (d, say) =>

@@ -1,0 +1,72 @@
+import type { HouseRules, JobFile, Opening } from '../job/index.ts';
+import { casingOn, type Casing } from './casing.ts';
+import { dressOf, type Dress, type SideName } from './dress.ts';
+import { jambStrips } from './jambs.ts';
+import { measuresOf, type Measures } from './measures.ts';
+import { reaches, type OpeningPart } from './part.ts';
+import { feetOf, stoolAndApron } from './stool.ts';
+
+/** One side of an opening: what it measures, what it is dressed with, and every part of that. */
+export interface DressedSide {
+  readonly side: SideName;
+  readonly measures: Measures;
+  readonly dress: Dress;
+  readonly casing: Casing | undefined;
+  readonly parts: readonly OpeningPart[];
+  /** The head measured outside to outside against what the figures said; undefined where it was not measured. */
+  readonly gate: { readonly predicted: number; readonly measured: number } | undefined;
+}
+
+/** A head waits for its measure, is cut rough, or comes from the figures. Source: openings, "Two gates". */
+function gated(head: OpeningPart, opening: Opening, side: SideName, rules: HouseRules): OpeningPart {
+  if (side === 'this' && opening.measuredHead !== undefined)
+    return {
+      ...head,
+      near: opening.measuredHead - reaches(head),
+      reason: ['as measured outside to outside over the legs'],
+    };
+  if (rules.headMode === 'measured')
+    return {
+      ...head,
+      near: head.near + rules.heldAllowance,
+      allowance: rules.heldAllowance,
+      held: { until: 'measured', predicted: head.near, allowance: rules.heldAllowance },
+      reason: ['held until the legs are up and it is measured outside to outside', ...head.reason.slice(1)],
+    };
+  if (rules.headMode === 'rough')
+    return {
+      ...head,
+      near: head.near + rules.roughAllowance,
+      allowance: rules.roughAllowance,
+      reason: ['cut rough: turn it over on the legs, mark both outer points, cut to the marks'],
+    };
+  return head;
+}
+
+/**
+ * Everything that stands around one side of an opening.
+ * @param rules of its room
+ */
+export function dressSide(job: JobFile, rules: HouseRules, opening: Opening, side: SideName): DressedSide {
+  const dress = dressOf(job, rules, opening, side);
+  const measures = measuresOf(opening, side);
+  const casing = casingOn(measures, dress, feetOf(opening, dress, measures));
+  const head = casing?.parts.find((part) => part.role === 'head');
+  const parts = [
+    ...jambStrips(opening, dress, measures),
+    ...stoolAndApron(opening, dress, casing, rules),
+    ...(casing?.parts ?? []).map((part) => (part === head ? gated(part, opening, side, rules) : part)),
+  ];
+  const predicted = head && head.near + reaches(head);
+  return {
+    side,
+    measures,
+    dress,
+    casing,
+    parts,
+    gate:
+      side === 'this' && predicted !== undefined && opening.measuredHead !== undefined
+        ? { predicted, measured: opening.measuredHead }
+        : undefined,
+  };
+}
