@@ -100,7 +100,6 @@ describe('the ribbon', () => {
       unit="in"
       layer={layer}
       pieces={pieces}
-      profiles={new Map()}
       selectedWall={undefined}
       selectedPiece={undefined}
       onWall={(wall) => picked.push(`wall ${wall + 1}`)}

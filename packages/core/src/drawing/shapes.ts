@@ -15,11 +15,16 @@ export type Ref =
   | { readonly kind: 'opening'; readonly wall: string; readonly opening: string }
   | { readonly kind: 'piece'; readonly piece: PieceKey }
   /** The splice at the right end of a piece. */
-  | { readonly kind: 'splice'; readonly piece: PieceKey };
+  | { readonly kind: 'splice'; readonly piece: PieceKey }
+  /** A figure that can be changed where it is read, by the key it is stored under. */
+  | { readonly kind: 'figure'; readonly key: string }
+  /** A part of what is drawn, by its name there. */
+  | { readonly kind: 'member'; readonly key: string };
 
 /** One text for each part, different parts never the same. */
 export function refKey(ref: Ref): string {
   if (ref.kind === 'opening') return joinKey(ref.kind, ref.wall, ref.opening);
+  if ('key' in ref) return joinKey(ref.kind, ref.key);
   return joinKey(ref.kind, 'wall' in ref ? ref.wall : ref.piece);
 }
 
@@ -53,6 +58,9 @@ export type Role =
   | 'outline'
   /** What stands in the wall or will stand before it. */
   | 'thing'
+  /** Room that there is around something, and room that there is not. */
+  | 'free'
+  | 'clash'
   /** Figures that were not measured, and what they leave open. */
   | 'assumed'
   /** Not seen: makes a thin part easy to take hold of. */
@@ -73,7 +81,10 @@ export type Mark =
   | 'splice'
   | 'splice-pinned'
   | 'entry'
-  | 'point';
+  | 'point'
+  /** Ends of inner and outer edges of casing: filled and hollow, wherever they are written. */
+  | 'inner-point'
+  | 'outer-point';
 
 export interface Area {
   readonly kind: 'area';

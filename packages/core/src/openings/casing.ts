@@ -283,6 +283,7 @@ function blockPart(side: 'left' | 'right', block: Profile, corner: Vec2, leg: Li
     step: 4,
     reason: ['stands on the leg, inner edges flush; the head ends against it'],
     box: boxed(strip, block),
+    outline: [strip.innerLeft, strip.innerRight, strip.outerRight, strip.outerLeft],
   });
 }
 
@@ -314,6 +315,7 @@ function capPart(
     step: 7,
     reason: ['lies on the head, past its ends by the same at both'],
     box: { ...boxOf(strip), stands: cap.width },
+    outline: [strip.innerLeft, strip.innerRight, strip.outerRight, strip.outerLeft],
   });
 }
 

@@ -1,5 +1,6 @@
 import { tanDeg } from '../base/index.ts';
 import type { Profile } from '../job/index.ts';
+import { vec, type Vec2 } from '../geometry/index.ts';
 import { figuresOf, type Strip } from './strip.ts';
 
 export type PartRole =
@@ -60,8 +61,10 @@ export interface OpeningPart {
   /** Smaller: goes up earlier. Below 10, as walls come after. */
   readonly step: number;
   readonly reason: readonly string[];
-  /** Absent where it lies within the wall, as jamb strips do. */
+  /** What it covers of the wall; absent where it lies within it, as jamb strips do. */
   readonly box?: Box;
+  /** Its outline as its side shows it, in the plane of the wall. */
+  readonly outline?: readonly Vec2[];
   /** What it is ripped to where that differs from its profile: the wider end of a taper, the depth of a stool. */
   readonly width?: number;
   /** Widths at its own ends. */
@@ -84,8 +87,16 @@ export const plain = (
   left: SQUARE,
   right: SQUARE,
   allowance: 0,
+  ...(part.box ? { outline: cornersOf(part.box) } : {}),
   ...part,
 });
+
+const cornersOf = ({ from, to, low, high }: Box): Vec2[] => [
+  vec(from, low),
+  vec(to, low),
+  vec(to, high),
+  vec(from, high),
+];
 
 /** A strip as a part: its figures come from where its edges end. */
 export function stripPart(
@@ -99,6 +110,7 @@ export function stripPart(
   const { near, left, right } = figuresOf(strip, width);
   return {
     ...part,
+    outline: [strip.innerLeft, strip.innerRight, strip.outerRight, strip.outerLeft],
     depth: width,
     near,
     left: { ...part.left, angle: left },

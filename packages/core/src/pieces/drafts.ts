@@ -17,7 +17,7 @@ import {
 } from '../joinery/index.ts';
 import type { Profile } from '../job/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
-import type { OpeningPart, PartPlace, PartRole } from '../openings/index.ts';
+import type { Box, OpeningPart, PartPlace, PartRole } from '../openings/index.ts';
 import { stretchAllowance, stretchId, type JobLayout, type RunLayout, type SpliceChoices } from './layout.ts';
 
 /** One end of a drafted piece. */
@@ -50,6 +50,8 @@ export interface Draft {
   readonly taper?: OpeningPart['taper'];
   readonly notches?: OpeningPart['notches'];
   readonly held?: OpeningPart['held'];
+  /** What it covers of its room's wall. */
+  readonly box?: Box;
   /** A small piece of a return: the piece whose end it turns back. */
   readonly returnOf?: PieceKey;
   readonly from?: number;
@@ -399,6 +401,9 @@ export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
       ...(part.taper === undefined ? {} : { taper: part.taper }),
       ...(part.notches === undefined ? {} : { notches: part.notches }),
       ...(part.held === undefined ? {} : { held: part.held }),
+      ...(part.box && dressed.side === 'this'
+        ? { box: { ...part.box, from: opening.at + part.box.from, to: opening.at + part.box.to } }
+        : {}),
       ...(part.role === 'return' ? { returnOf: idOf((part.left.mate ?? part.right.mate)!) } : {}),
       near: part.near,
       allowance: part.allowance,

@@ -61,6 +61,7 @@ export function piecesOf(layout: JobLayout, choices: SpliceChoices, firstRoom = 
         ...(draft.taper === undefined ? {} : { taper: draft.taper }),
         ...(draft.notches === undefined ? {} : { notches: draft.notches }),
         ...(draft.held === undefined ? {} : { held: draft.held }),
+        ...(draft.box === undefined ? {} : { box: draft.box }),
         profile: draft.profile.id,
         role: draft.role,
         ...(draft.returnOf === undefined ? {} : { returnOf: draft.returnOf }),

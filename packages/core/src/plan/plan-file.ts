@@ -2,7 +2,7 @@ import type { PieceKey, StickRef, StockRef } from '../base/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import type { EndJoint } from '../joinery/index.ts';
 import { fromMinor, type Coin, type Unit } from '../measure/index.ts';
-import type { OpeningPart, PartPlace, PartRole, SideName } from '../openings/index.ts';
+import type { Box, OpeningPart, PartPlace, PartRole, SideName } from '../openings/index.ts';
 import type { SawSetting } from '../saw/index.ts';
 import type { Suspect } from '../survey/index.ts';
 import type { WatchOutCode } from '../words/index.ts';
@@ -54,6 +54,8 @@ export interface Piece {
   readonly notches?: OpeningPart['notches'];
   /** Waits for a measure; until then `near` is what was predicted and an allowance. */
   readonly held?: OpeningPart['held'];
+  /** What it covers of its room's wall, along it and above the floor. */
+  readonly box?: Box;
   readonly left: PlanEnd;
   readonly right: PlanEnd;
   readonly order: number;
@@ -161,7 +163,7 @@ export function publishedPlan({ coin, ...plan }: PlanFile): object {
   const money = (minor: number): number => fromMinor(minor, coin);
   return {
     ...plan,
-    pieces: plan.pieces.map(({ returnOf: _of, ...piece }) => piece),
+    pieces: plan.pieces.map(({ returnOf: _of, box: _box, ...piece }) => piece),
     sticks: plan.sticks.map(({ stock: _stock, item: _item, cut: _cut, ...stick }) => ({
       ...stick,
       price: money(stick.price),

@@ -1,7 +1,8 @@
 import { SAME_ANGLE } from '../base/index.ts';
 import { formatLength } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
-import { spoken, type Vocabulary } from '../words/index.ts';
+import { openingNames, placeKey } from '../openings/index.ts';
+import { partWords, spoken, type Vocabulary } from '../words/index.ts';
 import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
 
 /** The cut list as the crew reads it. */
@@ -29,9 +30,31 @@ function plumbWord(end: PlanEnd): string {
   }
 }
 
-/** Where a piece goes: "Study, wall 3". */
+/** Names of a job's openings: looked up once for all pieces that ask. */
+const NAMES = new WeakMap<object, ReadonlyMap<string, string>>();
+function namesIn({ rooms }: Pick<JobFile, 'rooms'>): ReadonlyMap<string, string> {
+  const known = NAMES.get(rooms);
+  if (known) return known;
+  const names = openingNames(rooms);
+  NAMES.set(rooms, names);
+  return names;
+}
+
+/** What the opening of a piece is called; undefined for pieces along walls. */
+export const openingNameOf = (
+  job: Pick<JobFile, 'rooms'>,
+  piece: Pick<Piece, 'room' | 'wall' | 'opening'>,
+): string | undefined =>
+  piece.opening === undefined || piece.wall === undefined
+    ? undefined
+    : namesIn(job).get(placeKey({ room: piece.room, wall: piece.wall, opening: piece.opening }));
+
+/** Where a piece goes: "Study, wall 3", "Hall, D3 left leg", "Hall, D3 head, other side". */
 export function placeOf(job: Pick<JobFile, 'rooms'>, piece: Piece): string {
   const room = job.rooms.find((one) => one.id === piece.room);
+  const opening = openingNameOf(job, piece);
+  if (opening !== undefined)
+    return `${room!.name}, ${opening} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;
   const wall = room?.walls.findIndex((one) => one.id === piece.wall) ?? -1;
   const where = wall >= 0 ? `${room!.name}, wall ${wall + 1}` : (room?.name ?? piece.room);
   return piece.role === 'wall' ? where : `${where}, ${piece.role.replace('-', ' ')}`;

@@ -158,7 +158,7 @@ describe('the ribbon', () => {
     const layout = layOutRibbon(room, 1000, RIBBON.band);
     return {
       layout,
-      drawing: ribbonDrawing(room, layout, { unit: 'in', layer, pieces, profiles: new Map(), splices: {} }),
+      drawing: ribbonDrawing(room, layout, { unit: 'in', layer, pieces, splices: {} }),
     };
   };
   test('shows what stands in each wall at its place', () => {
@@ -236,7 +236,6 @@ describe('the ribbon', () => {
       unit: 'mm',
       layer: 'pieces',
       pieces: planned.value.pieces,
-      profiles: new Map(),
       splices: { held: held as never },
     });
     const index = room.walls.findIndex((wall) => wall.id === spliced.wall);
@@ -305,12 +304,11 @@ describe('any drawing of any room', () => {
         const room = job.rooms[0]!;
         const { pieces } = planQuickly(job);
         const layout = layOutRibbon(room, width, RIBBON.band);
-        const profiles = new Map(job.profiles.map((profile) => [profile.id, profile]));
         for (const drawing of [
           planDrawing(room, { unit: 'in', pieces: [] }),
           planDrawing(room, { unit: 'in', pieces, fitted: true }),
-          ribbonDrawing(room, layout, { unit: 'in', layer: 'pieces', pieces, profiles, splices: {} }),
-          ribbonDrawing(room, layout, { unit: 'in', layer: 'measures', pieces, profiles }),
+          ribbonDrawing(room, layout, { unit: 'in', layer: 'pieces', pieces, splices: {} }),
+          ribbonDrawing(room, layout, { unit: 'in', layer: 'measures', pieces }),
         ]) {
           for (const { x, y } of pointsOf(drawing.shapes))
             expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true);

@@ -1,5 +1,6 @@
 export * from './ribbon.ts';
 export * from './ribbon-drawing.ts';
+export * from './opening-drawing.ts';
 export * from './room-plan.ts';
 export * from './plan-drawing.ts';
 export * from './stick-diagram.ts';

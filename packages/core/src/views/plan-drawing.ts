@@ -3,6 +3,7 @@ import { scale, type Vec2 } from '../geometry/index.ts';
 import type { Room } from '../job/index.ts';
 import { formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
+import { partWords } from '../words/index.ts';
 import { cornerFigure, cornerName } from './corner-name.ts';
 import { drawRoomPlan, fittedRoom, type RoomPlan } from './room-plan.ts';
 
@@ -86,7 +87,7 @@ function openingPart(opening: RoomPlan['openings'][number], read: Room): Shape {
     kind: 'part',
     ref: { kind: 'opening', wall: read.walls[opening.wall]!.id, opening: opening.id },
     tag: opening.id,
-    name: `${opening.kind} on wall ${opening.wall + 1}`,
+    name: `${opening.name ?? opening.kind} on wall ${opening.wall + 1}`,
     shapes: [
       line('hold', from, to),
       line('hole', from, to),
@@ -114,11 +115,17 @@ function cornerPart(corner: RoomPlan['corners'][number], read: Room): Shape {
   };
 }
 
+/** What stands upright beside an opening, along its wall. */
+const besideJamb = ({ box, place, role }: Piece): { from: number; to: number } | undefined =>
+  box && (place === 'left' || place === 'right') && role !== 'block' ? box : undefined;
+
 /** Pieces as lines just inside their walls; splices show as breaks. */
 function trimLines(plan: RoomPlan, pieces: readonly Piece[]): Shape[] {
   return pieces.flatMap((piece): Shape[] => {
     const wall = plan.walls.find((one) => one.id === piece.wall);
-    if (piece.role !== 'wall' || !wall) return [];
+    if (!wall) return [];
+    const span = piece.role === 'wall' ? { from: piece.from!, to: piece.to! } : besideJamb(piece);
+    if (!span) return [];
     const on = (at: number): Vec2 => ({
       x: wall.from.x + (wall.to.x - wall.from.x) * (at / wall.length),
       y: wall.from.y + (wall.to.y - wall.from.y) * (at / wall.length),
@@ -128,12 +135,15 @@ function trimLines(plan: RoomPlan, pieces: readonly Piece[]): Shape[] {
         kind: 'part',
         ref: { kind: 'piece', piece: piece.id },
         tag: piece.label,
-        name: `${piece.label}, on wall ${wall.index + 1}`,
+        name:
+          piece.role === 'wall'
+            ? `${piece.label}, on wall ${wall.index + 1}`
+            : `${piece.label}, ${partWords(piece.role, piece.place)} on wall ${wall.index + 1}`,
         shapes: [
           {
             kind: 'line',
             role: 'trim',
-            points: [on(piece.from!), on(piece.to!)],
+            points: [on(span.from), on(span.to)],
             aside: scale(wall.inward, ASIDE.trim),
             inset: 2,
           },

@@ -9,11 +9,12 @@ import {
   type Shape,
 } from '../drawing/index.ts';
 import type { Vec2 } from '../geometry/index.ts';
-import type { Profile, Room, Wall } from '../job/index.ts';
+import type { Room, Wall } from '../job/index.ts';
 import type { SplicePlace } from '../joinery/index.ts';
 import { formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { studPositions } from '../survey/index.ts';
+import { partWords } from '../words/index.ts';
 import { cornerFigure, cornerName } from './corner-name.ts';
 import {
   casingOnRibbon,
@@ -37,7 +38,6 @@ export interface RibbonWhat {
   readonly layer: 'measures' | 'pieces';
   readonly pieces: readonly Piece[];
   /** By id, for the face width of casing. */
-  readonly profiles: ReadonlyMap<string, Profile>;
   /** Whether splices have a handle; the one that is on its way, where it is and what it would be worth there. */
   readonly splices?: {
     readonly held?: { readonly piece: string; readonly at: number; readonly worth: SplicePlace | undefined };
@@ -114,7 +114,7 @@ function wallShapes(wall: Wall, on: RibbonWall, layout: RibbonLayout, unit: Unit
         kind: 'part',
         ref: { kind: 'opening', wall: wall.id, opening: opening.id },
         tag: opening.id,
-        name: `${opening.kind} on wall ${on.index + 1}, ${formatWithUnit(opening.at, unit)} from its left`,
+        name: `${opening.name ?? opening.kind} on wall ${on.index + 1}, ${formatWithUnit(opening.at, unit)} from its left`,
         shapes: [
           window
             ? rect('outline', x(opening.at), TOP - 6, wide(opening.width), 7)
@@ -122,7 +122,7 @@ function wallShapes(wall: Wall, on: RibbonWall, layout: RibbonLayout, unit: Unit
           ...(window
             ? []
             : [
-                label(at(x(opening.at) + wide(opening.width) / 2, TOP + 10), opening.kind, {
+                label(at(x(opening.at) + wide(opening.width) / 2, TOP + 10), opening.name ?? opening.kind, {
                   as: 'small',
                   room: wide(opening.width),
                 }),
@@ -186,12 +186,12 @@ function returnEnd(x: number, outward: 1 | -1, halves: boolean): Shape[] {
 }
 
 /** Casing from above: legs beside their opening; heads, sills, stools and aprons lie across it. */
-function casingParts(room: Room, layout: RibbonLayout, { pieces, profiles }: RibbonWhat): Shape[] {
+function casingParts(room: Room, layout: RibbonLayout, { pieces }: RibbonWhat): Shape[] {
   const alone = pieces.every((piece) => piece.role !== 'wall');
   return pieces.flatMap((piece): Shape[] => {
-    const lies = casingOnRibbon(piece, room, layout, profiles.get(piece.profile)?.width ?? 0, BAND, alone);
+    const lies = casingOnRibbon(piece, room, layout, BAND, alone);
     if (!lies) return [];
-    const role = piece.role.replaceAll('-', ' ');
+    const role = partWords(piece.role, piece.place);
     return [
       {
         kind: 'part',

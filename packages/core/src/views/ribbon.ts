@@ -83,33 +83,40 @@ export interface RibbonBox {
   readonly height: number;
 }
 
+/** Rows that what lies across an opening is drawn in, nearest the wall first. */
+const ACROSS: Partial<Record<Piece['role'], number>> = { head: 0, cap: 0, sill: 1, stool: 1, apron: 2 };
+
 /**
- * A piece around an opening on the strip, from above: legs beside their jambs, what lies across the opening as a bar over
- * its width (head nearest the wall, then sill or stool, then apron).
- * @param face  face width of the casing
- * @param alone nothing else lies on the strip; else only legs that stand on the floor, beside the base they meet
- * @returns undefined for pieces that are not at an opening
+ * A piece around an opening on the strip, from above: what stands beside the jambs where it stands, what lies across the
+ * opening as a bar over its width (head nearest the wall, then sill or stool, then apron).
+ * @param alone nothing else lies on the strip; else only what stands on the floor, beside the base it meets
+ * @returns undefined for pieces that are not drawn at an opening
  */
 export function casingOnRibbon(
   piece: Piece,
   room: Pick<Room, 'walls'>,
   layout: RibbonLayout,
-  face: number,
   band: number,
   alone: boolean,
 ): RibbonBox | undefined {
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
-  const opening = room.walls[wall]?.openings?.find((one) => one.id === piece.opening);
-  if (!opening || (!alone && opening.kind === 'window')) return undefined;
-  const width = Math.max(3, face * layout.scale);
-  const left = ribbonX(layout, wall, opening.at);
-  const right = ribbonX(layout, wall, opening.at + opening.width);
-  if (piece.role === 'leg-left') return { x: left - width, y: 0, width, height: band / 2 };
-  if (piece.role === 'leg-right') return { x: right, y: 0, width, height: band / 2 };
-  const row = { head: 0, sill: 1, stool: 1, apron: 2 }[piece.role as string];
+  const { box } = piece;
+  if (
+    wall < 0 ||
+    !box ||
+    (!alone && room.walls[wall]!.openings?.find((one) => one.id === piece.opening)?.kind === 'window')
+  )
+    return undefined;
+  const x = ribbonX(layout, wall, box.from);
+  const width = Math.max(3, (box.to - box.from) * layout.scale);
+  const upright = piece.place === 'left' || piece.place === 'right';
+  // Plinths lie under their legs as one looks down: they are drawn before them.
+  if (upright && piece.role !== 'block' && (alone || piece.role !== 'plinth'))
+    return { x, y: 0, width, height: piece.role === 'plinth' ? (band * 5) / 8 : band / 2 };
+  const row = ACROSS[piece.role];
   if (row === undefined || !alone) return undefined;
   const bar = band / 4;
-  return { x: left, y: row * (bar + 2), width: right - left, height: bar };
+  return { x, y: row * (bar + 2), width, height: bar };
 }
 
 /** A slant drawn at its own angle in a band, but never eating more than its share of a short piece. */

@@ -17,6 +17,7 @@ export interface RoomPlan {
     readonly inward: Vec2;
   }[];
   readonly openings: readonly {
+    readonly name: string | undefined;
     readonly id: string;
     readonly wall: number;
     readonly kind: string;
@@ -56,6 +57,7 @@ export function drawRoomPlan(room: Room): RoomPlan {
       id: opening.id,
       wall,
       kind: opening.kind,
+      name: opening.name,
       from: pointOnWall(line, opening.at),
       to: pointOnWall(line, opening.at + opening.width),
       inward: line.inward,

@@ -102,15 +102,16 @@ describe('casing on the ribbon', () => {
     Object.fromEntries(
       pieces
         .filter((piece) => piece.trim === 'casing')
-        .map((piece) => [piece.role, casingOnRibbon(piece, withCasing, layout, 2.25, 20, alone)]),
+        .map((piece) => [piece.role, casingOnRibbon(piece, withCasing, layout, 20, alone)]),
     );
   test('legs stand beside the jambs, the head lies across; beside base only the legs are drawn', () => {
     const all = marks(true);
     const at = (x: number): number => ribbonX(layout, 0, x);
-    expect(all['leg-left']!.x + all['leg-left']!.width).toBeCloseTo(at(40), 9);
+    expect(all['leg-left']!.x + all['leg-left']!.width).toBeCloseTo(at(40 - 3 / 16), 9);
     expect(all['leg-left']!.width).toBeCloseTo(2.25 * layout.scale, 9);
-    expect(all['leg-right']!.x).toBeCloseTo(at(72), 9);
-    expect([all['head']!.x, all['head']!.width]).toEqual([at(40), at(72) - at(40)]);
+    expect(all['leg-right']!.x).toBeCloseTo(at(72 + 3 / 16), 9);
+    expect(all['head']!.x).toBeCloseTo(at(40 - 39 / 16), 9);
+    expect(all['head']!.width).toBeCloseTo((32 + 39 / 8) * layout.scale, 9);
     expect(marks(false)['head']).toBeUndefined();
     expect(marks(false)['leg-left']).toEqual(all['leg-left']);
   });
@@ -120,7 +121,6 @@ describe('casing on the ribbon', () => {
         pieces.find((piece) => piece.role === 'wall')!,
         withCasing,
         layout,
-        2,
         20,
         true,
       ),

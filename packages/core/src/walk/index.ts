@@ -7,3 +7,7 @@ export * from './readings.ts';
 export * from './to-measure.ts';
 export * from './wall-table.ts';
 export * from './trims.ts';
+export * from './opening-fields.ts';
+export * from './opening-edits.ts';
+export * from './opening-table.ts';
+export * from './opening-stock.ts';

@@ -1,5 +1,6 @@
 import type { Survey } from '../contract/index.ts';
-import type { Corner, Wall } from '../job/index.ts';
+import type { Corner, Kit, Opening, Wall } from '../job/index.ts';
+import { headsOf, leansOfJambs } from '../openings/index.ts';
 
 /** From the other end of the wall. */
 const flipped = <T extends { at: number; width?: number | undefined }>(
@@ -16,11 +17,7 @@ function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
     ...(corner ? { corner: mirrorCorner(corner) } : {}),
     ...(openings
       ? {
-          openings: flipped(openings, length).map(({ headLeft, headRight, ...one }) => ({
-            ...one,
-            ...(headRight === undefined ? {} : { headLeft: headRight }),
-            ...(headLeft === undefined ? {} : { headRight: headLeft }),
-          })),
+          openings: flipped(openings, length).map(mirrorOpening),
         }
       : {}),
     ...(interruptions ? { interruptions: flipped(interruptions, length) } : {}),
@@ -36,6 +33,59 @@ function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
     ...(ceiling
       ? { ceiling: { ...ceiling, ...(ceiling.rise === undefined ? {} : { rise: -ceiling.rise }) } }
       : {}),
+  };
+}
+
+/** Pairs of figures of an opening that change places. */
+const SIDES = [
+  ['headLeft', 'headRight'],
+  ['sillLeft', 'sillRight'],
+  ['hornLeft', 'hornRight'],
+] as const;
+
+const swapped = <T extends Readonly<Record<string, unknown>>>(
+  of: T,
+  pairs: readonly (readonly [string, string])[],
+): T => {
+  const next: Record<string, unknown> = { ...of };
+  for (const [left, right] of pairs)
+    for (const [to, from] of [
+      [left, right],
+      [right, left],
+    ] as const)
+      if (of[from] === undefined) delete next[to];
+      else next[to] = of[from];
+  return next as T;
+};
+
+function mirrorKit(kit: Kit): Kit {
+  return swapped(kit, [['ripLeft', 'ripRight']]);
+}
+
+function mirrorOpening(opening: Opening): Opening {
+  const heads = headsOf(opening);
+  // A level reading is taken from the left: in the mirror it starts at the other height.
+  const { headLevel, ...plain } = opening;
+  const read = headLevel === undefined ? plain : { ...plain, headLeft: heads.left, headRight: heads.right };
+  const { lean, jambDepth, kit, other, diagonal: _diagonal, ...rest } = swapped(read, SIDES);
+  const leans = opening.diagonal === undefined ? lean : leansOfJambs(opening);
+  const turned = leans && {
+    ...(leans.right === undefined ? {} : { left: -leans.right }),
+    ...(leans.left === undefined ? {} : { right: -leans.left }),
+  };
+  return {
+    ...rest,
+    ...(turned ? { lean: turned } : {}),
+    ...(jambDepth
+      ? {
+          jambDepth: swapped(jambDepth, [
+            ['topLeft', 'topRight'],
+            ['bottomLeft', 'bottomRight'],
+          ]),
+        }
+      : {}),
+    ...(kit ? { kit: mirrorKit(kit) } : {}),
+    ...(other ? { other: { ...other, ...(other.kit ? { kit: mirrorKit(other.kit) } : {}) } } : {}),
   };
 }
 

@@ -1,5 +1,6 @@
 import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
 import { lackText, type WayLacks } from './lacks.ts';
+import { partWords } from './part-words.ts';
 import { termsOf, type Terms, type Vocabulary } from './terms.ts';
 
 /**
@@ -126,15 +127,8 @@ const GLUES: Readonly<Record<string, string>> = {
   pvc: 'wood glue does not hold PVC: use its own cement',
 };
 
-/** What of an opening is in the way, as one says it. */
-const PART_WORDS: Readonly<Record<string, string>> = {
-  'leg-left': 'left leg',
-  'leg-right': 'right leg',
-  band: 'back band',
-  block: 'corner block',
-  stool: 'horn of the stool',
-};
-const partOf = ({ part }: { part: string }): string => PART_WORDS[part] ?? part;
+const partOf = ({ part }: { part: string }): string =>
+  part === 'stool' ? 'horn of the stool' : partWords(part);
 
 function clearanceText(d: Clearance, say: Say): string {
   const by = say.length(d.overlap);

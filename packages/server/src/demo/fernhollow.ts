@@ -8,6 +8,7 @@ import type { JobFile, Wall } from '@long-miter/core';
 const corner = (degrees: number): NonNullable<Wall['corner']> => ({ reading: { as: 'wall-angle', degrees } });
 const studs = (first: number): NonNullable<Wall['studs']> => ({ first, spacing: 16 });
 const base = { id: 'base', profile: 'base', on: 'walls' } as const;
+const casing = { id: 'casing', profile: 'casing', on: 'openings' } as const;
 
 /** Five-sided bay in the west wall, doors from the hall and to the cloakroom, windows in the bay. */
 const readingRoom: JobFile['rooms'][number] = {
@@ -22,14 +23,38 @@ const readingRoom: JobFile['rooms'][number] = {
       length: 236.375,
       corner: corner(90.2),
       studs: studs(9.25),
-      openings: [{ id: 'd1', kind: 'door', at: 44.5, width: 32, headHeight: 80.5, casing: 'casing' }],
+      openings: [
+        {
+          id: 'd1',
+          kind: 'door',
+          name: 'D1',
+          word: 'to the hall',
+          at: 44.5,
+          width: 32,
+          headHeight: 80.5,
+          headLeft: 80.5,
+          headRight: 80.8125,
+          casing: 'casing',
+        },
+      ],
     },
     {
       id: 'w2',
       length: 168.25,
       corner: corner(89.8),
       studs: studs(12),
-      openings: [{ id: 'd2', kind: 'door', at: 112.125, width: 30, headHeight: 80.5, casing: 'casing' }],
+      openings: [
+        {
+          id: 'd2',
+          kind: 'door',
+          name: 'D2',
+          word: 'to the cloakroom',
+          at: 112.125,
+          width: 30,
+          headHeight: 80.5,
+          casing: 'casing',
+        },
+      ],
     },
     { id: 'w3', length: 236.75, corner: corner(90.1), studs: studs(6.5) },
     {
@@ -44,7 +69,17 @@ const readingRoom: JobFile['rooms'][number] = {
       length: 34.75,
       corner: { reading: { as: 'protractor', degrees: 135.4, side: 'inside' } },
       openings: [
-        { id: 'n1', kind: 'window', at: 5.5, width: 24, headHeight: 84, sillHeight: 22, casing: 'casing' },
+        {
+          id: 'n1',
+          kind: 'window',
+          name: 'W1',
+          at: 5.5,
+          width: 24,
+          headHeight: 84,
+          sillHeight: 22,
+          casing: 'casing',
+          picture: true,
+        },
       ],
     },
     {
@@ -52,7 +87,24 @@ const readingRoom: JobFile['rooms'][number] = {
       length: 47,
       corner: { reading: { as: 'legs', left: 12, right: 12, across: 22.17, side: 'inside' } },
       openings: [
-        { id: 'n2', kind: 'window', at: 5.5, width: 36, headHeight: 84, sillHeight: 22, casing: 'casing' },
+        {
+          id: 'n2',
+          kind: 'window',
+          name: 'W2',
+          word: 'bay, middle',
+          at: 5.5,
+          width: 36,
+          headHeight: 84,
+          sillHeight: 22,
+          casing: 'casing',
+          stool: 'stool',
+          apron: 'apron',
+          nose: 0.875,
+          hornLeft: 0.75,
+          hornRight: 0.5,
+          jambDepth: { topLeft: 1.125, topRight: 1.3125, bottomLeft: 1.25, bottomRight: 1.5 },
+          kit: { jamb: 'jamb' },
+        },
       ],
     },
     {
@@ -60,13 +112,23 @@ const readingRoom: JobFile['rooms'][number] = {
       length: 34.5,
       corner: { reading: { as: 'deflection', degrees: 45.4, side: 'inside' } },
       openings: [
-        { id: 'n3', kind: 'window', at: 5.375, width: 24, headHeight: 84, sillHeight: 22, casing: 'casing' },
+        {
+          id: 'n3',
+          kind: 'window',
+          name: 'W3',
+          at: 5.375,
+          width: 24,
+          headHeight: 84,
+          sillHeight: 22,
+          casing: 'casing',
+          picture: true,
+        },
       ],
     },
     { id: 'w9', length: 14.75, corner: { reading: { as: 'miter', degrees: 45.1, side: 'outside' } } },
     { id: 'w10', length: 36.25, corner: { reading: { as: 'assumed' } }, studs: studs(8) },
   ],
-  trims: [base],
+  trims: [base, casing],
 };
 
 /** Hall: an L with one outside corner, the front door and three more. */
@@ -76,27 +138,49 @@ const hall: JobFile['rooms'][number] = {
   closed: true,
   ceilingHeight: 114,
   entry: { wall: 'w1', at: 33 },
+  houseRules: {
+    kit: { door: { plinth: 'plinth', plinthHeight: 7 }, cased: { plinth: 'plinth', plinthHeight: 7 } },
+  },
   walls: [
     {
       id: 'w1',
       length: 74.5,
       corner: corner(90),
       studs: studs(7),
-      openings: [{ id: 'd1', kind: 'door', at: 15, width: 36, headHeight: 82, casing: 'casing' }],
+      openings: [
+        {
+          id: 'd1',
+          kind: 'door',
+          name: 'D3',
+          word: 'front door',
+          at: 15,
+          width: 36,
+          headHeight: 82,
+          headLeft: 82,
+          headRight: 81.875,
+          casing: 'casing',
+        },
+      ],
     },
     {
       id: 'w2',
       length: 212.625,
       corner: corner(90.5),
       studs: studs(4.5),
-      openings: [{ id: 'd2', kind: 'door', at: 150, width: 32, headHeight: 80.5, casing: 'casing' }],
+      openings: [
+        { id: 'd2', kind: 'door', name: 'D4', at: 150, width: 32, headHeight: 80.5, casing: 'casing' },
+      ],
+      // Set by an electrician who did not know the casing.
+      points: [{ kind: 'switch', at: 147.5, width: 2.75 }],
     },
     {
       id: 'w3',
       length: 131,
       corner: corner(89.5),
       studs: studs(11),
-      openings: [{ id: 'd3', kind: 'cased', at: 60.25, width: 48, headHeight: 84, casing: 'casing' }],
+      openings: [
+        { id: 'd3', kind: 'cased', name: 'D5', at: 60.25, width: 48, headHeight: 84, casing: 'casing' },
+      ],
     },
     { id: 'w4', length: 70.25, corner: corner(90), studs: studs(9) },
     {
@@ -110,10 +194,22 @@ const hall: JobFile['rooms'][number] = {
       length: 143.5,
       corner: corner(90),
       studs: studs(3),
-      openings: [{ id: 'd4', kind: 'door', at: 96, width: 28, headHeight: 80.5, casing: 'casing' }],
+      openings: [
+        {
+          id: 'd4',
+          kind: 'pocket',
+          name: 'D6',
+          word: 'broom store',
+          at: 96,
+          width: 28,
+          headHeight: 80.5,
+          casing: 'casing',
+          pocketDepth: 0.625,
+        },
+      ],
     },
   ],
-  trims: [base],
+  trims: [base, casing],
 };
 
 /** Cloakroom: a corner cut off under the stair leaves one acute and one obtuse corner. */
@@ -129,14 +225,65 @@ const cloakroom: JobFile['rooms'][number] = {
       length: 96.5,
       corner: corner(90),
       studs: studs(8),
-      openings: [{ id: 'd1', kind: 'door', at: 12, width: 28, headHeight: 80.5, casing: 'casing' }],
+      openings: [
+        {
+          id: 'd1',
+          kind: 'door',
+          name: 'D7',
+          at: 12,
+          width: 28,
+          headHeight: 80.5,
+          casing: 'casing',
+          measuredHead: 32.875,
+        },
+      ],
     },
     { id: 'w2', length: 60.125, corner: corner(90), studs: studs(6) },
     { id: 'w3', length: 62.375, corner: corner(119.6), studs: studs(5) },
     { id: 'w4', length: 69.25, corner: corner(60.4), studs: studs(10) },
   ],
-  trims: [base],
+  trims: [base, casing],
 };
+
+/** What stands around the openings besides casing. */
+const parts: JobFile['profiles'] = [
+  {
+    id: 'plinth',
+    name: 'Plinth 2 1/4',
+    use: 'other',
+    width: 2.25,
+    thickness: 1,
+    material: 'softwood',
+    finish: 'paint',
+  },
+  {
+    id: 'stool',
+    name: 'Stool 5 1/4',
+    use: 'stool',
+    width: 5.25,
+    thickness: 1.0625,
+    material: 'softwood',
+    finish: 'paint',
+  },
+  {
+    id: 'apron',
+    name: 'Apron 2 3/4',
+    use: 'apron',
+    width: 2.75,
+    thickness: 0.625,
+    material: 'softwood',
+    finish: 'paint',
+  },
+  {
+    id: 'jamb',
+    name: 'Jamb strip 3 1/2',
+    use: 'other',
+    width: 3.5,
+    thickness: 0.75,
+    material: 'softwood',
+    finish: 'paint',
+  },
+];
 
 export const fernhollow: JobFile = {
   format: 'longmiter-job',
@@ -179,6 +326,7 @@ export const fernhollow: JobFile = {
       material: 'softwood',
       finish: 'paint',
     },
+    ...parts,
   ],
   stock: [
     { id: 's96', profile: 'base', length: 96, price: 9.44 },
@@ -186,6 +334,13 @@ export const fernhollow: JobFile = {
     { id: 's144', profile: 'base', length: 144, price: 14.16 },
     { id: 's168', profile: 'base', length: 168, price: 16.52 },
     { id: 's192', profile: 'base', length: 192, price: 18.88 },
+    { id: 'c84', profile: 'casing', length: 84, price: 7.56 },
+    { id: 'c168', profile: 'casing', length: 168, price: 14.7 },
+    { id: 'c192', profile: 'casing', length: 192, price: 16.8 },
+    { id: 'p48', profile: 'plinth', length: 48, price: 9.2 },
+    { id: 't72', profile: 'stool', length: 72, price: 21.6 },
+    { id: 'a96', profile: 'apron', length: 96, price: 10.4 },
+    { id: 'j96', profile: 'jamb', length: 96, price: 8.8 },
   ],
   rack: [
     { id: 'r1', profile: 'base', length: 61.5, label: 'Rack 1' },

@@ -40,6 +40,18 @@ export function MarkSign({ mark, at, toward }: { mark: Mark; at: Point; toward: 
           strokeWidth={2}
         />
       );
+    case 'inner-point':
+    case 'outer-point':
+      return (
+        <circle
+          cx={x}
+          cy={y}
+          r={3.2}
+          fill={mark === 'inner-point' ? WALL : 'var(--lm-panel)'}
+          stroke={WALL}
+          strokeWidth={1.5}
+        />
+      );
     case 'point':
       return <circle cx={x} cy={y} r={7} fill="var(--lm-picked)" />;
     case 'entry': {

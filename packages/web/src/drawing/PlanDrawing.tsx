@@ -36,7 +36,7 @@ export function PlanDrawing(props: Props) {
         onPick: onPiece && (() => onPiece(what.piece)),
         style: onPiece ? undefined : { pointerEvents: 'none' },
       };
-    if (what.kind === 'splice') return undefined;
+    if (!('wall' in what)) return undefined;
     const wall = room.walls.findIndex((one) => one.id === what.wall);
     const onPick = (): void => onWall?.(wall);
     if (what.kind !== 'opening') return { picked: wall === selectedWall && what.kind === 'wall', onPick };

@@ -7,7 +7,6 @@ import {
   splicePin,
   studPositions,
   type Piece,
-  type Profile,
   type Room,
   type SplicePlace,
   type Unit,
@@ -30,7 +29,6 @@ interface Props {
   /** What a splice would be worth at a place, shown while it is dragged. */
   readonly spliceWorth?: (piece: Piece, at: number) => SplicePlace | undefined;
   /** Profiles by id, for the face width of casing. */
-  readonly profiles: ReadonlyMap<string, Profile>;
   /** Lets openings be dragged along their wall. */
   readonly onMove?: (wall: number, opening: string, at: number) => void;
 }
@@ -45,7 +43,7 @@ interface Held {
 
 /** The room's perimeter as one strip, always at the foot of the screen, always full width. */
 export function Ribbon(props: Props) {
-  const { room, unit, layer, pieces, profiles, onSplice, spliceWorth } = props;
+  const { room, unit, layer, pieces, onSplice, spliceWorth } = props;
   const { ref, width } = useWidth();
   const inner = Math.max(0, width - 2 * SIDE);
   const [held, setHeld] = useState<Held>();
@@ -59,10 +57,9 @@ export function Ribbon(props: Props) {
         unit,
         layer,
         pieces,
-        profiles,
         ...(movable ? { splices: held ? { held: { ...held, worth } } : {} } : {}),
       }),
-    [room, layout, unit, layer, pieces, profiles, movable, held, worth],
+    [room, layout, unit, layer, pieces, movable, held, worth],
   );
   return (
     <div ref={ref}>
@@ -93,6 +90,7 @@ function partsFor(props: Props, scale: number, setHeld: (held: Held | undefined)
       const piece = byKey.get(ref.piece);
       return piece && spliceUse(props, piece, scale, setHeld);
     }
+    if (!('wall' in ref)) return undefined;
     const index = walls.get(ref.wall)!;
     const onPick = (): void => onWall(index);
     if (ref.kind !== 'opening') return { picked: ref.kind === 'wall' && index === selectedWall, onPick };

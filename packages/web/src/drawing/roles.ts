@@ -44,6 +44,8 @@ export const LOOK: Readonly<Record<Role, Look>> = {
   thing: { fill: 'var(--lm-panel)', stroke: WALL, strokeWidth: 1, strokeDasharray: '2 2' },
   assumed: { fill: 'none', stroke: 'var(--lm-assumed)', strokeWidth: 2.5, strokeDasharray: '5 4' },
   hold: { fill: 'transparent', stroke: 'none' },
+  free: { fill: 'var(--lm-line)', stroke: 'none' },
+  clash: { fill: 'var(--lm-bad)', stroke: 'none' },
 };
 
 /** Lines look other than the edges of areas where one would be lost: a hole is a break, a hold is broad. */

@@ -1,17 +1,10 @@
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
-import {
-  checkSurvey,
-  takeOffList,
-  type Issue,
-  type JobRecord,
-  type RoomSheet,
-  type Survey,
-} from '@long-miter/core';
-import { shownJob } from './shown-job.ts';
+import { takeOffList, type Issue, type JobRecord, type RoomSheet, type Survey } from '@long-miter/core';
 import { useAppDispatch, useAppSelector, type State } from './store.ts';
 import { draftKey } from './draft-key.ts';
-import { edited, redone, sheetOf, undone, type Draft } from './draft-slice.ts';
+import { edited, redone, undone, type Draft } from './draft-slice.ts';
+import { sheetEditor } from './edit-sheet.ts';
 
 /** A change of the survey, with the text that was typed for it, if any. */
 export interface EditOptions {
@@ -45,19 +38,8 @@ export function useSheet(job: JobRecord, roomId: string): SheetEditor {
   const key = draftKey(jobId, roomId);
   const draft = useAppSelector((state) => state.drafts[key]);
   const editSheet = useCallback<EditSheet>(
-    (change, field) => {
-      const now = store.getState().drafts[key];
-      if (!now) return [];
-      const sheet = change(sheetOf(now));
-      // Notes and texts alone change nothing that has to be checked.
-      const known = shownJob(store.getState(), jobId)?.settings ?? settings;
-      const checked = sheet.survey === now.survey ? undefined : checkSurvey(sheet.survey, unit, known);
-      if (checked && !checked.ok) return checked.issues;
-      // The survey itself, not the checked copy: untouched walls must stay the same objects.
-      dispatch(edited({ id: key, sheet, field }));
-      return [];
-    },
-    [dispatch, store, key, jobId, unit, settings],
+    (change, field) => sheetEditor(store, { id: jobId, unit, settings }, roomId)(change, field),
+    [store, jobId, unit, settings, roomId],
   );
   const edit = useCallback<EditSurvey>(
     (change, { typed } = {}) =>

@@ -1,10 +1,40 @@
 import { TextInput, type TextInputProps } from '@mantine/core';
-import { useContext, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import {
+  useContext,
+  useEffect,
+  useRef,
+  useState,
+  type ChangeEvent,
+  type FocusEvent,
+  type KeyboardEvent,
+  type RefObject,
+} from 'react';
 import { FieldScope, halfWritten } from './half-written.ts';
 import { onReading, type FieldReading } from './readings-in.ts';
 
 /** What became of a text: it was taken, or why it was not. */
 export type Commit = (text: string) => string | undefined;
+
+/** What a field needs to know to take texts at once. */
+interface Committing {
+  /** What it is called where half-written texts are named. */
+  readonly name: string;
+  readonly text: string;
+  readonly onCommit: Commit;
+  readonly takes?: readonly FieldReading['what'][] | undefined;
+  readonly onEnter?: (() => void) | undefined;
+}
+
+interface Committed {
+  readonly value: string;
+  /** Why what stands there was not taken, once the field has been left. */
+  readonly fault: string | undefined;
+  readonly field: RefObject<HTMLInputElement | null>;
+  readonly onChange: (event: ChangeEvent<HTMLInputElement>) => void;
+  readonly onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => void;
+  readonly onFocus: (event: FocusEvent<HTMLInputElement>) => void;
+  readonly onBlur: () => void;
+}
 
 interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'error'> {
   /** The text that stands for the stored figure: as typed where it is known. */
@@ -28,9 +58,8 @@ export function focusNextFigure(from: HTMLElement): void {
  * A field that takes every good text at once and keeps every bad one, with its reason beside it. The stored figure stays
  * as it was until the text is good.
  */
-export function CommitField({ text, onCommit, onEnter, takes, ...rest }: Props) {
+export function useCommitted({ name, text, onCommit, takes, onEnter }: Committing): Committed {
   const scope = useContext(FieldScope);
-  const name = rest['aria-label'] ?? (typeof rest.label === 'string' ? rest.label : '');
   // What was not taken when the screen was left stands here again, with its reason.
   const [kept] = useState(() => halfWritten.find(scope, name));
   const [local, setLocal] = useState(kept ?? text);
@@ -75,30 +104,48 @@ export function CommitField({ text, onCommit, onEnter, takes, ...rest }: Props) 
       return wrong === undefined;
     });
   }, [kinds]);
-  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
-    rest.onKeyDown?.(event);
-    if (event.key !== 'Enter' || event.defaultPrevented) return;
-    event.preventDefault();
-    setLeft(true);
-    if (fault === undefined) (onEnter ?? (() => focusNextFigure(event.currentTarget)))();
+  return {
+    value: local,
+    fault: left ? fault : undefined,
+    field,
+    onChange: (event) => take(event.currentTarget.value),
+    onKeyDown: (event) => {
+      if (event.key !== 'Enter' || event.defaultPrevented) return;
+      event.preventDefault();
+      setLeft(true);
+      if (fault === undefined) (onEnter ?? (() => focusNextFigure(event.currentTarget)))();
+    },
+    onFocus: (event) => event.currentTarget.select(),
+    onBlur: () => {
+      setLeft(true);
+      if (fault === undefined) editing.current = false;
+    },
   };
+}
+
+/** Such a field with its label. */
+export function CommitField({ text, onCommit, onEnter, takes, ...rest }: Props) {
+  const name = rest['aria-label'] ?? (typeof rest.label === 'string' ? rest.label : '');
+  const held = useCommitted({ name, text, onCommit, takes, onEnter });
   return (
     <TextInput
       autoComplete="off"
       spellCheck={false}
       {...rest}
-      ref={field}
-      value={local}
-      error={left ? fault : undefined}
-      onChange={(event) => take(event.currentTarget.value)}
-      onKeyDown={onKeyDown}
+      ref={held.field}
+      value={held.value}
+      error={held.fault}
+      onChange={held.onChange}
+      onKeyDown={(event) => {
+        rest.onKeyDown?.(event);
+        held.onKeyDown(event);
+      }}
       onFocus={(event) => {
-        event.currentTarget.select();
+        held.onFocus(event);
         rest.onFocus?.(event);
       }}
       onBlur={(event) => {
-        setLeft(true);
-        if (fault === undefined) editing.current = false;
+        held.onBlur();
         rest.onBlur?.(event);
       }}
     />

@@ -8,7 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { wallPicked } from '../../session/ui-slice.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { SaveMark } from './SaveMark.tsx';
-import { HOME, STAGES, type Stage } from './stages.ts';
+import { HOME, OPENINGS, STAGES, type Stage } from './stages.ts';
 
 interface Props {
   readonly jobId: string;
@@ -67,7 +67,12 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         </Link>
         <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
           {STAGES.map(({ key, label }) => (
-            <Link key={key} className="stage" to={to(key)} aria-current={key === stage ? 'page' : undefined}>
+            <Link
+              key={key}
+              className="stage"
+              to={to(key)}
+              aria-current={key === (stage === OPENINGS ? 'walk' : stage) ? 'page' : undefined}
+            >
               {label}
             </Link>
           ))}
@@ -123,6 +128,16 @@ export const JobHeader = memo(function JobHeader(props: Props) {
             </Link>
           ))}
         </nav>
+        {(stage === 'walk' || stage === OPENINGS) && (
+          <nav aria-label="Parts of the walk" className="walk-parts">
+            <Link to={to('walk')} aria-current={stage === 'walk' ? 'page' : undefined}>
+              Walls
+            </Link>
+            <Link to={to(OPENINGS)} aria-current={stage === OPENINGS ? 'page' : undefined}>
+              Openings
+            </Link>
+          </nav>
+        )}
         <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} onClick={addRoom}>
           Add room
         </Button>

@@ -16,6 +16,7 @@ import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { piecePicked, wallPicked } from '../../session/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
 import { JointsPage } from '../../features/joints/JointsPage.tsx';
+import { OpeningsPage } from '../../features/openings/OpeningsPage.tsx';
 import { RackView } from '../../features/rack/RackView.tsx';
 import { RoomsPage } from '../../features/rooms/RoomsPage.tsx';
 import { RulesDrawer } from '../../features/rules/RulesDrawer.tsx';
@@ -35,7 +36,7 @@ import { useSteady } from '../../shared/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
 import { Disputes } from './Disputes.tsx';
-import { HOME, STAGES, type Stage } from './stages.ts';
+import { HOME, OPENINGS, STAGES, type Stage } from './stages.ts';
 import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from '../../session/use-job.ts';
 
 /** A job in one of its stages: the frame around all of them. */
@@ -57,7 +58,7 @@ export function JobPage() {
         <Loader aria-label="Opening the job" />
       </Center>
     );
-  if (stage !== HOME && !STAGES.some((one) => one.key === stage))
+  if (stage !== HOME && stage !== OPENINGS && !STAGES.some((one) => one.key === stage))
     return <Navigate to={`/jobs/${jobId}/walk`} replace />;
   const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
   return <JobFrame job={job} stage={stage as Stage} roomId={current?.id} />;
@@ -111,10 +112,6 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
     room && quick ? spliceWorth(piece, room, quick, at) : undefined,
   );
   const pickWall = useSteady((index: number): void => void dispatch(wallPicked(index)));
-  const profiles = useMemo(
-    () => new Map(job.settings.profiles.map((profile) => [profile.id, profile])),
-    [job.settings.profiles],
-  );
   const names = job.rooms.map((one) => `${one.id} ${one.name}`).join('\n');
   // The list stays the same object until a room comes, goes or is renamed.
   const rooms = useMemo(() => job.rooms.map(({ id, name }) => ({ id, name })), [names]); // eslint-disable-line react-hooks/exhaustive-deps
@@ -161,7 +158,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
             onPiece={pick}
             edit={edit}
           />
-          <footer className="foot" data-stage={stage} hidden={stage === HOME}>
+          <footer className="foot" data-stage={stage} hidden={stage === HOME || stage === OPENINGS}>
             {view.room ? (
               <Strip
                 room={view.room}
@@ -170,7 +167,6 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
                 {...(stage === 'walk' ? { onMove: moveOpening } : {})}
                 {...(stage === 'joints' ? { onSplice: dragSplice, spliceWorth: worth } : {})}
                 pieces={view.drawn}
-                profiles={profiles}
                 selectedWall={ui.wall}
                 selectedPiece={ui.piece}
                 onWall={pickWall}
@@ -202,7 +198,7 @@ function usePlanUnlessWalking(
   stage: Stage,
   ...[id, file, pins, records]: Parameters<typeof usePlan>
 ): ReturnType<typeof usePlan> {
-  const walking = stage === 'walk' || stage === HOME;
+  const walking = stage === 'walk' || stage === HOME || stage === OPENINGS;
   return usePlan(id, walking ? { ...file, rooms: EMPTY_ROOMS } : file, pins, records);
 }
 
@@ -235,6 +231,7 @@ const Hint = ({ children }: { children: string }) => (
 
 function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiece, edit }: BodyProps) {
   if (stage === HOME) return <RoomsPage job={job} />;
+  if (stage === OPENINGS) return <OpeningsPage job={job} file={file} roomId={roomId} />;
   if (stage === 'walk')
     return roomId ? (
       <WalkPage key={roomId} job={job} roomId={roomId} room={room} />

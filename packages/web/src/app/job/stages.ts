@@ -1,6 +1,9 @@
 /** The job's home, beside its stages. */
 export const HOME = 'rooms';
 
+/** Doors and windows of the whole job: a part of the walk. */
+export const OPENINGS = 'openings';
+
 /** The stages of a job, in the order the work is done. */
 export const STAGES = [
   { key: 'walk', label: 'Walk' },
@@ -9,4 +12,4 @@ export const STAGES = [
   { key: 'saw', label: 'Saw' },
 ] as const;
 
-export type Stage = (typeof STAGES)[number]['key'] | typeof HOME;
+export type Stage = (typeof STAGES)[number]['key'] | typeof HOME | typeof OPENINGS;

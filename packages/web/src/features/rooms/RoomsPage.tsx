@@ -20,7 +20,8 @@ import { useGrowing } from '../../shared/use-growing.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { usePieceCounts } from './use-piece-counts.ts';
-import { readWalls, refuseFile, saveWalls } from './wall-files.ts';
+import { refuseFile } from '../../shared/files.ts';
+import { readWalls, saveWalls } from './wall-files.ts';
 
 /** What is known of a room, for the list. */
 interface RoomState {

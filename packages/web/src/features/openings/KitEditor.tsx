@@ -1,0 +1,236 @@
+import { Checkbox, NativeSelect, Switch } from '@mantine/core';
+import {
+  changeOpening,
+  KIT_STOCK,
+  kitOf,
+  newPartProfile,
+  stockFor,
+  type HouseRules,
+  type JobRecord,
+  type Kit,
+  type Opening,
+  type PartStock,
+  type SideName,
+} from '@long-miter/core';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { useSpoken } from '../../shared/words.tsx';
+import { useCommands } from '../../session/use-commands.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
+
+interface Props {
+  readonly job: JobRecord;
+  readonly rules: HouseRules;
+  readonly wallIndex: number;
+  readonly opening: Opening;
+  readonly side: SideName;
+  readonly edit: EditSurvey;
+}
+
+const ADD = '+';
+const PART_WORDS: Readonly<Record<PartStock, string>> = {
+  stool: 'stool',
+  apron: 'apron',
+  band: 'back band',
+  plinth: 'plinths',
+  block: 'blocks',
+  cap: 'cap on the head',
+  jamb: 'jamb strips',
+};
+
+/** What one side of an opening is dressed with. What is left to the house rule says what that is. */
+export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props) {
+  const spoken = useSpoken();
+  const { addProfile } = useCommands(job.id);
+  const { profiles } = job.settings;
+  const { unit } = job;
+  const own = (side === 'this' ? opening.kit : opening.other?.kit) ?? {};
+  const kit = kitOf(rules, opening, side);
+  const window = opening.kind === 'window';
+  const casings = profiles.filter((profile) => profile.use === 'casing');
+  const casing = (side === 'this' ? opening.casing : opening.other?.casing) ?? '';
+  const change = (part: { [K in keyof Opening]?: Opening[K] | undefined }) =>
+    edit((survey) => changeOpening(survey, wallIndex, opening.id, part));
+  const setKit = (part: { [K in keyof Kit]?: Kit[K] | undefined }) => {
+    const next = Object.fromEntries(
+      Object.entries({ ...own, ...part }).filter(([, value]) => value !== undefined),
+    ) as Kit;
+    const held = Object.keys(next).length > 0 ? next : undefined;
+    if (side === 'this') return change({ kit: held });
+    const { kit: _old, ...rest } = opening.other ?? {};
+    return change({ other: { ...rest, ...(held ? { kit: held } : {}) } });
+  };
+  const setCasing = (id: string): void => {
+    if (side === 'this') change({ casing: id === '' ? null : id });
+    else if (id === '') change({ other: undefined });
+    else change({ other: { ...opening.other, casing: id } });
+  };
+  const nameOf = (id: string | undefined): string => profiles.find((one) => one.id === id)?.name ?? 'none';
+  /** A part with stock of its own: none, one of the job's, or a first one. */
+  const part = (
+    key: PartStock,
+    value: string | undefined,
+    take: (id: string | undefined) => unknown,
+    byRule?: string,
+  ) => (
+    <NativeSelect
+      key={key}
+      size="sm"
+      label={spoken(PART_WORDS[key])}
+      value={value ?? ''}
+      data={[
+        { value: '', label: byRule === undefined ? 'none' : `house rule: ${nameOf(byRule)}` },
+        ...stockFor(profiles, key).map((profile) => ({ value: profile.id, label: profile.name })),
+        { value: ADD, label: `add ${PART_WORDS[key]} to the job` },
+      ]}
+      onChange={(event) => {
+        const chosen = event.currentTarget.value;
+        if (chosen !== ADD) return void take(chosen === '' ? undefined : chosen);
+        const made = newPartProfile(job.settings, key, unit);
+        if (addProfile(made) === undefined) take(made.profile.id);
+      }}
+    />
+  );
+  const other = (key: 'leg' | 'head' | 'sill', label: string) => (
+    <NativeSelect
+      key={key}
+      size="sm"
+      label={label}
+      value={own[key] ?? ''}
+      data={[
+        { value: '', label: 'as the casing' },
+        ...casings.map((profile) => ({ value: profile.id, label: profile.name })),
+      ]}
+      onChange={(event) => setKit({ [key]: event.currentTarget.value || undefined })}
+    />
+  );
+  const length = (
+    key: 'overhang' | 'capOverhang' | 'plinthHeight' | 'jambReveal',
+    label: string,
+    usual = 0,
+  ) => (
+    <LengthField
+      key={key}
+      label={label}
+      showLabel
+      unit={unit}
+      position={key !== 'plinthHeight'}
+      value={kit[key] ?? usual}
+      typed={undefined}
+      onLength={(value) => setKit({ [key]: value })}
+    />
+  );
+  const ruled = rules.kit[opening.kind] ?? {};
+  const cased = casing !== '';
+  const framed = window && opening.picture === true && opening.stool === undefined;
+  return (
+    <div className="kit">
+      <NativeSelect
+        size="sm"
+        label={spoken('casing')}
+        value={casing}
+        data={[
+          { value: '', label: 'none' },
+          ...casings.map((profile) => ({ value: profile.id, label: profile.name })),
+        ]}
+        onChange={(event) => setCasing(event.currentTarget.value)}
+      />
+      {cased && !framed && (
+        <NativeSelect
+          size="sm"
+          label="head corners"
+          value={own.corners ?? ''}
+          data={[
+            { value: '', label: `house rule: ${CORNERS[ruled.corners ?? 'miter']}` },
+            { value: 'miter', label: spoken(CORNERS.miter) },
+            { value: 'butt', label: CORNERS.butt },
+            { value: 'block', label: CORNERS.block },
+          ]}
+          onChange={(event) =>
+            setKit({ corners: (event.currentTarget.value || undefined) as Kit['corners'] })
+          }
+        />
+      )}
+      {cased && other('head', 'head of')}
+      {cased && other('leg', 'legs of')}
+      {framed && other('sill', 'sill piece of')}
+      {cased && kit.corners === 'butt' && length('overhang', 'overhang')}
+      {window && side === 'this' && (
+        <>
+          {part('stool', opening.stool, (id) => change({ stool: id, ...(id ? { picture: undefined } : {}) }))}
+          {part('apron', opening.apron, (id) => change({ apron: id }))}
+          {opening.stool !== undefined && (
+            <NativeSelect
+              size="sm"
+              label="sill height is to"
+              value={opening.sillIs ?? 'stool-top'}
+              data={[
+                { value: 'stool-top', label: 'the stool’s top' },
+                { value: 'frame', label: 'the frame' },
+              ]}
+              onChange={(event) =>
+                change({ sillIs: event.currentTarget.value === 'frame' ? 'frame' : undefined })
+              }
+            />
+          )}
+        </>
+      )}
+      {KIT_STOCK.filter(
+        (key) =>
+          (cased || (key === 'jamb' && side === 'this')) &&
+          (key !== 'jamb' || side === 'this') &&
+          (key !== 'plinth' || !window) &&
+          (key !== 'block' || kit.corners === 'block'),
+      ).map((key) => part(key, own[key], (id) => setKit({ [key]: id }), ruled[key]))}
+      {cased && kit.plinth !== undefined && !window && length('plinthHeight', 'plinth height')}
+      {cased && kit.cap !== undefined && length('capOverhang', 'cap overhang')}
+      {side === 'this' && kit.jamb !== undefined && (
+        <NativeSelect
+          size="sm"
+          label="which strips run over"
+          value={own.lap ?? ruled.lap ?? 'head'}
+          data={[
+            { value: 'head', label: 'head over the sides' },
+            { value: 'sides', label: 'sides over the head' },
+          ]}
+          onChange={(event) => setKit({ lap: event.currentTarget.value as Kit['lap'] })}
+        />
+      )}
+      {side === 'this' && kit.jamb !== undefined && length('jambReveal', 'strip set back')}
+      {window && side === 'this' && opening.stool === undefined && cased && (
+        <Checkbox
+          label="cased all round"
+          checked={opening.picture ?? false}
+          onChange={(event) => change({ picture: event.currentTarget.checked || undefined })}
+        />
+      )}
+      {side === 'this' && (
+        <NativeSelect
+          size="sm"
+          label="something in the way"
+          value={opening.clear ?? ''}
+          data={[
+            { value: '', label: 'nothing' },
+            { value: 'blind', label: 'a blind: no casing' },
+            { value: 'shutter', label: 'a shutter: no casing' },
+            { value: 'tile', label: 'tile: no casing' },
+            { value: 'other', label: 'something: no casing' },
+          ]}
+          onChange={(event) =>
+            change({ clear: (event.currentTarget.value || undefined) as Opening['clear'] })
+          }
+        />
+      )}
+      {side === 'this' && opening.kind !== 'pocket' && cased && (
+        <Switch
+          size="xs"
+          label="comes off again"
+          title="Head and one leg screwed and capped, not glued"
+          checked={opening.removable ?? false}
+          onChange={(event) => change({ removable: event.currentTarget.checked || undefined })}
+        />
+      )}
+    </div>
+  );
+}
+
+const CORNERS = { miter: 'mitered', butt: 'head over the legs', block: 'corner blocks' } as const;

@@ -1,0 +1,80 @@
+import { memo } from 'react';
+import { formatLength, takesField, type JobRecord, type Opening, type OpeningField } from '@long-miter/core';
+import { useSheet } from '../../session/use-sheet.ts';
+import type { Listed } from './openings-of.ts';
+import { SheetCell } from './SheetCell.tsx';
+
+/** Words of the kinds as a row has them. */
+export const KIND_WORDS: Readonly<Record<Opening['kind'], string>> = {
+  door: 'door',
+  cased: 'cased',
+  pocket: 'pocket',
+  window: 'window',
+  drywall: 'plain',
+};
+
+interface Props {
+  readonly job: JobRecord;
+  readonly listed: Listed;
+  readonly fields: readonly OpeningField[];
+  readonly picked: boolean;
+  /** Clashes and what else is to be looked at. */
+  readonly warnings: number;
+  readonly headToMeasure: boolean;
+  readonly onPick: (key: string) => void;
+}
+
+/** One opening: what it is, where, and its figures. */
+export const SheetRow = memo(function SheetRow(props: Props) {
+  const { job, listed, fields, picked, warnings, headToMeasure, onPick } = props;
+  const { key, room, wallIndex, opening, name } = listed;
+  const { draft, edit } = useSheet(job, room.id);
+  return (
+    <tr
+      data-selected={picked || undefined}
+      aria-selected={picked}
+      data-row={key}
+      onFocusCapture={() => onPick(key)}
+      onClick={() => onPick(key)}
+    >
+      <th scope="row">
+        <button type="button" className="row-name" aria-label={`Show ${name}`}>
+          {name}
+          {warnings > 0 && (
+            <span style={{ color: 'var(--lm-bad)' }} title={`${warnings} to look at`}>
+              {' '}
+              ▲
+            </span>
+          )}
+        </button>
+      </th>
+      <td className="what">
+        wall {wallIndex + 1} {KIND_WORDS[opening.kind]}
+        {opening.word !== undefined && `, ${opening.word}`}
+        {headToMeasure && fields.some((field) => field.key === 'measuredHead') && (
+          <span className="wait"> waits</span>
+        )}
+      </td>
+      {fields.map((field) => (
+        <td key={field.key}>
+          {takesField(field, opening.kind) && (
+            <SheetCell
+              field={field}
+              opening={opening}
+              name={name}
+              wallIndex={wallIndex}
+              unit={job.unit}
+              typed={draft?.typed[`/openings/${opening.id}/${field.key.replace('.', '/')}`]}
+              placeholder={
+                field.key === 'headRight'
+                  ? formatLength(opening.headLeft ?? opening.headHeight, job.unit, { inchParts: 32 })
+                  : ''
+              }
+              edit={edit}
+            />
+          )}
+        </td>
+      ))}
+    </tr>
+  );
+});
