@@ -210,6 +210,7 @@ export const openingSideSchema = z.strictObject({
   casing: id.nullable().optional(),
   kit: kitSchema.optional(),
   reveal: notNegative.optional(),
+  measuredHead: positive.optional(),
 });
 
 export const openingSchema = z.strictObject({

@@ -17,12 +17,16 @@ export interface DressedSide {
   readonly gate: { readonly predicted: number; readonly measured: number } | undefined;
 }
 
+const measuredOf = (opening: Opening, side: SideName): number | undefined =>
+  side === 'this' ? opening.measuredHead : opening.other?.measuredHead;
+
 /** A head waits for its measure, is cut rough, or comes from the figures. Source: openings, "Two gates". */
 function gated(head: OpeningPart, opening: Opening, side: SideName, rules: HouseRules): OpeningPart {
-  if (side === 'this' && opening.measuredHead !== undefined)
+  const measured = measuredOf(opening, side);
+  if (measured !== undefined)
     return {
       ...head,
-      near: opening.measuredHead - reaches(head),
+      near: measured - reaches(head),
       reason: ['as measured outside to outside over the legs'],
     };
   if (rules.headMode === 'measured')
@@ -57,6 +61,7 @@ export function dressSide(job: JobFile, rules: HouseRules, opening: Opening, sid
     ...stoolAndApron(opening, dress, casing, rules),
     ...(casing?.parts ?? []).map((part) => (part === head ? gated(part, opening, side, rules) : part)),
   ];
+  const measured = measuredOf(opening, side);
   const predicted = head && head.near + reaches(head);
   return {
     side,
@@ -64,9 +69,6 @@ export function dressSide(job: JobFile, rules: HouseRules, opening: Opening, sid
     dress,
     casing,
     parts,
-    gate:
-      side === 'this' && predicted !== undefined && opening.measuredHead !== undefined
-        ? { predicted, measured: opening.measuredHead }
-        : undefined,
+    gate: predicted !== undefined && measured !== undefined ? { predicted, measured } : undefined,
   };
 }

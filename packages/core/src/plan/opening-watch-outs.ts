@@ -28,6 +28,8 @@ function ownWatchOuts(
   const where = { room: room.id, wall: placed.wallId, opening: opening.id };
   const out: WatchOut[] = [];
   if (casing?.noBand) out.push(watch('band-left-out', { name, why: casing.noBand }, where));
+  if (dressed.gate && Math.abs(dressed.gate.measured - dressed.gate.predicted) > GATE[job.unit] + SAME_LENGTH)
+    out.push(watch('head-gate', { name, ...dressed.gate }, where));
   if (dressed.side === 'other') return out;
   const { left, right } = headsOf(opening);
   if (dress.leg && Math.abs(right - left) > rules.outOfTrue + SAME_LENGTH)
@@ -71,8 +73,6 @@ function ownWatchOuts(
   }
   if (dress.stool && opening.drywallRadius !== undefined && !dress.leg)
     out.push(watch('stool-contour', { name, radius: opening.drywallRadius }, where));
-  if (dressed.gate && Math.abs(dressed.gate.measured - dressed.gate.predicted) > GATE[job.unit] + SAME_LENGTH)
-    out.push(watch('head-gate', { name, ...dressed.gate }, where));
   if (dress.leg && (opening.kind === 'pocket' || opening.removable === true))
     out.push(
       watch(

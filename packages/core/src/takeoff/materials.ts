@@ -67,6 +67,21 @@ function nails(hung: readonly Hung[], job: JobFile, rules: MaterialRules): Mater
   };
 }
 
+const openingOf = (piece: Pick<Piece, 'room' | 'wall' | 'opening'>): string =>
+  JSON.stringify([piece.room, piece.wall, piece.opening]);
+
+/** Openings whose casing comes off again: it is screwed, not glued. */
+const removable = (job: JobFile): ReadonlySet<string> =>
+  new Set(
+    job.rooms.flatMap((room) =>
+      room.walls.flatMap((wall) =>
+        (wall.openings ?? [])
+          .filter((one) => one.kind === 'pocket' || one.removable === true)
+          .map((one) => JSON.stringify([room.id, wall.id, one.id])),
+      ),
+    ),
+  );
+
 const cartridges = (what: string, amount: number, rule: string): MaterialLine => ({
   what,
   amount,
@@ -90,13 +105,16 @@ export function materialsOf(job: JobFile, plan: PlanFile, rules: MaterialRules):
   const whole = hung.filter((one) => one.piece.role !== 'return');
   const nailLine = nails(whole, job, rules);
   // Each joint has two ends that say so.
+  const screwed = removable(job);
   const joints =
-    hung.reduce(
-      (sum, { piece }) =>
-        sum +
-        [piece.left, piece.right].filter((end) => GLUED.has(end.joint) && end.mate !== undefined).length,
-      0,
-    ) / 2;
+    hung
+      .filter(({ piece }) => !screwed.has(openingOf(piece)))
+      .reduce(
+        (sum, { piece }) =>
+          sum +
+          [piece.left, piece.right].filter((end) => GLUED.has(end.joint) && end.mate !== undefined).length,
+        0,
+      ) / 2;
   const held = whole.filter(
     ({ profile }) => profile.material === 'polyurethane' || profile.material === 'pvc',
   );

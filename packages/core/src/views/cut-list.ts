@@ -1,5 +1,5 @@
 import { SAME_ANGLE } from '../base/index.ts';
-import { formatLength } from '../measure/index.ts';
+import { formatLength, type Unit } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
 import { openingNames, placeKey } from '../openings/index.ts';
 import { partWords, spoken, type Vocabulary } from '../words/index.ts';
@@ -70,6 +70,15 @@ export interface CutListLine {
   readonly text: string;
 }
 
+/** A filled sign where the length runs along an inner edge, as on the view of its opening. */
+function lengthText(piece: Piece, unit: Unit): string {
+  if (piece.near === 0) return 'from the waste';
+  const length = formatLength(piece.near, unit);
+  if (piece.held) return `waits, ${length}`;
+  return INNER.has(piece.role) ? `● ${length}` : length;
+}
+const INNER: ReadonlySet<Piece['role']> = new Set(['leg-left', 'leg-right', 'head', 'sill', 'band']);
+
 /** The cut list in reading order, one line a piece. Return pieces come off the waste beside their own piece. */
 export function cutList(job: Pick<JobFile, 'rooms' | 'unit' | 'vocabulary'>, plan: PlanFile): CutListLine[] {
   const stickOf = new Map(
@@ -77,7 +86,7 @@ export function cutList(job: Pick<JobFile, 'rooms' | 'unit' | 'vocabulary'>, pla
   );
   return plan.pieces.map((piece) => {
     const place = placeOf(job, piece);
-    const length = piece.near === 0 ? 'from the waste' : formatLength(piece.near, job.unit);
+    const length = lengthText(piece, job.unit);
     const ends = `${endWord(piece.left, job.vocabulary)} → ${endWord(piece.right, job.vocabulary)}`;
     return {
       piece,

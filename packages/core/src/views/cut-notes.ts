@@ -1,3 +1,4 @@
+import { tanDeg } from '../base/index.ts';
 import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
 import type { Saw } from '../job/index.ts';
 import { detentBeside, roundingOpens } from '../saw/index.ts';
@@ -51,7 +52,38 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit, vocabu
     );
   }
   if (snip !== undefined) notes.push('Then snip the nose at 45°.');
+  if (step.backCut > 0)
+    notes.push(
+      `Cut it back ${formatAngle(step.backCut)} so that the face closes first: lean the blade, or put a slip of ${formatLength(profile.width * tanDeg(step.backCut), unit, { inchParts: 32 })} ${unit} under it, ${formatLength(profile.width, unit)} ${unit} from the blade.`,
+    );
+  notes.push(...partNotes(step, unit));
   return notes.map((note) => spoken(note, vocabulary));
+}
+
+/** What is done to a part of an opening besides its two ends; said at its last one. */
+function partNotes({ piece, end, profile }: CutStep, unit: Unit): string[] {
+  const size = (value: number): string => `${formatLength(value, unit, { inchParts: 32 })} ${unit}`;
+  if (end === 'left')
+    return profile.finish === 'prefinished' && piece.opening !== undefined
+      ? ['Prefinished: mark on tape or on its edge, no pencil on the face.']
+      : [];
+  const notes: string[] = [];
+  const { taper, width, notches } = piece;
+  if (taper)
+    notes.push(
+      `Then rip it on the sled, ${size(taper.left)} at its left end to ${size(taper.right)} at its right: the sled is set over by ${size(Math.abs(taper.left - taper.right))}. Never freehand.`,
+    );
+  else if (width !== undefined)
+    notes.push(
+      piece.role === 'stool'
+        ? `Rip it to ${size(width)} deep, the factory edge off first.`
+        : `Then rip it to ${size(width)}${piece.role.startsWith('leg') ? ', its outer edge off' : ''}.`,
+    );
+  if (notches)
+    notes.push(
+      `Notch its back edge: at the left ${size(notches.left.length)} along and ${size(notches.left.depth)} deep, at the right ${size(notches.right.length)} and ${size(notches.right.depth)}; stop the saw short of the corner and finish by hand.`,
+    );
+  return notes;
 }
 
 /** What the cut itself says, with its own figures: not said a second time beside it. */

@@ -1,4 +1,4 @@
-import { kerfOf, sawOf, type JobFile, type Profile } from '../job/index.ts';
+import { kerfOf, rulesOfRoom, sawOf, type JobFile, type Profile } from '../job/index.ts';
 import { formatLength } from '../measure/index.ts';
 import {
   pointOf,
@@ -36,6 +36,10 @@ export interface CutStep {
   readonly end: PieceEnd;
   readonly saw: SawSetting;
   readonly mark: CutMark;
+  /** It cannot be cut yet: it waits for a measure over both legs. */
+  readonly held: boolean;
+  /** Degrees that the crew cuts casing miters back. */
+  readonly backCut: number;
   /** The piece whose left end this same cut makes. */
   readonly alsoMakes?: Piece;
   /** A small piece that is cut from the long stock, not on its own: how. */
@@ -47,6 +51,7 @@ export interface CutStep {
 interface Bench extends Marking {
   readonly text: (length: number) => string;
   readonly placeOf: (piece: Piece) => string;
+  readonly backCutOf: (piece: Piece) => number;
 }
 
 /**
@@ -55,7 +60,7 @@ interface Bench extends Marking {
  * a return follow the end they belong to.
  */
 export function cutSteps(
-  job: Pick<JobFile, 'rooms' | 'unit' | 'profiles' | 'saws' | 'saw'>,
+  job: Pick<JobFile, 'rooms' | 'unit' | 'profiles' | 'saws' | 'saw' | 'houseRules'>,
   plan: PlanFile,
 ): CutStep[] {
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
@@ -65,6 +70,7 @@ export function cutSteps(
   for (const piece of plan.pieces)
     if (piece.returnOf !== undefined && !onStick.has(piece.id))
       small.set(piece.returnOf, [...(small.get(piece.returnOf) ?? []), piece]);
+  const backCuts = new Map(job.rooms.map((room) => [room.id, rulesOfRoom(job, room).backCut]));
   const bench: Bench = {
     kerf: kerfOf(sawOf(job), job.unit),
     unit: job.unit,
@@ -72,6 +78,7 @@ export function cutSteps(
     pieceOf: (id) => byId.get(id)!,
     profileOf: (piece) => sawnAs(piece, profiles.get(piece.profile)!),
     placeOf: (piece) => placeOf(job, piece),
+    backCutOf: (piece) => (CASED.has(piece.role) ? (backCuts.get(piece.room) ?? 0) : 0),
   };
   return plan.sticks.flatMap((stick, index) => {
     const steps: CutStep[] = [];
@@ -106,6 +113,9 @@ export function cutSteps(
   });
 }
 
+/** Pieces whose miters are seen from the front. */
+const CASED: ReadonlySet<Piece['role']> = new Set(['leg-left', 'leg-right', 'head', 'sill', 'band']);
+
 /** A slant that takes nothing off the edge it is marked on. */
 const AT_THE_END = 'at its end';
 
@@ -124,6 +134,8 @@ function endStep(bench: Bench, piece: Piece, end: PieceEnd): Omit<Step, 'mark'> 
     place: bench.placeOf(piece),
     end,
     saw,
+    held: piece.held !== undefined,
+    backCut: piece[end].joint === 'miter' ? bench.backCutOf(piece) : 0,
   };
 }
 

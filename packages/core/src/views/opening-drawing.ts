@@ -214,9 +214,9 @@ function figuresOf(opening: Opening, side: SideName, { measures, dress }: Dresse
       tapped(key, `${name}, ${figure(value, unit)}`, size(vec(x, floor), vec(x, y), figure(value, unit))),
     );
   };
-  head(topLeft.x + inside, topLeft.y, left, keyLeft!, 'head height at the left jamb');
+  head(topLeft.x + inside, topLeft.y, left, keyLeft, 'head height at the left jamb');
   if (left !== right || opening.headRight !== undefined || opening.headLevel !== undefined)
-    head(topRight.x - inside, topRight.y, right, keyRight!, 'head height at the right jamb');
+    head(topRight.x - inside, topRight.y, right, keyRight, 'head height at the right jamb');
   const middle = window ? floor + (topLeft.y - floor) * 0.3 : topLeft.y * 0.25;
   shapes.push(
     tapped(
@@ -288,7 +288,7 @@ function freeBars(
 ): Shape[] {
   const said = (value: number, of: string): string =>
     value < -1e-6 ? `${figure(-value, unit)} too much` : `${figure(value, unit)} to ${of}`;
-  const roleOf = (value: number) => (value < -1e-6 ? 'clash' : 'free') as 'clash' | 'free';
+  const roleOf = (value: number) => (value < -1e-6 ? 'clash' : 'free');
   const shapes: Shape[] = [];
   const beside = around / 4;
   if (free.left !== undefined)
@@ -386,7 +386,7 @@ export function taperView(part: OpeningPart, unit: Unit): Drawing | undefined {
     right: ['top', 'bottom'],
     head: ['left', 'right'],
     sill: ['right', 'left'],
-  }[place ?? 'head']!;
+  }[place ?? 'head'];
   const most = Math.max(taper.left, taper.right);
   // A strip is far longer than wide: it is drawn short, as broken, with its widths to scale of each other.
   const long = most * 7;

@@ -43,12 +43,12 @@ function piecePart(one: StickPiece, unit: Unit, x: (at: number) => number): Shap
     kind: 'part',
     ref: { kind: 'piece', piece: piece.id },
     tag: piece.label,
-    name: `${piece.label}, ${formatWithUnit(piece.near, unit)}, ${ends}`,
-    tip: `${piece.label}: ${ends}`,
+    name: `${piece.label}, ${formatWithUnit(piece.near, unit)}, ${ends}${piece.held ? ', waits for its measure' : ''}`,
+    tip: `${piece.label}: ${ends}${piece.held ? '; waits for its measure' : ''}`,
     shapes: [
       {
         kind: 'area',
-        role: 'wood',
+        role: piece.held ? 'wood-other' : 'wood',
         points: [
           { x: from, y: HEIGHT },
           { x: to, y: HEIGHT },

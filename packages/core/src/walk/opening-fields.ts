@@ -88,7 +88,7 @@ export function withFigure(opening: Opening, key: string, value: number | undefi
       : { ...next, headLeft: value };
   }
   const [head = '', inner] = key.split('.');
-  let next: Fields = opening as Fields;
+  let next: Fields = opening;
   if (inner !== undefined) {
     const group = (next[head] ?? {}) as Fields;
     const changed = value === undefined ? without(group, inner) : { ...group, [inner]: value };

@@ -1,4 +1,4 @@
-import { endWord, formatAngle, type Piece, type PlanEnd } from '@long-miter/core';
+import { endWord, formatAngle, partWords, type Piece, type PlanEnd } from '@long-miter/core';
 
 /** What an end is, in the trade's words. */
 export const JOINT_WORDS: Readonly<Record<PlanEnd['joint'], string>> = {
@@ -22,5 +22,9 @@ export const endText = (end: PlanEnd): string => {
 };
 
 /** "wall 3" or what else a piece is, for a list within one room. */
-export const partText = (piece: Piece, wallNumber: number): string =>
-  piece.role === 'wall' ? `wall ${wallNumber}` : `${piece.role.replace('-', ' ')}, wall ${wallNumber}`;
+export const partText = (piece: Piece, wallNumber: number, opening?: string): string =>
+  piece.role === 'wall'
+    ? `wall ${wallNumber}`
+    : piece.opening === undefined
+      ? `${piece.role.replace('-', ' ')}, wall ${wallNumber}`
+      : `${opening ?? `wall ${wallNumber}`} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;

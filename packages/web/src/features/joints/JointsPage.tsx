@@ -1,8 +1,9 @@
 import { Button, Group, SegmentedControl, Text, Title } from '@mantine/core';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import {
   formatMoney,
+  openingNameOf,
   type JobRecord,
   type Piece,
   type QuickPlan,
@@ -47,6 +48,10 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
   const { wall: selectedWall, piece: selectedPiece } = useAppSelector((state) => state.ui);
   const picked = pieces.find((piece) => piece.id === selectedPiece);
   const wallNumber = (piece: Piece): number => room.walls.findIndex((wall) => wall.id === piece.wall) + 1;
+  const named = useMemo(
+    () => ({ rooms: job.rooms.map(({ id, name, survey }): Room => ({ id, name, ...survey })) }),
+    [job.rooms],
+  );
   const roomWatch = quick.watchOuts.filter((one) => one.piece === undefined);
   return (
     <main className="work">
@@ -143,7 +148,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                 }
               >
                 <b>{piece.label}</b>
-                <span>{partText(piece, wallNumber(piece))}</span>
+                <span>{partText(piece, wallNumber(piece), openingNameOf(named, piece))}</span>
                 <span style={{ textAlign: 'right', fontWeight: 650 }}>
                   {piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}
                 </span>

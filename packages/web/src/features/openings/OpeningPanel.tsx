@@ -30,7 +30,6 @@ import {
   type Clearance,
   type JobFile,
   type JobRecord,
-  type Kit,
   type Opening,
   type Piece,
   type QuickPlan,
@@ -126,7 +125,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
           aria-label={`Remove ${name}`}
           onClick={() => {
             edit((survey) => removeOpening(survey, wallIndex, opening.id));
-            undoNotice(`${name} is taken out`, async () => undo());
+            undoNotice(`${name} is taken out`, () => Promise.resolve(undo()));
           }}
         >
           <IconTrash size={17} />
@@ -141,7 +140,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
             { value: 'this', label: `from ${room.name}` },
             { value: 'other', label: 'from the other side' },
           ]}
-          onChange={(value) => setSide(value as SideName)}
+          onChange={(value) => setSide(value)}
         />
         <Switch
           size="xs"
@@ -230,7 +229,7 @@ function Remedies(props: {
               kit: {
                 ...opening.kit,
                 ...(side === 'left' ? { ripLeft: clash.rip } : { ripRight: clash.rip }),
-              } as Kit,
+              },
             })
           }
         >

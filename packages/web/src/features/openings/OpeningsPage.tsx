@@ -145,7 +145,7 @@ export function OpeningsPage({
           aria-label="Columns"
           value={group}
           data={GROUPS.map(({ value, label }) => ({ value, label }))}
-          onChange={(value) => setGroup(value as OpeningField['group'])}
+          onChange={(value) => setGroup(value)}
         />
         {rooms.length === 0 && (
           <Text c="dimmed" p="md">

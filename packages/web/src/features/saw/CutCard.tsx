@@ -9,6 +9,7 @@ import {
   formatWithUnit,
   kerfOf,
   lackText,
+  parseLength,
   seatWords,
   shownAt,
   type CutStep,
@@ -19,6 +20,7 @@ import {
   type PlannedStick,
 } from '@long-miter/core';
 import { useSpoken, Words } from '../../shared/words.tsx';
+import { CommitField } from '../../shared/CommitField.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { BigFigure } from './BigFigure.tsx';
@@ -34,12 +36,14 @@ interface Props {
   readonly onStep: (step: number) => void;
   /** What to fetch where the stick is one of the rack. */
   readonly rackName: (stick: PlannedStick) => string;
+  /** Takes what a head was measured to; answers why it cannot be. */
+  readonly onMeasured: (step: CutStep, value: number, text: string) => string | undefined;
   /** Leads to the whole list. */
   readonly onList: () => void;
 }
 
 /** One cut in figures, sides and a picture that can be read from two metres. */
-export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, onList }: Props) {
+export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, onMeasured, onList }: Props) {
   const inWords = useSpoken();
   const vocabulary = useContext(Words);
   const step = steps[at]!;
@@ -64,15 +68,19 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
         </span>
       </header>
       <div className="cut-body">
-        {saw.seat === null ? (
+        {step.held ? (
+          <Waits step={step} unit={unit} onMeasured={onMeasured} />
+        ) : saw.seat === null ? (
           <NotHere step={step} unit={unit} />
         ) : (
           <Figures step={step} saw={saw} machine={machine} />
         )}
         <div className="cut-lies">
-          {saw.seat !== null && <Lies step={step} seat={saw.seat} kerf={kerfOf(machine, unit)} />}
+          {saw.seat !== null && !step.held && (
+            <Lies step={step} seat={saw.seat} kerf={kerfOf(machine, unit)} />
+          )}
           <div className="cut-notes">
-            {cutNotes(step, machine, unit, vocabulary).map((note) => (
+            {(step.held ? [] : cutNotes(step, machine, unit, vocabulary)).map((note) => (
               <Text key={note} size="md">
                 <Typeset text={note} />
               </Text>
@@ -115,6 +123,44 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
     </section>
   );
 }
+
+/** A head that waits: what is measured, and where it is written. */
+function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & { step: CutStep }) {
+  const { piece } = step;
+  const held = piece.held!;
+  const far = held.predicted + piece.left.reach + piece.right.reach;
+  return (
+    <div className="cut-figures">
+      <div className="cut-row">
+        <div className="cut-what">do not cut it yet</div>
+        <div className="cut-keep">waits</div>
+      </div>
+      <Text size="lg">
+        Nail both legs, then measure over them along the top, outer edge to outer edge. The figures say{' '}
+        <Typeset text={formatWithUnit(far, unit)} />.
+      </Text>
+      <CommitField
+        size="lg"
+        mt={8}
+        label="over both legs"
+        text=""
+        onCommit={(text) => (text.trim() === '' ? undefined : parseFault(text, unit))}
+        onEnter={() => undefined}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          const read = parseLength(event.currentTarget.value, unit);
+          if (read.ok) onMeasured(step, read.value.value, event.currentTarget.value.trim());
+        }}
+        description="then Enter: the head is cut to it"
+      />
+    </div>
+  );
+}
+
+const parseFault = (text: string, unit: Unit): string | undefined => {
+  const read = parseLength(text, unit);
+  return read.ok ? undefined : read.issues[0].text;
+};
 
 /** Where it is marked and how the saw is set. */
 function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machine: Saw | undefined }) {

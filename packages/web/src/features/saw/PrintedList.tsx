@@ -101,9 +101,7 @@ function StickSheet({
                 <br />
                 {step.place}
               </td>
-              <td>
-                <b>{step.mark.text}</b>
-              </td>
+              <td>{step.held ? 'waits: over both legs ______' : <b>{step.mark.text}</b>}</td>
               <td>
                 from {spoken(step.mark.from, file.vocabulary)}, on the {step.mark.edge}
               </td>

@@ -2,17 +2,21 @@ import { Button, Group, Text, Title } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import { memo, useEffect, useMemo, useRef } from 'react';
 import {
+  changeOpening,
   cutList,
   cutSteps,
   pieceWarnings,
   sawOf,
   type CutListLine,
+  type CutStep,
   type JobFile,
   type JobRecord,
   type Piece,
   type PlanFile,
 } from '@long-miter/core';
-import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { useStore } from 'react-redux';
+import { sheetEditor } from '../../session/edit-sheet.ts';
+import { useAppDispatch, useAppSelector, type Store } from '../../session/store.ts';
 import { useRackWords } from '../../session/use-rack-words.ts';
 import { stepPicked } from '../../session/ui-slice.ts';
 import { Typeset } from '../../shared/Figure.tsx';
@@ -61,6 +65,27 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
     if (first === undefined) onPiece(line.piece);
     else go(first);
   });
+  const store = useStore() as unknown as Store;
+  const measured = useSteady((held: CutStep, value: number, text: string): string | undefined => {
+    const { room, wall, opening, side } = held.piece;
+    return sheetEditor(
+      store,
+      job,
+      room,
+    )((sheet) => {
+      const index = sheet.survey.walls.findIndex((one) => one.id === wall);
+      const now = sheet.survey.walls[index]?.openings?.find((one) => one.id === opening);
+      if (!now) return sheet;
+      const change =
+        side === 'other' ? { other: { ...now.other, measuredHead: value } } : { measuredHead: value };
+      return {
+        ...sheet,
+        survey: changeOpening(sheet.survey, index, now.id, change),
+        typed:
+          side === 'other' ? sheet.typed : { ...sheet.typed, [`/openings/${now.id}/measuredHead`]: text },
+      };
+    })[0]?.text;
+  });
   const cutting = useSteady(() => steps[at]?.piece);
   const begin = useSteady((piece: string) => {
     const first = firstOf.get(piece);
@@ -106,6 +131,7 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
             warnings={pieceWarnings(plan, steps[at]!.piece)}
             rackName={rackName}
             onStep={go}
+            onMeasured={measured}
             onList={() => list.current?.scrollIntoView({ behavior: 'smooth' })}
           />
         </div>
@@ -125,7 +151,7 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
           </Button>
         </Group>
         <Text size="sm" c="dimmed" px={8}>
-          Number, place, length along the back edge, left end → right end.
+          Number, place, length along the back edge (● the inner edge of casing), left end → right end.
         </Text>
         <Windowed
           items={lines}

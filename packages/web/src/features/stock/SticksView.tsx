@@ -202,12 +202,18 @@ export function SticksView({ job, file, live, onPiece }: Props) {
               : undefined
           }
           onClose={() => setAsked(undefined)}
+          waiting={waitingOn(plan, asked.stick)}
           onCut={() => void tickOff(asked.stick)}
         />
       )}
     </main>
   );
 }
+
+const waitingOn = (plan: PlanFile | undefined, stick: PlannedStick): string[] =>
+  (plan?.pieces ?? []).flatMap((piece) =>
+    piece.held && stick.cuts.some((cut) => cut.piece === piece.id) ? [piece.label] : [],
+  );
 
 type Acts = Omit<StickHand, 'pins'>;
 
@@ -226,6 +232,7 @@ function AskCut({
   number,
   job,
   leaves,
+  waiting,
   onClose,
   onCut,
 }: {
@@ -233,10 +240,31 @@ function AskCut({
   number: number;
   job: JobRecord;
   leaves: number | undefined;
+  /** Pieces on it that cannot be cut before they are measured. */
+  waiting: readonly string[];
   onClose: () => void;
   onCut: () => void;
 }) {
   const inWords = useSpoken();
+  if (waiting.length > 0)
+    return (
+      <Modal
+        opened
+        onClose={onClose}
+        title={
+          <Text fw={650}>
+            {inWords('Stick')} {number} waits
+          </Text>
+        }
+        closeButtonProps={{ 'aria-label': 'Close' }}
+      >
+        <Text>
+          {waiting.join(', ')} {waiting.length === 1 ? 'waits' : 'wait'} until the legs are up: measure over
+          both, outside to outside, and write it under Walk, Openings. Then the whole {inWords('stick')} can
+          be noted as cut.
+        </Text>
+      </Modal>
+    );
   return (
     <Modal
       opened

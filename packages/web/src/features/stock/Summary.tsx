@@ -167,29 +167,36 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
   const inWords = useSpoken();
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   return (
-    <Group justify="space-between" wrap="nowrap" role="status">
-      <Group gap="sm" wrap="nowrap">
-        <Loader size="sm" />
-        <div>
+    <Group justify="space-between" align="start" wrap="nowrap" role="status">
+      <div style={{ minWidth: 0 }}>
+        <Group gap="sm" wrap="nowrap">
+          <Loader size="sm" />
           <Text fw={600}>
             Looking for the best cut plan · <Elapsed />
           </Text>
-          {Object.entries(progress).map(([profile, steps]) => {
-            const last = steps.at(-1)!;
+        </Group>
+        {Object.entries(progress).map(([profile, steps]) => {
+          const last = steps.at(-1)!;
+          const sticks = `${last.sticks} ${inWords(last.sticks === 1 ? 'stick' : 'sticks')}`;
+          // What is proven already takes one line; there is nothing to watch any more.
+          if (last.cost <= last.lowerBound)
             return (
-              <div key={profile}>
-                <Text size="sm" c="dimmed">
-                  {names.get(profile)}: {last.sticks} {inWords(last.sticks === 1 ? 'stick' : 'sticks')} so
-                  far, best {formatMoney(last.cost, coin)}, cannot be below{' '}
-                  {formatMoney(last.lowerBound, coin)}
-                </Text>
-                <ProgressLines steps={steps} />
-              </div>
+              <Text key={profile} size="sm" c="dimmed">
+                {names.get(profile)}: {sticks}, {formatMoney(last.cost, coin)}, proven
+              </Text>
             );
-          })}
-        </div>
-      </Group>
-      <Button variant="default" size="compact-md" onClick={onCancel}>
+          return (
+            <div key={profile}>
+              <Text size="sm" c="dimmed">
+                {names.get(profile)}: {sticks} so far, best {formatMoney(last.cost, coin)}, cannot be below{' '}
+                {formatMoney(last.lowerBound, coin)}
+              </Text>
+              <ProgressLines steps={steps} />
+            </div>
+          );
+        })}
+      </div>
+      <Button variant="default" size="compact-md" style={{ flexShrink: 0 }} onClick={onCancel}>
         Stop
       </Button>
     </Group>
