@@ -15,7 +15,9 @@ export {
   kitOf,
   letterOf,
   openingNames,
+  nameOpenings,
   placeKey,
+  shavesOf,
   sillsOf,
 } from './openings/index.ts';
 export type { DressedSide, OpeningPart, PartPlace, PartRole, SideName } from './openings/index.ts';

@@ -152,6 +152,7 @@ describe('the cut at hand', () => {
         machine={undefined}
         rackName={(stick) => stick.label ?? ''}
         onList={nothing}
+        onMeasured={() => undefined}
         warnings={[]}
         onStep={nothing}
       />,
@@ -176,6 +177,7 @@ describe('the cut at hand', () => {
         machine={undefined}
         rackName={(stick) => stick.label ?? ''}
         onList={nothing}
+        onMeasured={() => undefined}
         warnings={['too short to hold']}
         onStep={nothing}
       />,
@@ -190,6 +192,7 @@ describe('the cut at hand', () => {
         machine={undefined}
         rackName={(stick) => stick.label ?? ''}
         onList={nothing}
+        onMeasured={() => undefined}
         warnings={[]}
         onStep={nothing}
       />,

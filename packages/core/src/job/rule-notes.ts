@@ -101,6 +101,48 @@ export const RULE_NOTES: readonly RuleNote[] = [
     why: 'It hides a jamb that is not straight and keeps hinges free.',
   },
   {
+    key: 'headMode',
+    name: 'heads of casing',
+    what: 'Cut them with the legs, hold them until they are measured over the legs, or cut them rough and mark them in place.',
+    why: 'A head measured over legs that stand fits whatever the jambs do; cut from the figures it saves a walk, marked in place it needs no figure.',
+  },
+  {
+    key: 'backCut',
+    name: 'back-cut of casing',
+    what: 'Cut casing miters so many degrees open at the back.',
+    why: 'On walls that are not flat the face closes before the back touches.',
+  },
+  {
+    key: 'outOfTrue',
+    name: 'head out of level from',
+    what: 'Say it where a head rises by more than this over its width.',
+    why: 'Beyond that one sees it against the ceiling: shim, plane or bed it rather than follow it.',
+  },
+  {
+    key: 'coverGap',
+    name: 'casing laps by',
+    what: 'How far casing must reach past the gap it covers.',
+    why: 'Just covered is not covered once the wall is not straight.',
+  },
+  {
+    key: 'proudJamb',
+    name: 'proud jamb, planed up to',
+    what: 'Up to this a jamb that stands out is planed or the casing back-cut; beyond it is packed out.',
+    why: 'Planing is quick; much of it takes the jamb away.',
+  },
+  {
+    key: 'horn',
+    name: 'horn of a stool',
+    what: 'How far a stool runs past the casing at each end.',
+    why: 'Long horns look old, short ones plain; none is possible.',
+  },
+  {
+    key: 'stoolPlay',
+    name: 'play of a stool',
+    what: 'Free room at each notch of a stool.',
+    why: 'It slides in without a mallet; parts glued up as one unit need more.',
+  },
+  {
     key: 'numbering',
     name: 'numbers on the pieces',
     what: 'Number from the left of the entry, as one reads the walls, or by order of installation.',

@@ -203,6 +203,8 @@ export const kitSchema = z.strictObject({
   /** Legs that are ripped to a width, as seen from their side. */
   ripLeft: positive.optional(),
   ripRight: positive.optional(),
+  /** Joined on the bench and set as one. */
+  oneUnit: z.boolean().optional(),
 });
 
 /** The other side of a wall at an opening, handed as seen from there. */
@@ -211,6 +213,11 @@ export const openingSideSchema = z.strictObject({
   kit: kitSchema.optional(),
   reveal: notNegative.optional(),
   measuredHead: positive.optional(),
+});
+
+const openCornerSchema = z.strictObject({
+  at: z.enum(['inner', 'outer'], 'must be "inner" or "outer"'),
+  by: positive,
 });
 
 export const openingSchema = z.strictObject({
@@ -263,6 +270,8 @@ export const openingSchema = z.strictObject({
   measuredHead: positive.optional(),
   /** What leaves no room for casing. */
   clear: z.enum(['blind', 'shutter', 'tile', 'other']).optional(),
+  /** Head corners that stayed open when they were fitted: at which point of the miter, and by how much. */
+  opens: z.strictObject({ left: openCornerSchema.optional(), right: openCornerSchema.optional() }).optional(),
   /** Casing that comes off again: head and one leg are screwed, not glued. */
   removable: z.boolean().optional(),
   /** From the wall's face to the path of a pocket door. */

@@ -53,6 +53,8 @@ export interface Casing {
   readonly outside: { readonly left: number; readonly right: number };
   /** The thickest of what the stool lies before. */
   readonly thickest: number;
+  /** Across the outermost corners, bottom left to top right and bottom right to top left. */
+  readonly diagonals: readonly [number, number];
   /** Why a band that was asked for cannot be. */
   readonly noBand: 'overhang' | 'block' | undefined;
 }
@@ -214,6 +216,12 @@ export function casingOn(measures: Measures, dress: Dress, feet: Feet): Casing |
       left: crossing(outermost.left, level(feet.left)).x,
       right: crossing(outermost.right, level(feet.right)).x,
     },
+    diagonals: [
+      length(subtract(crossing(outermost.head, outermost.right), crossing(outermost.left, level(feet.left)))),
+      length(
+        subtract(crossing(outermost.left, outermost.head), crossing(outermost.right, level(feet.right))),
+      ),
+    ],
     thickest: Math.max(leg.left.thickness, leg.right.thickness, band?.thickness ?? 0),
     noBand,
   };

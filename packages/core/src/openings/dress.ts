@@ -25,6 +25,8 @@ export interface Dress {
   readonly jamb: Profile | undefined;
   readonly lap: 'head' | 'sides';
   readonly jambReveal: number;
+  /** Joined on the bench and set as one. */
+  readonly oneUnit: boolean;
   readonly stool: Profile | undefined;
   readonly apron: Profile | undefined;
 }
@@ -74,6 +76,7 @@ export function dressOf(job: JobFile, rules: HouseRules, opening: Opening, side:
     jamb: own ? find(kit.jamb) : undefined,
     lap: kit.lap ?? 'head',
     jambReveal: kit.jambReveal ?? 0,
+    oneUnit: kit.oneUnit === true,
     stool: own && window ? find(opening.stool) : undefined,
     apron: own && window ? find(opening.apron) : undefined,
   };

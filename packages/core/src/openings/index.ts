@@ -1,3 +1,4 @@
+export * from './after-fitting.ts';
 export * from './dress.ts';
 export * from './extent.ts';
 export * from './measures.ts';

@@ -38,10 +38,43 @@ export function openingNames(rooms: readonly Pick<Room, 'id' | 'walls'>[]): Read
   );
   const taken = new Set(all.flatMap(({ opening }) => opening.name ?? []));
   const names = new Map<string, string>();
+  const given = new Set<string>();
   for (const { key, opening } of all) {
     const name = opening.name ?? freeName(opening.kind, taken);
     taken.add(name);
-    names.set(key, name);
+    // Two people may have given one name before they heard of each other: both stay told apart.
+    let own = name;
+    for (let k = 2; given.has(own); k++) own = `${name} (${k})`;
+    given.add(own);
+    names.set(key, own);
   }
   return names;
+}
+
+/**
+ * The walls of a room with a name on every opening that has none yet: what it is called from now on, whatever is built
+ * before it.
+ * @param rooms all rooms of the job as they are, the room itself as it is now
+ */
+export function nameOpenings<T extends Pick<Room, 'walls'>>(
+  room: T,
+  id: string,
+  rooms: readonly Pick<Room, 'id' | 'walls'>[],
+): T {
+  if (room.walls.every((wall) => (wall.openings ?? []).every((one) => one.name !== undefined))) return room;
+  const names = openingNames(rooms.map((one) => (one.id === id ? { id, walls: room.walls } : one)));
+  return {
+    ...room,
+    walls: room.walls.map((wall) =>
+      (wall.openings ?? []).every((one) => one.name !== undefined)
+        ? wall
+        : {
+            ...wall,
+            openings: wall.openings!.map((one) => ({
+              ...one,
+              name: one.name ?? names.get(placeKey({ room: id, wall: wall.id, opening: one.id }))!,
+            })),
+          },
+    ),
+  };
 }

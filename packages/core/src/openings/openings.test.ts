@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { openingJob, type OpeningJob } from '../../test/helpers/openings.ts';
-import { checkJob, type JobFile, type Opening } from '../job/index.ts';
+import { checkJob, completeHouseRules, type JobFile, type Opening } from '../job/index.ts';
 import { planQuickly, type Piece, type QuickPlan, type WatchOut } from '../plan/index.ts';
+import { dressSide, nameOpenings, openingNames, shavesOf } from './index.ts';
+import { buttCasing, outOfLevelCasing } from '../trade/index.ts';
 
 /** The worked openings: figures by closed forms and by drawing, which agree; none of them comes from this program. */
 
@@ -582,5 +584,127 @@ describe('more ways to dress an opening', () => {
       ],
     });
     expect(clearances(watchOuts)[0]!.data['names']).toEqual(['D2', 'D1']);
+  });
+});
+
+describe('the plan and the calculators', () => {
+  test('agree on an opening out of level, a butt head and a stool', () => {
+    const opening = {
+      id: 'd',
+      kind: 'door' as const,
+      at: 40,
+      width: 30.5,
+      headHeight: 80.5,
+      casing: 'casing250',
+    };
+    const { pieces } = planned({
+      openings: [{ ...opening, headLeft: 80.5, headRight: 80.75 }],
+      rules: { headMode: 'pre-cut' },
+    });
+    // As worked in the notes on geometry, section 4.
+    expect(pieceOf(pieces, 'leg-left').near).toBeCloseTo(80.686, 3);
+    expect(pieceOf(pieces, 'leg-right').near).toBeCloseTo(80.939, 3);
+    expect(pieceOf(pieces, 'head').near).toBeCloseTo(30.876, 3);
+    expect(pieceOf(pieces, 'head').left.angle).toBeCloseTo(-44.765, 3);
+    expect(pieceOf(pieces, 'head').right.angle).toBeCloseTo(-45.235, 3);
+    const figures = outOfLevelCasing(30.5, 80.5, 80.75, 0.1875, 2.5);
+    expect(far(pieceOf(pieces, 'leg-left'))).toBeCloseTo(figures.leftLong, 9);
+    expect(far(pieceOf(pieces, 'head'))).toBeCloseTo(figures.headLong, 9);
+    const butt = planned({
+      openings: [{ ...opening, headLeft: 80.5, headRight: 80.75, kit: { corners: 'butt', overhang: 0.5 } }],
+      rules: { headMode: 'pre-cut' },
+    }).pieces;
+    const worked = buttCasing(30.5, 80.5, 80.75, 0.1875, 2.5, 0.5);
+    expect(pieceOf(butt, 'leg-left').near).toBeCloseTo(worked.leftInner, 9);
+    expect(far(pieceOf(butt, 'leg-right'))).toBeCloseTo(worked.rightOuter, 9);
+    expect(pieceOf(butt, 'head').near).toBeCloseTo(worked.head, 9);
+  });
+
+  test('a window that is no rectangle by its diagonal: each corner its own angle', () => {
+    // 30 by 40 with a diagonal of 50 1/8 has corners of 90.30 and 89.70 (notes on geometry, section 4).
+    const { pieces } = planned({
+      openings: [
+        {
+          id: 'w',
+          kind: 'window',
+          at: 40,
+          width: 30,
+          headHeight: 70,
+          sillHeight: 30,
+          diagonal: 50.125,
+          picture: true,
+          casing: 'casing250',
+        },
+      ],
+      rules: { headMode: 'pre-cut' },
+    });
+    expect(pieceOf(pieces, 'head').left.angle).toBeCloseTo(-(90 - 90.3 / 2), 1);
+    expect(pieceOf(pieces, 'head').right.angle).toBeCloseTo(-(90 - 89.7 / 2), 1);
+  });
+});
+
+describe('names', () => {
+  const wall = (id: string, openings: Opening[]) => ({ id, length: 300, openings });
+  const plain = (id: string, at: number, more: Partial<Opening> = {}): Opening => ({
+    id,
+    kind: 'door',
+    at,
+    width: 30,
+    headHeight: 80,
+    ...more,
+  });
+
+  test('once given stay, whatever is built before them', () => {
+    const rooms = [
+      { id: 'a', walls: [wall('w', [plain('x', 10)])] },
+      { id: 'b', walls: [wall('w', [plain('x', 10), plain('y', 60, { kind: 'window', sillHeight: 30 })])] },
+    ];
+    const named = nameOpenings(rooms[1]!, 'b', rooms);
+    expect(named.walls[0]!.openings!.map((one) => one.name)).toEqual(['D2', 'W1']);
+    // A door before it on its wall, and another in the room before: the named ones keep theirs.
+    const later = [
+      { id: 'a', walls: [wall('w', [plain('x', 10), plain('z', 60)])] },
+      { id: 'b', walls: [wall('w', [plain('n', 2, { width: 5 }), ...named.walls[0]!.openings!])] },
+    ];
+    const names = openingNames(later);
+    expect([...names.values()]).toEqual(['D1', 'D3', 'D4', 'D2', 'W1']);
+    expect(nameOpenings(named, 'b', rooms)).toBe(named);
+  });
+
+  test('given twice by two people are told apart', () => {
+    const rooms = [
+      { id: 'a', walls: [wall('w', [plain('x', 10, { name: 'D1' }), plain('y', 60, { name: 'D1' })])] },
+    ];
+    expect([...openingNames(rooms).values()]).toEqual(['D1', 'D1 (2)']);
+  });
+});
+
+describe('fitting', () => {
+  const door: Opening = { id: 'd', kind: 'door', at: 40, width: 30, headHeight: 80, casing: 'casing250' };
+
+  test('legs are nailed low until the miter is closed', () => {
+    const { pieces } = planned({ openings: [door] });
+    expect(pieceOf(pieces, 'leg-left').reason.join(' ')).toContain('18 in below the head');
+  });
+
+  test('a corner open at the outer point is shaved at the inner one; the wedge is as long as the miter', () => {
+    const opening: Opening = { ...door, opens: { left: { at: 'outer', by: 0.0625 } } };
+    const { watchOuts, job } = planned({ openings: [opening] });
+    const [shave] = shavesOf(opening, dressSide(job, completeHouseRules({}, 'in'), opening, 'this'));
+    // The miter of 2 1/2 casing is 3.5355 long.
+    expect(shave).toMatchObject({ corner: 'left', open: 'outer', from: 'inner', by: 0.0625 });
+    expect(shave!.degrees).toBeCloseTo((Math.atan(0.0625 / 3.5355) * 180) / Math.PI, 4);
+    expect(watchOuts.find((one) => one.code === 'open-miter')!.text).toBe(
+      'D1: its left head corner is open 1/16 in at the outer point; take that off the end of the head at its inner point, to nothing at the outer one, or shim behind the leg',
+    );
+  });
+
+  test('joined on the bench: no head waits, and both diagonals are told', () => {
+    const { pieces, watchOuts } = planned({ openings: [{ ...door, kit: { oneUnit: true } }] });
+    expect(pieceOf(pieces, 'head').held).toBeUndefined();
+    const unit = watchOuts.find((one) => one.code === 'one-unit')!;
+    // Outside 35 3/8 wide and 82 11/16 high.
+    const across = Math.hypot(35.375, 82.6875);
+    expect(unit.data['diagonals']).toEqual([expect.closeTo(across, 6), expect.closeTo(across, 6)]);
   });
 });

@@ -1,4 +1,5 @@
 import type { HouseRules, JobFile, Opening } from '../job/index.ts';
+import type { Unit } from '../measure/index.ts';
 import { casingOn, type Casing } from './casing.ts';
 import { dressOf, type Dress, type SideName } from './dress.ts';
 import { jambStrips } from './jambs.ts';
@@ -19,6 +20,18 @@ export interface DressedSide {
 
 const measuredOf = (opening: Opening, side: SideName): number | undefined =>
   side === 'this' ? opening.measuredHead : opening.other?.measuredHead;
+
+/** Legs are nailed low only, so that their miter can still be closed. */
+const nailed = (part: OpeningPart, { oneUnit, corners }: Dress, unit: Unit): OpeningPart =>
+  oneUnit || corners !== 'miter' || !part.role.startsWith('leg')
+    ? part
+    : {
+        ...part,
+        reason: [
+          ...part.reason,
+          `nail it up to ${unit === 'in' ? '18 in' : '450 mm'} below the head, no higher until the miter is closed`,
+        ],
+      };
 
 /** A head waits for its measure, is cut rough, or comes from the figures. Source: openings, "Two gates". */
 function gated(head: OpeningPart, opening: Opening, side: SideName, rules: HouseRules): OpeningPart {
@@ -59,7 +72,13 @@ export function dressSide(job: JobFile, rules: HouseRules, opening: Opening, sid
   const parts = [
     ...jambStrips(opening, dress, measures),
     ...stoolAndApron(opening, dress, casing, rules),
-    ...(casing?.parts ?? []).map((part) => (part === head ? gated(part, opening, side, rules) : part)),
+    ...(casing?.parts ?? []).map((part) =>
+      part === head
+        ? dress.oneUnit
+          ? { ...part, reason: ['joined to the legs on the bench, set with them as one'] }
+          : gated(part, opening, side, rules)
+        : nailed(part, dress, job.unit),
+    ),
   ];
   const measured = measuredOf(opening, side);
   const predicted = head && head.near + reaches(head);

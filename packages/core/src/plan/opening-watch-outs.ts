@@ -1,6 +1,6 @@
 import { SAME_LENGTH, sinDeg } from '../base/index.ts';
 import type { Unit } from '../measure/index.ts';
-import { headsOf, openingNames, placeKey } from '../openings/index.ts';
+import { headsOf, openingNames, placeKey, shavesOf } from '../openings/index.ts';
 import type { JobLayout, PlacedOpening, RoomLayout } from '../pieces/index.ts';
 import { clashesIn } from './clearance.ts';
 import type { Piece, WatchOut } from './plan-file.ts';
@@ -27,6 +27,16 @@ function ownWatchOuts(
   const { dress, casing } = dressed;
   const where = { room: room.id, wall: placed.wallId, opening: opening.id };
   const out: WatchOut[] = [];
+  if (casing && dress.oneUnit)
+    out.push(
+      watch(
+        'one-unit',
+        { name, diagonals: casing.diagonals, play: rules.stoolPlay, stool: dress.stool !== undefined },
+        where,
+      ),
+    );
+  for (const { corner, open, by, from } of dressed.side === 'this' ? shavesOf(opening, dressed) : [])
+    out.push(watch('open-miter', { name, corner, open, by, from }, where));
   if (casing?.noBand) out.push(watch('band-left-out', { name, why: casing.noBand }, where));
   if (dressed.gate && Math.abs(dressed.gate.measured - dressed.gate.predicted) > GATE[job.unit] + SAME_LENGTH)
     out.push(watch('head-gate', { name, ...dressed.gate }, where));

@@ -71,9 +71,9 @@ export interface CutListLine {
 }
 
 /** A filled sign where the length runs along an inner edge, as on the view of its opening. */
-function lengthText(piece: Piece, unit: Unit): string {
+export function lengthText(piece: Piece, unit: Unit): string {
   if (piece.near === 0) return 'from the waste';
-  const length = formatLength(piece.near, unit);
+  const length = formatLength(piece.held?.predicted ?? piece.near, unit);
   if (piece.held) return `waits, ${length}`;
   return INNER.has(piece.role) ? `● ${length}` : length;
 }

@@ -79,10 +79,14 @@ function partNotes({ piece, end, profile }: CutStep, unit: Unit): string[] {
         ? `Rip it to ${size(width)} deep, the factory edge off first.`
         : `Then rip it to ${size(width)}${piece.role.startsWith('leg') ? ', its outer edge off' : ''}.`,
     );
-  if (notches)
+  if (notches) {
+    const { left, right } = notches;
+    const notch = (of: { length: number; depth: number }): string =>
+      `${size(of.length)} by ${size(of.depth)}`;
     notes.push(
-      `Notch its back edge: at the left ${size(notches.left.length)} along and ${size(notches.left.depth)} deep, at the right ${size(notches.right.length)} and ${size(notches.right.depth)}; stop the saw short of the corner and finish by hand.`,
+      `Notch its back, along by deep: left ${notch(left)}, right ${notch(right)}. Finish the corners by hand.`,
     );
+  }
   return notes;
 }
 

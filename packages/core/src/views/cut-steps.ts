@@ -86,6 +86,8 @@ export function cutSteps(
     // The figures are those of the plan: how they were brought to fit the stick is settled there.
     stickMarks(stick.cuts, Infinity, bench).forEach((mark, k) => {
       const piece = bench.pieceOf(mark.piece);
+      // What waits is one step: nothing is marked on it yet.
+      if (piece.held && mark.end === 'right') return;
       const length = stick.marked[k] ?? mark.length;
       steps.push({
         ...common,

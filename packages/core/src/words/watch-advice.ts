@@ -45,6 +45,14 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'A band runs along one unbroken outer edge.',
     what: 'Change the corners in the kit of this opening, or take the band out of it.',
   },
+  'one-unit': {
+    why: 'What is not square on the bench is not square on the wall, and cannot be pulled in any more.',
+    what: 'Measure both diagonals before the glue sets, then hang it.',
+  },
+  'open-miter': {
+    why: 'Filler in a miter cracks at the first heating.',
+    what: 'One stroke of the plane or the saw closes it; write here that it is closed, and this is gone.',
+  },
   'narrow-stock': {
     why: 'No saw makes a strip wider than its board.',
     what: 'Choose a wider profile for this part.',

@@ -48,6 +48,14 @@ export interface WatchOutData {
   readonly 'head-gate': { name: string; predicted: number; measured: number };
   readonly removable: { name: string; pocket: boolean; longest: number | undefined };
   readonly 'band-left-out': { name: string; why: 'overhang' | 'block' };
+  readonly 'one-unit': { name: string; diagonals: readonly [number, number]; play: number; stool: boolean };
+  readonly 'open-miter': {
+    name: string;
+    corner: 'left' | 'right';
+    open: 'inner' | 'outer';
+    by: number;
+    from: 'inner' | 'outer';
+  };
   readonly 'narrow-stock': { label: string; profile: string; width: number; has: number };
   readonly hollow: { room: string; wall: number; depth: number; over: number; near: string };
   readonly 'short-wall': { room: string; wall: number; length: number };
@@ -206,6 +214,16 @@ const SENTENCES: Sentences = {
     }`,
   'band-left-out': (d) =>
     `${d.name}: the back band is not planned, as it cannot run round ${d.why === 'block' ? 'corner blocks' : 'a head with overhang'}; ${d.why === 'block' ? 'choose mitered corners' : 'set the overhang to 0'} or leave the band out`,
+  'one-unit': (d, say) => {
+    const [a, b] = d.diagonals;
+    const across =
+      Math.abs(a - b) < 1e-3
+        ? `both diagonals ${say.length(a)}`
+        : `diagonals ${say.length(a)} from the bottom left, ${say.length(b)} from the bottom right`;
+    return `${d.name} is joined on the bench and set as one: ${across} over its outer points; leave the glue overnight${d.stool && d.play === 0 ? '; give the stool some play, or it will not go in' : ''}`;
+  },
+  'open-miter': (d, say) =>
+    `${d.name}: its ${d.corner} head corner is open ${say.fine(d.by)} at the ${d.open} point; take that off the end of the head at its ${d.from} point, to nothing at the ${d.open} one, or shim behind the leg`,
   'narrow-stock': (d, say) =>
     `${d.label} is ${say.length(d.width)} wide, its ${d.profile} only ${say.length(d.has)}; take wider stock or glue two up`,
   hollow: (d, say) =>

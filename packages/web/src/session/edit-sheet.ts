@@ -1,4 +1,4 @@
-import { checkSurvey, type JobRecord, type RoomSheet } from '@long-miter/core';
+import { checkSurvey, nameOpenings, type JobRecord, type RoomSheet } from '@long-miter/core';
 import { draftKey } from './draft-key.ts';
 import { edited, sheetOf } from './draft-slice.ts';
 import { shownJob } from './shown-job.ts';
@@ -16,9 +16,18 @@ export const sheetEditor =
     const key = draftKey(jobId, roomId);
     const now = store.getState().drafts[key];
     if (!now) return [];
-    const sheet: RoomSheet = change(sheetOf(now));
+    const made: RoomSheet = change(sheetOf(now));
+    const job = shownJob(store.getState(), jobId);
+    const { drafts } = store.getState();
+    const rooms = (job?.rooms ?? []).map(({ id, survey }) => ({
+      id,
+      walls: (drafts[draftKey(jobId, id)]?.survey ?? survey).walls,
+    }));
+    // Whatever way an opening came in, it is called by one name from then on.
+    const named = made.survey === now.survey ? made.survey : nameOpenings(made.survey, roomId, rooms);
+    const sheet = named === made.survey ? made : { ...made, survey: named };
     // Notes and texts alone change nothing that has to be checked.
-    const known = shownJob(store.getState(), jobId)?.settings ?? settings;
+    const known = job?.settings ?? settings;
     const checked = sheet.survey === now.survey ? undefined : checkSurvey(sheet.survey, unit, known);
     if (checked && !checked.ok) return checked.issues;
     // The survey itself, not the checked copy: untouched walls must stay the same objects.

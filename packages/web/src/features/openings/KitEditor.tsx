@@ -1,4 +1,4 @@
-import { Checkbox, NativeSelect, Switch } from '@mantine/core';
+import { Button, Checkbox, NativeSelect, Switch } from '@mantine/core';
 import {
   changeOpening,
   KIT_STOCK,
@@ -40,7 +40,7 @@ const PART_WORDS: Readonly<Record<PartStock, string>> = {
 /** What one side of an opening is dressed with. What is left to the house rule says what that is. */
 export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props) {
   const spoken = useSpoken();
-  const { addProfile } = useCommands(job.id);
+  const { addProfile, setRules } = useCommands(job.id);
   const { profiles } = job.settings;
   const { unit } = job;
   const own = (side === 'this' ? opening.kit : opening.other?.kit) ?? {};
@@ -220,6 +220,37 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
           }
         />
       )}
+      {side === 'this' && Object.keys(ruleOf(own)).length > 0 && (
+        <Button
+          size="compact-sm"
+          variant="default"
+          style={{ alignSelf: 'end' }}
+          title={`What is chosen here for parts and corners becomes the house rule; ${opening.kind === 'window' ? 'windows' : 'others'} that chose for themselves keep theirs`}
+          onClick={() => {
+            const { houseRules } = job.settings;
+            const wrong = setRules({
+              ...houseRules,
+              kit: {
+                ...houseRules.kit,
+                [opening.kind]: { ...houseRules.kit?.[opening.kind], ...ruleOf(own) },
+              },
+            });
+            if (wrong === undefined)
+              setKit(Object.fromEntries(Object.keys(ruleOf(own)).map((key) => [key, undefined])));
+          }}
+        >
+          House rule for every {KIND_RULE[opening.kind]}
+        </Button>
+      )}
+      {side === 'this' && cased && (
+        <Switch
+          size="xs"
+          label="joined on the bench"
+          title="Glued up as one unit and set as one; its head does not wait for a measure"
+          checked={kit.oneUnit ?? false}
+          onChange={(event) => setKit({ oneUnit: event.currentTarget.checked || undefined })}
+        />
+      )}
       {side === 'this' && opening.kind !== 'pocket' && cased && (
         <Switch
           size="xs"
@@ -232,5 +263,16 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
     </div>
   );
 }
+
+/** What of a kit can be a rule: legs are ripped one by one. */
+const ruleOf = ({ ripLeft: _left, ripRight: _right, ...kit }: Kit): Kit => kit;
+
+const KIND_RULE: Readonly<Record<Opening['kind'], string>> = {
+  door: 'door',
+  cased: 'cased opening',
+  pocket: 'pocket door',
+  window: 'window',
+  drywall: 'plain opening',
+};
 
 const CORNERS = { miter: 'mitered', butt: 'head over the legs', block: 'corner blocks' } as const;

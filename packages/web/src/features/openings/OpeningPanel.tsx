@@ -39,6 +39,7 @@ import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { Painted, type UseOfPart } from '../../drawing/Painted.tsx';
 import { Figure, Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { SizeField } from '../../shared/SettledField.tsx';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { useWidth } from '../../shared/use-width.ts';
 import { TAB_TAG } from '../../session/tab-tag.ts';
@@ -177,6 +178,15 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
         </div>
       ))}
       <KitEditor job={job} rules={rules} wallIndex={wallIndex} opening={opening} side={side} edit={edit} />
+      {side === 'this' && dressed.casing && !dressed.dress.oneUnit && dressed.dress.corners === 'miter' && (
+        <AfterFitting
+          opening={opening}
+          unit={job.unit}
+          onChange={(opens) =>
+            edit((survey) => changeOpening(survey, wallIndex, opening.id, { opens }))[0]?.text
+          }
+        />
+      )}
       {fromAbove && side === 'this' && <DrawingSvg drawing={fromAbove} height={170} margin={20} />}
       {side === 'this' &&
         tapers.map((taper) => <DrawingSvg key={taper.title} drawing={taper} height={110} margin={22} />)}
@@ -303,6 +313,58 @@ function alsoOf(piece: Piece, unit: JobRecord['unit']): string {
   if (piece.width !== undefined)
     return `${piece.role === 'stool' ? 'deep' : 'ripped to'} ${size(piece.width)}`;
   return '';
+}
+
+/** Head corners that stayed open when they were fitted: what is written here is answered above with the shave. */
+function AfterFitting(props: {
+  opening: Opening;
+  unit: JobRecord['unit'];
+  onChange: (opens: Opening['opens']) => string | undefined;
+}) {
+  const { opening, unit, onChange } = props;
+  const set = (corner: 'left' | 'right', open: NonNullable<Opening['opens']>['left']): string | undefined => {
+    const { [corner]: _old, ...rest } = opening.opens ?? {};
+    const next = open ? { ...rest, [corner]: open } : rest;
+    return onChange(Object.keys(next).length > 0 ? next : undefined);
+  };
+  return (
+    <div className="kit">
+      {(['left', 'right'] as const).map((corner) => {
+        const open = opening.opens?.[corner];
+        return (
+          <Group key={corner} gap={6} wrap="nowrap" align="end">
+            <NativeSelect
+              size="sm"
+              style={{ flex: 1 }}
+              label={`${corner} head corner`}
+              value={open?.at ?? ''}
+              data={[
+                { value: '', label: 'not fitted, or closed' },
+                { value: 'inner', label: 'open at the inner point' },
+                { value: 'outer', label: 'open at the outer point' },
+              ]}
+              onChange={(event) => {
+                const at = event.currentTarget.value;
+                set(
+                  corner,
+                  at === '' ? undefined : { at: at as 'inner', by: open?.by ?? (unit === 'in' ? 1 / 32 : 1) },
+                );
+              }}
+            />
+            {open && (
+              <SizeField
+                w={76}
+                aria-label={`${corner} head corner, open by`}
+                unit={unit}
+                value={open.by}
+                onTake={(by) => set(corner, { ...open, by })}
+              />
+            )}
+          </Group>
+        );
+      })}
+    </div>
+  );
 }
 
 interface AlikeProps {

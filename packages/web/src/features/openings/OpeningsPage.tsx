@@ -1,6 +1,6 @@
-import { Button, FileButton, Group, SegmentedControl, Text, Title } from '@mantine/core';
+import { Button, Group, SegmentedControl, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { IconDownload, IconUpload } from '@tabler/icons-react';
+import { IconDownload } from '@tabler/icons-react';
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useStore } from 'react-redux';
 import {
@@ -17,6 +17,7 @@ import { sheetEditor } from '../../session/edit-sheet.ts';
 import type { Store } from '../../session/store.ts';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { refuseFile } from '../../shared/files.ts';
+import { OpenFile } from '../../shared/OpenFile.tsx';
 import { useGrowing } from '../../shared/use-growing.ts';
 import { useLater } from '../../shared/use-later.ts';
 import { NewRow } from './NewRow.tsx';
@@ -271,8 +272,7 @@ function Uncased({ job, room, rows }: { job: JobRecord; room: RoomRecord; rows: 
 /** Takes in a table of openings: known names are changed, others added. */
 function TakeIn({ job }: { job: JobRecord }) {
   const store = useStore() as unknown as Store;
-  const take = async (file: File | null): Promise<void> => {
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     const read = readOpenings(await file.text(), job);
     if (!read.ok) return refuseFile(file.name, read.issues);
     const faults = read.value.flatMap(({ room, survey }) => {
@@ -293,12 +293,8 @@ function TakeIn({ job }: { job: JobRecord }) {
     });
   };
   return (
-    <FileButton accept=".csv,.tsv,.txt,text/csv" onChange={(file) => void take(file)}>
-      {(props) => (
-        <Button {...props} size="compact-md" variant="default" leftSection={<IconUpload size={16} />}>
-          Open CSV
-        </Button>
-      )}
-    </FileButton>
+    <OpenFile accept=".csv,.tsv,.txt,text/csv" size="compact-md" onFile={take}>
+      Open CSV
+    </OpenFile>
   );
 }

@@ -1,6 +1,6 @@
-import { Button, FileButton, Group, Switch, Text, TextInput, Title } from '@mantine/core';
+import { Button, Group, Switch, Text, TextInput, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { IconArchive, IconDownload, IconPrinter, IconSearch, IconUpload } from '@tabler/icons-react';
+import { IconArchive, IconDownload, IconPrinter, IconSearch } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import {
@@ -21,6 +21,7 @@ import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { usePieceCounts } from './use-piece-counts.ts';
 import { refuseFile } from '../../shared/files.ts';
+import { OpenFile } from '../../shared/OpenFile.tsx';
 import { readWalls, saveWalls } from './wall-files.ts';
 
 /** What is known of a room, for the list. */
@@ -208,19 +209,14 @@ function RoomRow({ state, jobId, pieces }: { state: RoomState; jobId: string; pi
 /** Takes in a table of walls: every room of it becomes a room of the job. */
 function ImportWalls({ job }: { job: JobRecord }) {
   const { addRoom } = useCommands(job.id);
-  const take = async (file: File | null): Promise<void> => {
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     const read = readWalls(await file.text(), job.unit, emptySurvey(job.settings));
     if ('issues' in read) return refuseFile(file.name, read.issues);
     for (const { name, ...sheet } of read.rooms) addRoom(name, sheet);
   };
   return (
-    <FileButton accept=".csv,.tsv,.txt,text/csv" onChange={(file) => void take(file)}>
-      {(props) => (
-        <Button {...props} variant="default" leftSection={<IconUpload size={17} />}>
-          Open walls (CSV)
-        </Button>
-      )}
-    </FileButton>
+    <OpenFile accept=".csv,.tsv,.txt,text/csv" onFile={take}>
+      Open walls (CSV)
+    </OpenFile>
   );
 }

@@ -201,8 +201,49 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
         ],
         (value) => onChange({ crownCut: value as 'nested' }),
       );
+    case 'headMode':
+      return (
+        <Stack gap={6}>
+          {choice(
+            complete.headMode,
+            [
+              { value: 'measured', label: 'held until measured' },
+              { value: 'pre-cut', label: 'from the figures' },
+              { value: 'rough', label: 'rough, marked in place' },
+            ],
+            (value) => onChange({ headMode: value as 'measured' }),
+          )}
+          {complete.headMode !== 'pre-cut' && (
+            <SizeField
+              aria-label="how much longer a head is until then"
+              title="how much longer a head is until then"
+              unit={unit}
+              zero
+              value={complete.headMode === 'rough' ? complete.roughAllowance : complete.heldAllowance}
+              onTake={(value) =>
+                taken(complete.headMode === 'rough' ? { roughAllowance: value } : { heldAllowance: value })
+              }
+            />
+          )}
+        </Stack>
+      );
+    case 'backCut':
+      return (
+        <NumberField
+          aria-label={note.name}
+          sign="°"
+          limits={{ min: 0, max: 10 }}
+          value={complete.backCut}
+          onTake={(backCut) => taken({ backCut })}
+        />
+      );
     case 'spliceFromCorner':
     case 'returnTolerance':
+    case 'outOfTrue':
+    case 'coverGap':
+    case 'proudJamb':
+    case 'horn':
+    case 'stoolPlay':
     case 'reveal': {
       const { key } = note;
       return (

@@ -10,6 +10,7 @@ import {
   kerfOf,
   lackText,
   parseLength,
+  partWords,
   seatWords,
   shownAt,
   type CutStep,
@@ -55,7 +56,7 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
           {piece.label}
         </span>
         <span className="cut-tag" data-testid="end">
-          {step.end} end
+          {step.held ? partWords(piece.role, piece.place) : `${step.end} end`}
         </span>
         <span className="cut-name" data-testid="profile">
           <span>

@@ -3,19 +3,28 @@ import {
   cutNotes,
   cutSteps,
   edgeNames,
+  formatLength,
   formatMoney,
   formatWithUnit,
+  lengthText,
+  openingFront,
+  openingNames,
+  partWords,
   pieceWarnings,
+  placeKey,
   planNumber,
+  rulesOfRoom,
   sawnAs,
   sawOf,
   settingText,
   spoken,
   type CutStep,
   type JobFile,
+  type Piece,
   type PlanFile,
   type PlannedStick,
 } from '@long-miter/core';
+import { Painted } from '../../drawing/Painted.tsx';
 
 interface Props {
   readonly file: JobFile;
@@ -53,6 +62,7 @@ export function PrintedList({ file, plan, on, rackName }: Props) {
       <h1 className="new-page">{file.name}: cut list by room</h1>
       <p>{head}</p>
       <RoomList file={file} plan={plan} />
+      <OpeningSheets file={file} plan={plan} head={head} />
     </div>
   );
 }
@@ -116,6 +126,69 @@ function StickSheet({
         })}
       </tbody>
     </table>
+  );
+}
+
+/** Every opening with its parts: what the hanger holds in the room. */
+function OpeningSheets({ file, plan, head }: Pick<Props, 'file' | 'plan'> & { head: string }) {
+  const names = openingNames(file.rooms);
+  const all = file.rooms.flatMap((room) =>
+    room.walls.flatMap((wall, index) =>
+      (wall.openings ?? []).map((opening) => ({ room, wall, index, opening })),
+    ),
+  );
+  const parts = (room: string, wall: string, opening: string) =>
+    plan.pieces.filter(
+      (piece) =>
+        piece.room === room && piece.wall === wall && piece.opening === opening && piece.role !== 'return',
+    );
+  const planned = all.filter((one) => parts(one.room.id, one.wall.id, one.opening.id).length > 0);
+  if (planned.length === 0) return null;
+  const far = (piece: Piece): number => piece.near + piece.left.reach + piece.right.reach;
+  return (
+    <>
+      <h1 className="new-page">{file.name}: openings</h1>
+      <p>{head} · ● inner point, ○ outer point. Legs first; a head that waits is measured over both.</p>
+      <div className="opening-sheets">
+        {planned.map(({ room, wall, index, opening }) => {
+          const name =
+            names.get(placeKey({ room: room.id, wall: wall.id, opening: opening.id })) ?? opening.id;
+          return (
+            <section key={`${room.id} ${wall.id} ${opening.id}`}>
+              <h2>
+                {name}
+                {opening.word === undefined ? '' : `, ${opening.word}`}: {room.name}, wall {index + 1}
+              </h2>
+              <Painted
+                drawing={openingFront(file, rulesOfRoom(file, room), opening, { side: 'this', times: 1 })}
+                width={210}
+                height={250}
+                margin={12}
+              />
+              <table aria-label={`Parts of ${name}`}>
+                <tbody>
+                  {parts(room.id, wall.id, opening.id).map((piece) => (
+                    <tr key={piece.id}>
+                      <td>☐ {piece.label}</td>
+                      <td>
+                        {partWords(piece.role, piece.place)}
+                        {piece.side === 'other' ? ', other side' : ''}
+                      </td>
+                      <td>
+                        {piece.held ? 'waits: ______' : lengthText(piece, file.unit)}
+                        {!piece.held && Math.abs(far(piece) - piece.near) > 1e-6
+                          ? ` ○ ${formatLength(far(piece), file.unit)}`
+                          : ''}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </section>
+          );
+        })}
+      </div>
+    </>
   );
 }
 

@@ -8,10 +8,18 @@ import {
   IconTrash,
 } from '@tabler/icons-react';
 import { Link, useNavigate } from 'react-router';
-import { copyTrims, mirrorSurvey, type JobRecord } from '@long-miter/core';
+import { copyTrims, mirrorSurvey, type JobRecord, type Survey } from '@long-miter/core';
 import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+
+/** Openings of a copy are other openings: they get names of their own. */
+const unnamed = (survey: Survey): Survey => ({
+  ...survey,
+  walls: survey.walls.map((wall) =>
+    wall.openings ? { ...wall, openings: wall.openings.map(({ name: _name, ...one }) => one) } : wall,
+  ),
+});
 
 /** Rooms to copy trim from that are listed at once. */
 const LISTED = 12;
@@ -36,7 +44,7 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
   const copy = (mirrored: boolean): void => {
     if (!room) return;
     const made = addRoom(`${name}, ${mirrored ? 'mirrored' : 'copy'}`.slice(0, 200), {
-      survey: mirrored ? mirrorSurvey(room.survey) : room.survey,
+      survey: unnamed(mirrored ? mirrorSurvey(room.survey) : room.survey),
       // In a mirror positions are others; lengths and angles read the same.
       typed: mirrored
         ? Object.fromEntries(
