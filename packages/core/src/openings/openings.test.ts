@@ -660,11 +660,11 @@ describe('names', () => {
       { id: 'b', walls: [wall('w', [plain('x', 10), plain('y', 60, { kind: 'window', sillHeight: 30 })])] },
     ];
     const named = nameOpenings(rooms[1]!, 'b', rooms);
-    expect(named.walls[0]!.openings!.map((one) => one.name)).toEqual(['D2', 'W1']);
+    expect(named.walls[0]!.openings.map((one) => one.name)).toEqual(['D2', 'W1']);
     // A door before it on its wall, and another in the room before: the named ones keep theirs.
     const later = [
       { id: 'a', walls: [wall('w', [plain('x', 10), plain('z', 60)])] },
-      { id: 'b', walls: [wall('w', [plain('n', 2, { width: 5 }), ...named.walls[0]!.openings!])] },
+      { id: 'b', walls: [wall('w', [plain('n', 2, { width: 5 }), ...named.walls[0]!.openings])] },
     ];
     const names = openingNames(later);
     expect([...names.values()]).toEqual(['D1', 'D3', 'D4', 'D2', 'W1']);

@@ -1,9 +1,11 @@
-import { checkSurvey, nameOpenings, type JobRecord, type RoomSheet } from '@long-miter/core';
+import { checkSurvey, nameOpenings, type Issue, type JobRecord, type RoomSheet } from '@long-miter/core';
 import { draftKey } from './draft-key.ts';
 import { edited, sheetOf } from './draft-slice.ts';
 import { shownJob } from './shown-job.ts';
 import type { makeStore, State } from './store.ts';
-import type { EditSheet } from './use-sheet.ts';
+
+/** A change of a room's sheet: survey, texts and notes together, as one step of undo. Answers why it cannot be. */
+export type EditSheet = (change: (sheet: RoomSheet) => RoomSheet, field?: string) => readonly Issue[];
 
 /** The changes of any room of a job, checked before they are kept; for one room a screen has `useSheet`. */
 export const sheetEditor =

@@ -1,10 +1,12 @@
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
-import { takeOffList, type Issue, type JobRecord, type RoomSheet, type Survey } from '@long-miter/core';
+import { takeOffList, type Issue, type JobRecord, type Survey } from '@long-miter/core';
 import { useAppDispatch, useAppSelector, type State } from './store.ts';
 import { draftKey } from './draft-key.ts';
 import { edited, redone, undone, type Draft } from './draft-slice.ts';
-import { sheetEditor } from './edit-sheet.ts';
+import { sheetEditor, type EditSheet } from './edit-sheet.ts';
+
+export type { EditSheet } from './edit-sheet.ts';
 
 /** A change of the survey, with the text that was typed for it, if any. */
 export interface EditOptions {
@@ -17,9 +19,6 @@ export interface EditOptions {
  * function of the newest survey, so that it stays the same function while one types and rows need not be drawn again.
  */
 export type EditSurvey = (change: (survey: Survey) => Survey, options?: EditOptions) => readonly Issue[];
-
-/** The same for the whole sheet: survey, texts and notes together, as one step of undo. */
-export type EditSheet = (change: (sheet: RoomSheet) => RoomSheet, field?: string) => readonly Issue[];
 
 export interface SheetEditor {
   readonly draft: Draft | undefined;
