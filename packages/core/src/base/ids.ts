@@ -61,6 +61,14 @@ export function wallPieceKey(place: WallPlace, left: EndName, right: EndName, of
 export const turnPieceKey = (place: WallPlace, number: number): PieceKey =>
   joinKey(...placeParts(place), 'turn', number) as PieceKey;
 
+/** The small level piece at an end of a climbing wall that turns the corner and is bent to the slope. */
+export const bendPieceKey = (place: WallPlace, side: 'left' | 'right'): PieceKey =>
+  joinKey(...placeParts(place), 'bend', side) as PieceKey;
+
+/** One block of a test pair of a trim. */
+export const testPieceKey = (room: string, trim: string, side: 'left' | 'right'): PieceKey =>
+  joinKey(room, trim, 'test', side) as PieceKey;
+
 /** A piece that turns the end of another back to the wall: the wedge of a half turn, or the last triangle. */
 export const returnPieceKey = (of: PieceKey, side: 'left' | 'right', kind: 'turn' | 'return'): PieceKey =>
   `${of}.${joinKey(kind, side)}` as PieceKey;

@@ -57,6 +57,14 @@ export interface HouseRules {
   readonly backCut: number;
   /** Free room of each notch of a stool. */
   readonly stoolPlay: number;
+  /** Undefined where the crew has named no school. */
+  readonly crownOrder: 'round' | 'opposite' | 'foam' | undefined;
+  /** What the piece that closes a crown run is cut longer. */
+  readonly closing: number;
+  /** What crown glued in between others is cut shorter. */
+  readonly shy: number;
+  /** Length of the two blocks of a test pair, cut first where opposite walls hang first; 0 for none. */
+  readonly testPiece: number;
   readonly kit: NonNullable<HouseRulesInput['kit']>;
 }
 
@@ -98,6 +106,10 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
     proudJamb: given.proudJamb ?? size(1 / 8, 3),
     backCut: given.backCut ?? 0,
     stoolPlay: given.stoolPlay ?? 0,
+    crownOrder: given.crownOrder,
+    closing: given.closing ?? size(1 / 16, 1.5),
+    shy: given.shy ?? size(1 / 16, 1.5),
+    testPiece: given.testPiece ?? size(12, 300),
     kit: given.kit ?? {},
   };
 }

@@ -101,6 +101,30 @@ export const RULE_NOTES: readonly RuleNote[] = [
     why: 'It hides a jamb that is not straight and keeps hinges free.',
   },
   {
+    key: 'crownOrder',
+    name: 'order of crown',
+    what: 'Round the room with a closing piece cut long, opposite walls first and the others glued in between cut shy, or foam with its bead and loose ends.',
+    why: 'Pressed in, the last piece closes both its joints; glued miters want a little room and test blocks; foam must not be forced.',
+  },
+  {
+    key: 'closing',
+    name: 'closing piece longer by',
+    what: 'What the last piece of a crown run is cut longer.',
+    why: 'It is bowed in and pushes both joints shut.',
+  },
+  {
+    key: 'shy',
+    name: 'glued crown shy by',
+    what: 'What crown glued in between two that hang is cut shorter.',
+    why: 'Glue and a shim fill a hair; too long it opens the joints that hang.',
+  },
+  {
+    key: 'testPiece',
+    name: 'test pair of crown',
+    what: 'Length of two blocks cut first where opposite walls hang first; 0 for none.',
+    why: 'They show in every corner what the long pieces will do, and stay on the rack for the next job.',
+  },
+  {
     key: 'headMode',
     name: 'heads of casing',
     what: 'Cut them with the legs, hold them until they are measured over the legs, or cut them rough and mark them in place.',

@@ -332,6 +332,8 @@ export const trimSchema = z.strictObject({
   walls: z.array(id).max(1000).optional(),
   height: notNegative.optional(),
   standsOn: id.optional(),
+  /** Crown that is hung with its other edge down: drop and projection change places. */
+  seatDown: z.enum(['usual', 'other'], 'must be "usual" or "other"').optional(),
   splices: z
     .array(z.strictObject({ wall: id, at: notNegative }))
     .max(1000)
@@ -407,6 +409,11 @@ export const houseRulesSchema = z.strictObject({
   proudJamb: notNegative.optional(),
   backCut: z.number().min(0, 'must not be negative').max(10, 'must be at most 10').optional(),
   stoolPlay: notNegative.optional(),
+  /** How crown is hung: round the room, opposite walls first, or as foam. */
+  crownOrder: z.enum(['round', 'opposite', 'foam'], 'must be "round", "opposite" or "foam"').optional(),
+  closing: notNegative.max(1_000).optional(),
+  shy: notNegative.max(1_000).optional(),
+  testPiece: notNegative.optional(),
   kit: z.partialRecord(openingSchema.shape.kind, kitSchema).optional(),
 });
 

@@ -45,10 +45,15 @@ export function cornerJoint(frame: TrimFrame, wallIndex: number, corner: Corner)
     angle,
     half: halfAngle(angle),
     assumed: isAssumed(corner) && !(frame.atCeiling && corner.ceiling !== undefined),
-    technique: techniqueAt(frame, corner, angle, pin),
+    technique: climbs(frame, wallIndex) ? 'miter' : techniqueAt(frame, corner, angle, pin),
     pin,
   };
 }
+
+/** Whether crown climbs on one of the two walls: the small piece that turns is mitered to the level one. */
+const climbs = ({ slopes, room }: TrimFrame, wallIndex: number): boolean =>
+  slopes !== undefined &&
+  (slopes.rakes.has(wallIndex) || slopes.rakes.has((wallIndex + 1) % room.walls.length));
 
 /** Whether one of the two pieces has to run through and the other is fitted to it. */
 export const isContested = (joint: CornerJoint): boolean =>

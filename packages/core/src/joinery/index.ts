@@ -7,3 +7,5 @@ export * from './leaning.ts';
 export * from './runs.ts';
 export * from './spring-fit.ts';
 export * from './splice.ts';
+export * from './slopes.ts';
+export * from './crown-order.ts';

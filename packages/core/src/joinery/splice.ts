@@ -356,6 +356,8 @@ export function planSplices(context: SpliceContext): {
   const stretches: Stretch[] = [];
   run.segments.forEach((joined, segment) => {
     const { wallIndex } = joined.segment;
+    // Crown that climbs is not spliced: its pieces are drafted by themselves.
+    if (frame.slopes?.rakes.has(wallIndex)) return;
     const viewed: Viewed = { viewer: viewerAlong(frame, path, wallIndex), facing: facing[wallIndex]! };
     const { held: pins, released: gone } = pinsOf(context, joined, viewed);
     released.push(...gone.map((at) => ({ wallIndex, at })));

@@ -8,7 +8,8 @@ import {
   type Room,
   type Trim,
 } from '../job/index.ts';
-import { dropOf, projectionOf } from '../saw/index.ts';
+import { dropOf, projectionOf, springOf } from '../saw/index.ts';
+import { slopesOf, type SlopePlan, type Slopes } from './slopes.ts';
 
 /**
  * What every decision about one trim in one room needs: where its near line runs and how far its far line is from it.
@@ -29,6 +30,8 @@ export interface TrimFrame {
   /** What it covers of the wall, above the floor. */
   readonly low: number;
   readonly high: number;
+  /** Crown whose ceiling slopes and whose corners mate. */
+  readonly slopes: Slopes | undefined;
 }
 
 const profileById = (job: JobFile, id: string): Profile => {
@@ -47,9 +50,23 @@ function standoffOf(job: JobFile, room: Room, trim: Trim): number {
 const rulesForProfile = (rules: HouseRules, { material }: Profile): HouseRules =>
   material === 'polyurethane' ? { ...rules, scarfAngle: 0 } : rules;
 
+/** Crown with its other edge down: what was its drop is its projection. */
+export function seated(profile: Profile, { seatDown }: Pick<Trim, 'seatDown'>): Profile {
+  if (seatDown !== 'other' || !traitsOf(profile).sprung) return profile;
+  return {
+    ...profile,
+    springAngle: 90 - springOf(profile),
+    drop: projectionOf(profile),
+    projection: dropOf(profile),
+  };
+}
+
+const slopesWhere = (plan: SlopePlan): Slopes | undefined =>
+  plan.kind === 'slopes' ? plan.slopes : undefined;
+
 /** The frame of a trim that runs along walls. The job must have passed its check. */
 export function trimFrame(job: JobFile, rules: HouseRules, room: Room, trim: Trim): TrimFrame {
-  const profile = profileById(job, trim.profile);
+  const profile = seated(profileById(job, trim.profile), trim);
   const { atCeiling, depth } = traitsOf(profile);
   const low = atCeiling ? (room.ceilingHeight ?? 0) - dropOf(profile) : (trim.height ?? 0);
   return {
@@ -63,5 +80,6 @@ export function trimFrame(job: JobFile, rules: HouseRules, room: Room, trim: Tri
     atCeiling,
     low,
     high: atCeiling ? (room.ceilingHeight ?? 0) : low + profile.width,
+    slopes: atCeiling ? slopesWhere(slopesOf(room, trim, profile)) : undefined,
   };
 }

@@ -1,6 +1,8 @@
 import { joinKey, NOISE, SAME_LENGTH, wallPieceKey, type PieceKey, type StretchPart } from '../base/index.ts';
 import {
+  crownOrder,
   endNameOf,
+  entryOf,
   extentOf,
   keyOfSegment,
   placeOfSegment,
@@ -10,7 +12,10 @@ import {
   trimFrame,
   walkFromEntry,
   type ReleasedPin,
+  seated,
+  slopesOf,
   type Segment,
+  type SlopeFault,
   type SpliceContext,
   type Stretch,
   type TrimRun,
@@ -55,11 +60,12 @@ export interface JobLayout {
   readonly blocked: readonly BlockedRun[];
 }
 
-/** Crown on a ceiling that slopes: which walls have the slope, counted from 1. */
+/** Crown on a ceiling whose slopes it cannot follow: at which walls, counted from 1, and why. */
 export interface BlockedRun {
   readonly room: Room;
   readonly trim: Trim;
   readonly walls: readonly number[];
+  readonly why: SlopeFault;
 }
 
 /** Usable lengths of the sticks for sale of a profile, longest first. */
@@ -182,14 +188,12 @@ function shareLimitedLengths(job: JobFile, rooms: readonly RoomLayout[], kerf: n
   }));
 }
 
-/** Walls with a sloping ceiling that a trim at the ceiling would run along, counted from 1. */
-function slopedWalls(job: JobFile, room: Room, trim: Trim): number[] {
+/** Why crown cannot be planned under a room's slopes; undefined where it can. */
+function slopeFault(job: JobFile, room: Room, trim: Trim): Pick<BlockedRun, 'walls' | 'why'> | undefined {
   const profile = job.profiles.find((one) => one.id === trim.profile);
-  if (!profile || trim.on !== 'walls' || !traitsOf(profile).atCeiling) return [];
-  return room.walls.flatMap(({ id, ceiling }, index) => {
-    const covered = trim.walls === undefined || trim.walls.includes(id);
-    return covered && ((ceiling?.rise ?? 0) !== 0 || (ceiling?.pitch ?? 0) !== 0) ? [index + 1] : [];
-  });
+  if (!profile || trim.on !== 'walls' || !traitsOf(profile).atCeiling) return undefined;
+  const plan = slopesOf(room, trim, seated(profile, trim));
+  return plan.kind === 'cannot' ? { walls: plan.walls, why: plan.why } : undefined;
 }
 
 /**
@@ -200,8 +204,8 @@ export function layOutJob(job: JobFile): JobLayout {
   const rules = completeHouseRules(job.houseRules, job.unit);
   const blocked = job.rooms.flatMap((room) =>
     room.trims.flatMap((trim): BlockedRun[] => {
-      const walls = slopedWalls(job, room, trim);
-      return walls.length > 0 ? [{ room, trim, walls }] : [];
+      const fault = slopeFault(job, room, trim);
+      return fault ? [{ room, trim, ...fault }] : [];
     }),
   );
   const layOutRoom = (room: Room): RoomLayout => {
@@ -266,11 +270,26 @@ export function piecesOfStretch({ layout, stretch }: PlacedStretch): PieceKey[] 
 /** Which of its places each divided stretch uses, by stretch id: indices into `places`, left to right. */
 export type SpliceChoices = ReadonlyMap<string, readonly number[]>;
 
-/** What a stretch left whole is cut longer. */
+/** The segment of a run that hangs first: the first to the right of where one comes in. */
+export function firstSegment({ frame, segments }: RunLayout['run']): number {
+  const entry = entryOf(frame.room);
+  const found = entry ? segments.findIndex((one) => one.segment.wallIndex >= entry.wallIndex) : 0;
+  return Math.max(0, found);
+}
+
+/**
+ * What a stretch is cut longer than its place, or, glued in between crown that hangs, shorter: springing in for one left
+ * whole, the closing of a crown run for its last piece.
+ */
 export function stretchAllowance(layout: RunLayout, stretch: Stretch): number {
-  const joined = layout.run.segments[stretch.segment]!;
+  const { run } = layout;
+  const joined = run.segments[stretch.segment]!;
+  const { rules } = run.frame;
+  const { glued, closing } = crownOrder(run, firstSegment(run));
   const whole = stretch.from === joined.from && stretch.to === joined.to;
-  return whole ? segmentAllowance(layout.run.frame.rules, joined) : 0;
+  if (glued.has(stretch.segment)) return whole ? -rules.shy : 0;
+  if (closing === stretch.segment && stretch.to === joined.to) return rules.closing;
+  return whole ? segmentAllowance(rules, joined) : 0;
 }
 
 /**

@@ -47,7 +47,7 @@ describe('what cannot be planned, or not in one piece', () => {
         room: 'room',
         trim: 'c',
         code: 'sloped-ceiling',
-        text: 'Room: Cove is not planned, the ceiling slopes at wall 2',
+        text: 'Room: Cove is not planned, the slopes there are not those of one ceiling: the level wall needs the pitch with which the other one rises (wall 1 and 2)',
       },
     ]);
     expect(new Set(plan.pieces.map((piece) => piece.trim))).toEqual(new Set(['base']));

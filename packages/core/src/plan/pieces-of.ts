@@ -56,6 +56,8 @@ export function piecesOf(layout: JobLayout, choices: SpliceChoices, firstRoom = 
         trim: draft.trimId,
         ...(draft.wallId === undefined ? {} : { wall: draft.wallId }),
         ...(draft.openingId === undefined ? {} : { opening: draft.openingId, side: draft.side ?? 'this' }),
+        ...(draft.spring === undefined ? {} : { spring: draft.spring }),
+        ...(draft.slope === undefined ? {} : { slope: draft.slope }),
         ...(draft.place === undefined ? {} : { place: draft.place }),
         ...(draft.width === undefined ? {} : { width: draft.width }),
         ...(draft.taper === undefined ? {} : { taper: draft.taper }),

@@ -26,7 +26,7 @@ export interface PlanEnd {
   readonly saw: SawSetting;
 }
 
-export type PieceRole = 'wall' | 'transition' | PartRole;
+export type PieceRole = 'wall' | 'transition' | 'test' | PartRole;
 
 export interface Piece {
   readonly id: PieceKey;
@@ -43,6 +43,10 @@ export interface Piece {
   readonly to?: number;
   readonly near: number;
   readonly allowance: number;
+  /** Crown hung at another spring than its profile's. */
+  readonly spring?: number;
+  /** Degrees it climbs to the right. */
+  readonly slope?: number;
   /** Parts of an opening: which face of the wall, and where they stand as seen from there. */
   readonly side?: SideName;
   readonly place?: PartPlace;

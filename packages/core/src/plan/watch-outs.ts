@@ -87,6 +87,16 @@ function runWatchOuts(room: Room, { run, stretches, released }: RunLayout, watch
     where: { room: room.id, wall: room.walls[index]!.id },
   });
   const profile = frame.profile.name;
+  for (const { wallIndex, end, turn, misses, otherSpring } of frame.slopes?.corners ?? []) {
+    const { data, where } = wallAt(wallIndex);
+    out.push(
+      watch(
+        'slope-corner',
+        { ...data, profile, end, turn, misses, otherSpring },
+        { ...where, corner: where.wall },
+      ),
+    );
+  }
   for (const segment of run.dropped) {
     const { data, where } = wallAt(segment.wallIndex);
     out.push(watch('no-room', { ...data, length: segment.to - segment.from, profile }, where));
@@ -171,7 +181,7 @@ function pieceWatchOuts(layout: JobLayout, pieces: readonly Piece[], watch: Watc
 /** Crown that is not planned because its ceiling slopes. */
 export const slopedWatchOut = (
   job: JobLayout['job'],
-  { room, trim, walls }: BlockedRun,
+  { room, trim, walls, why }: BlockedRun,
   watch: Watch,
 ): WatchOut =>
   watch(
@@ -179,6 +189,7 @@ export const slopedWatchOut = (
     {
       room: room.name,
       walls,
+      why,
       profile: job.profiles.find((one) => one.id === trim.profile)?.name ?? trim.profile,
     },
     { room: room.id, wall: room.walls[walls[0]! - 1]!.id },

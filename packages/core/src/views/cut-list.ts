@@ -57,6 +57,8 @@ export function placeOf(job: Pick<JobFile, 'rooms'>, piece: Piece): string {
     return `${room!.name}, ${opening} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;
   const wall = room?.walls.findIndex((one) => one.id === piece.wall) ?? -1;
   const where = wall >= 0 ? `${room!.name}, wall ${wall + 1}` : (room?.name ?? piece.room);
+  if (piece.role === 'test')
+    return `${where}, test pair, ${piece.left.joint === 'square' ? 'left' : 'right'} block`;
   return piece.role === 'wall' ? where : `${where}, ${piece.role.replace('-', ' ')}`;
 }
 

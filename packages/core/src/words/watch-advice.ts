@@ -155,9 +155,13 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'Marks, kerfs and skewed ends each take a little; the last piece would come out short.',
     what: 'Take a piece off the stick, or release it; or set the margin to what your cuts lose.',
   },
+  'slope-corner': {
+    why: 'Level crown and crown that climbs are no mirror images: their miter never closes.',
+    what: 'Cut the small piece off a longer one, glue it to the level piece on the bench, then bend to the slope.',
+  },
   'sloped-ceiling': {
     why: 'On a slope the corner is cut at other angles, and the profile may not meet itself at all.',
-    what: 'Take those walls out of the run and it is planned on the level ones; fit the slopes by hand.',
+    what: 'Look at both slopes again; else take those walls out of the run, make a template of the level piece on the other wall, and cope to it.',
   },
   'pipes-splice': {
     why: 'One piece cannot be slid in behind pipes from both sides.',

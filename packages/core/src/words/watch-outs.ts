@@ -60,7 +60,16 @@ export interface WatchOutData {
   readonly hollow: { room: string; wall: number; depth: number; over: number; near: string };
   readonly 'short-wall': { room: string; wall: number; length: number };
   readonly 'tight-stick': { labels: readonly string[]; spare: number; margin: number };
-  readonly 'sloped-ceiling': { room: string; walls: readonly number[]; profile: string };
+  readonly 'sloped-ceiling': { room: string; walls: readonly number[]; profile: string; why: string };
+  readonly 'slope-corner': {
+    room: string;
+    wall: number;
+    profile: string;
+    end: 'low' | 'high';
+    turn: number;
+    misses: number;
+    otherSpring: number;
+  };
   readonly 'pipes-splice': {
     room: string;
     wall: number;
@@ -184,6 +193,15 @@ function remediesText(d: Clearance, say: Say): string {
   return ways.length === 0 ? '' : `; ${ways.join(', or ').replace(', or or ', ', or ')}`;
 }
 
+const SLOPE_FAULTS: Readonly<Record<string, string>> = {
+  'figures-disagree':
+    'the slopes there are not those of one ceiling: the level wall needs the pitch with which the other one rises',
+  'both-climb': 'it would climb on both walls of a corner',
+  outside: 'no turn piece mates there',
+  interrupted: 'something stops it on a wall where it climbs',
+  'drop-lines': 'two level walls would need different drop lines',
+};
+
 const SENTENCES: Sentences = {
   clearance: (d, say) => `${clearanceText(d, say)}${remediesText(d, say)}`,
   'out-of-true': (d, say) =>
@@ -233,7 +251,9 @@ const SENTENCES: Sentences = {
   'tight-stick': (d, say) =>
     `the stick with ${d.labels.join(', ')} has ${say.fine(d.spare)} to spare; its cuts may lose ${say.fine(d.margin)}`,
   'sloped-ceiling': (d) =>
-    `${d.room}: ${d.profile} is not planned, the ceiling slopes at wall ${d.walls.join(', ')}`,
+    `${d.room}: ${d.profile} is not planned, ${SLOPE_FAULTS[d.why] ?? 'the ceiling slopes'} (wall ${d.walls.join(' and ')})`,
+  'slope-corner': (d, say) =>
+    `${cornerOf(d)}: ${d.profile} mates with a small piece that turns, ${say.fine(d.turn)} at its wall edge; mitered as it is the tops would miss by ${say.fine(d.misses)}, or the level one hangs at ${say.angle(d.otherSpring)} to its wall`,
   'pipes-splice': (d, say) =>
     `${wallOf(d)}: pipes at ${say.length(d.at)} come down through ${d.profile}; with the radiator on, it goes in behind them only in two pieces`,
   lean: (d, say) => {

@@ -25,6 +25,8 @@ export const endText = (end: PlanEnd): string => {
 export const partText = (piece: Piece, wallNumber: number, opening?: string): string =>
   piece.role === 'wall'
     ? `wall ${wallNumber}`
-    : piece.opening === undefined
-      ? `${piece.role.replace('-', ' ')}, wall ${wallNumber}`
-      : `${opening ?? `wall ${wallNumber}`} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;
+    : piece.role === 'test'
+      ? `test pair, ${piece.left.joint === 'square' ? 'left' : 'right'} block`
+      : piece.opening === undefined
+        ? `${piece.role.replace('-', ' ')}, wall ${wallNumber}`
+        : `${opening ?? `wall ${wallNumber}`} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;

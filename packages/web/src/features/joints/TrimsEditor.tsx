@@ -5,7 +5,9 @@ import {
   addTrim,
   changeTrim,
   firstStock,
+  formatLength,
   newProfile,
+  parseLength,
   removeTrim,
   traitsOf,
   TRIM_USES,
@@ -18,6 +20,7 @@ import {
 } from '@long-miter/core';
 import { useSpoken } from '../../shared/words.tsx';
 import { useCommands } from '../../session/use-commands.ts';
+import { CommitField } from '../../shared/CommitField.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
@@ -45,6 +48,8 @@ export function TrimsEditor({ job, survey, edit }: Props) {
   const { unit, settings } = job;
   const [refused, setRefused] = useState<string>();
   const add = (use: TrimUse): void => {
+    if (traitsOf({ use }).atCeiling && survey.ceilingHeight === undefined)
+      return setRefused(`write the height of the ceiling first: ${inWords('crown')} hangs from it`);
     const known = settings.profiles.find((one) => one.use === use);
     // A first profile of that use comes with stock, and one that nothing is for sale of gets some: a trim that is added can
     // be planned. Sizes and prices are put right in the set-up and under Stock.
@@ -64,6 +69,26 @@ export function TrimsEditor({ job, survey, edit }: Props) {
           {refused}
         </Text>
       )}
+      <CommitField
+        size="sm"
+        w={150}
+        label="height of the ceiling"
+        placeholder="for crown"
+        text={
+          survey.ceilingHeight === undefined
+            ? ''
+            : formatLength(survey.ceilingHeight, unit, { inchParts: 32 })
+        }
+        onCommit={(text) => {
+          const read = text.trim() === '' ? undefined : parseLength(text, unit);
+          if (read && !read.ok) return read.issues[0].text;
+          const wrong = edit(({ ceilingHeight: _old, ...now }) =>
+            read?.ok ? { ...now, ceilingHeight: read.value.value } : now,
+          )[0]?.text;
+          if (wrong === undefined) setRefused(undefined);
+          return wrong;
+        }}
+      />
       {survey.trims.map((trim) => (
         <TrimRow
           key={trim.id}
@@ -143,6 +168,20 @@ function TrimRow({
             onLength={(height) => edit((now) => changeTrim(now, trim.id, { height }))}
           />
         </div>
+      )}
+      {profile && traitsOf(profile).sprung && (
+        <NativeSelect
+          label="hung"
+          value={trim.seatDown ?? 'usual'}
+          data={[
+            { value: 'usual', label: 'its usual edge down' },
+            { value: 'other', label: 'the other edge down' },
+          ]}
+          onChange={(event) => {
+            const seatDown = event.currentTarget.value === 'other' ? ('other' as const) : undefined;
+            edit((now) => changeTrim(now, trim.id, { seatDown }));
+          }}
+        />
       )}
       {trim.on === 'walls' && others.length > 0 && (
         <NativeSelect

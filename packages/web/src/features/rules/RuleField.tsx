@@ -227,6 +227,17 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           )}
         </Stack>
       );
+    case 'crownOrder':
+      return choice(
+        complete.crownOrder ?? '',
+        [
+          { value: '', label: 'as it comes' },
+          { value: 'round', label: 'round the room' },
+          { value: 'opposite', label: 'opposite walls first' },
+          { value: 'foam', label: 'foam' },
+        ],
+        (value) => onChange({ crownOrder: (value || undefined) as 'round' }),
+      );
     case 'backCut':
       return (
         <NumberField
@@ -244,6 +255,9 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'proudJamb':
     case 'horn':
     case 'stoolPlay':
+    case 'closing':
+    case 'shy':
+    case 'testPiece':
     case 'reveal': {
       const { key } = note;
       return (

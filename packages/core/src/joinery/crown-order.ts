@@ -1,0 +1,33 @@
+import type { TrimRun } from './runs.ts';
+
+/** What the crew's school of hanging crown makes of a run. Source: crown, section 7. */
+export interface CrownOrder {
+  /** Glued between two that hang already: cut shy, and hung after both. */
+  readonly glued: ReadonlySet<number>;
+  /** The last of the run: cut long and pressed in. */
+  readonly closing: number | undefined;
+}
+
+const NONE: CrownOrder = { glued: new Set(), closing: undefined };
+
+/**
+ * Which segments of a crown run are glued in between others, and which closes it. A school is followed where the crew has
+ * named one; only a run that closes has a last piece between two neighbours.
+ * @param start index of the segment that hangs first
+ */
+export function crownOrder(
+  { frame, segments }: Pick<TrimRun, 'frame' | 'segments'>,
+  start: number,
+): CrownOrder {
+  const school = frame.rules.crownOrder;
+  if (!frame.atCeiling || school === undefined || segments.length < 3) return NONE;
+  const closed = segments.every((one) => one.leftMate !== undefined && one.rightMate !== undefined);
+  if (!closed) return NONE;
+  const closing = (start + segments.length - 1) % segments.length;
+  if (school !== 'opposite') return { glued: new Set(), closing };
+  const mitered = segments.every((one) => one.leftCut.joint === 'miter' && one.rightCut.joint === 'miter');
+  const opposite = mitered && segments.length % 2 === 0 && !frame.slopes;
+  return opposite
+    ? { glued: new Set(segments.flatMap((_, k) => ((k - start) % 2 !== 0 ? [k] : []))), closing: undefined }
+    : { glued: new Set(), closing };
+}
