@@ -1,5 +1,6 @@
 import { pointer, SAME_LENGTH, type Issue } from '../base/index.ts';
 import { maxLength, type Unit } from '../measure/index.ts';
+import { loopOf } from './loops.ts';
 import type { Corner, Room, Wall } from './schema.ts';
 
 /** More studs in one wall are a slip of the thumb, not a wall. */
@@ -160,8 +161,19 @@ export function checkRoom(room: Room, unit: Unit, at: string): Issue[] {
     else if (room.entry.at > wall.length + SAME_LENGTH)
       issues.push({ at: `${at}/entry/at`, text: `is past the end of its wall at ${wall.length}` });
   }
+  issues.push(...checkLoops(room, unit, at));
   room.trims.forEach((trim, index) => {
     const here = `${at}${pointer('trims', index)}`;
+    const loop = loopOf(trim);
+    if (loop !== undefined) {
+      const found = (room.ceilings ?? []).find((one) => one.id === loop);
+      if (!found) issues.push({ at: `${here}/on`, text: `there is no loop "${loop}" in this ceiling` });
+      (trim.walls ?? []).forEach((id, k) => {
+        if (found && !found.walls.some((one) => one.id === id))
+          issues.push({ at: `${here}${pointer('walls', k)}`, text: `there is no side "${id}" in this loop` });
+      });
+      return;
+    }
     (trim.walls ?? []).forEach((id, k) => {
       if (!byId.has(id))
         issues.push({ at: `${here}${pointer('walls', k)}`, text: `there is no wall "${id}" in this room` });
@@ -177,6 +189,42 @@ export function checkRoom(room: Room, unit: Unit, at: string): Issue[] {
     if (trim.standsOn !== undefined) issues.push(...checkStandsOn(room, trim.id, `${here}/standsOn`));
   });
   return issues;
+}
+
+/** Loops of the ceiling: every side known by its own id, every corner there. */
+function checkLoops(room: Room, unit: Unit, at: string): Issue[] {
+  const loops = room.ceilings ?? [];
+  const walls = new Set(room.walls.map((wall) => wall.id));
+  return [
+    ...repeatedIds(loops, `${at}/ceilings`, 'loop of this ceiling'),
+    ...loops.flatMap((loop, k): Issue[] => {
+      const here = `${at}${pointer('ceilings', k)}`;
+      const closed = loop.closed ?? true;
+      return [
+        ...repeatedIds(loop.walls, `${here}/walls`, 'side of this loop'),
+        ...(closed && loop.walls.length < 3
+          ? [{ at: `${here}/walls`, text: 'a closed loop needs at least three sides' }]
+          : []),
+        ...loop.walls.flatMap((side, index): Issue[] => {
+          const place = `${here}${pointer('walls', index)}`;
+          return [
+            ...(walls.has(side.id)
+              ? [
+                  {
+                    at: `${place}/id`,
+                    text: `"${side.id}" is a wall of the room: each side needs its own id`,
+                  },
+                ]
+              : []),
+            ...(side.corner === undefined && (closed || index < loop.walls.length - 1)
+              ? [{ at: `${place}/corner`, text: 'is missing: the side goes on round a corner' }]
+              : []),
+            ...checkWall(side, unit, place),
+          ];
+        }),
+      ];
+    }),
+  ];
 }
 
 function checkStandsOn(room: Room, trimId: string, at: string): Issue[] {

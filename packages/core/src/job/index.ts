@@ -7,3 +7,4 @@ export * from './upgrade-job.ts';
 export * from './read-job.ts';
 export * from './traits.ts';
 export * from './rule-notes.ts';
+export * from './loops.ts';

@@ -319,16 +319,45 @@ export const wallSchema = z.strictObject({
   ceiling: z
     .strictObject({ rise: z.number().gt(-90).lt(90).optional(), pitch: z.number().gt(-90).lt(90).optional() })
     .optional(),
+  /** Heights of the ceiling along it, where it is not that of the room all along. */
+  ceilingHeights: z
+    .array(z.strictObject({ at: notNegative, height: positive }))
+    .max(100, 'must have at most 100 heights')
+    .optional(),
   hollow: z
     .array(z.strictObject({ depth: z.number(), over: positive, near: z.enum(['left', 'right']) }))
     .max(100)
     .optional(),
 });
 
+/** A line of the ceiling besides its walls: a tray, a soffit, the top of a cabinet. */
+export const ceilingLoopSchema = z.strictObject({
+  id,
+  name: name.optional(),
+  /** Of the ceiling above it. */
+  height: positive,
+  /** Whether it comes back to where it began; by default it does. */
+  closed: z.boolean().optional(),
+  walls: z
+    .array(
+      z.strictObject({
+        id,
+        length: positive,
+        corner: cornerSchema.optional(),
+      }),
+    )
+    .min(1, 'must have at least one side')
+    .max(100, 'must have at most 100 sides'),
+});
+
 export const trimSchema = z.strictObject({
   id,
   profile: id,
-  on: z.enum(['walls', 'openings']),
+  /** Along the walls, around openings, or along a loop of the ceiling by its id. */
+  on: z.union(
+    [z.enum(['walls', 'openings']), z.templateLiteral(['ceiling:', z.string().min(1).max(80)])],
+    'must be "walls", "openings" or "ceiling:" and the id of a loop',
+  ),
   walls: z.array(id).max(1000).optional(),
   height: notNegative.optional(),
   standsOn: id.optional(),
@@ -440,6 +469,7 @@ export const roomSchema = z.strictObject({
   floatingFloorGap: notNegative.optional(),
   entry: z.strictObject({ wall: id, at: notNegative }).optional(),
   houseRules: roomRulesSchema.optional(),
+  ceilings: z.array(ceilingLoopSchema).max(20, 'must have at most 20 loops').optional(),
   walls: z.array(wallSchema).min(1, 'must have at least one wall').max(500, 'must have at most 500 walls'),
   trims: z.array(trimSchema).max(50, 'must have at most 50 trims'),
   /** The room is meant to close once its third wall is in. */
@@ -532,6 +562,7 @@ export type OpeningSide = z.infer<typeof openingSideSchema>;
 export type Interruption = z.infer<typeof interruptionSchema>;
 export type Wall = z.infer<typeof wallSchema>;
 export type Trim = z.infer<typeof trimSchema>;
+export type CeilingLoop = z.infer<typeof ceilingLoopSchema>;
 export type Room = z.infer<typeof roomSchema>;
 export type HouseRulesInput = z.infer<typeof houseRulesSchema>;
 export type RoomRulesInput = z.infer<typeof roomRulesSchema>;

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { corner, crownJob } from '../../test/helpers/crown.ts';
 import { clock, testSolver } from '../../test/helpers/solver.ts';
-import type { JobFile } from '../job/index.ts';
+import { checkJob, type JobFile } from '../job/index.ts';
+import { placeOf } from '../views/index.ts';
 import { slopesOf } from './index.ts';
 import { planJob, planQuickly, type Piece, type PlanEnd } from '../plan/index.ts';
 
@@ -148,6 +149,69 @@ describe('C2: glued, opposite walls first, test pair', () => {
   test('four sticks', async () => {
     const plan = planJob(job, { solver: await testSolver(), seconds: 3, clock });
     expect(plan.ok && plan.value.sticks).toHaveLength(4);
+  });
+});
+
+describe('C2: the tray in that room', () => {
+  const job: JobFile = crownJob({
+    unit: 'mm',
+    profile: { width: 57, springAngle: 45, material: 'mdf' },
+    ceiling: 2500,
+    walls: [
+      { length: 4250, corner: corner(90) },
+      { length: 3322, corner: corner(90.4) },
+      { length: 4250, corner: corner(89.6) },
+      { length: 3351.5, corner: corner(90) },
+    ],
+    rules: { insideCorner: 'miter', crownOrder: 'opposite', shy: 1.5, crownCut: 'flat', endTrim: 2 },
+    stock: 4880,
+    saw: { maxBevelRight: 0, kerf: 3 },
+    trim: { on: 'ceiling:tray' },
+    room: {
+      ceilings: [
+        {
+          id: 'tray',
+          name: 'tray',
+          height: 2650,
+          walls: [2400, 1602, 2400, 1602].map((length, k) => ({
+            id: `T${k + 1}`,
+            length,
+            corner: corner(90),
+          })),
+        },
+      ],
+    },
+  });
+
+  test('a loop of its own: four sides, the short ones glued in shy', () => {
+    expect(checkJob(job)).toEqual([]);
+    const pieces = planned(job);
+    expect(pieces.map((one) => [one.wall, one.near, fixed(ceilingEdge(one), 2)])).toEqual([
+      ['T1', 2400, 2319.39],
+      ['T3', 2400, 2319.39],
+      ['T2', 1600.5, 1519.89],
+      ['T4', 1600.5, 1519.89],
+    ]);
+    expect(said(pieces[0]!.right)).toBe('R 35.264, tilt L 30, keep left');
+    expect(said(pieces[0]!.left)).toBe('L 35.264, tilt L 30, keep left');
+    expect(placeOf(job, pieces[2]!)).toBe('Room, tray, side 2');
+  });
+
+  test('two sticks; a side that is also a wall, or a loop that is gone, is a fault of the file', async () => {
+    const plan = planJob(job, { solver: await testSolver(), seconds: 3, clock });
+    expect(plan.ok && plan.value.sticks).toHaveLength(2);
+    const room = job.rooms[0]!;
+    const gone = { ...job, rooms: [{ ...room, ceilings: [] }] };
+    expect(checkJob(gone).map((one) => `${one.at}: ${one.text}`)).toEqual([
+      '/rooms/0/trims/0/on: there is no loop "tray" in this ceiling',
+    ]);
+    const twice = room.ceilings!.map((loop) => ({
+      ...loop,
+      walls: loop.walls.map((side, k) => (k === 0 ? { ...side, id: 'W1' } : side)),
+    }));
+    expect(checkJob({ ...job, rooms: [{ ...room, ceilings: twice }] })[0]!.at).toBe(
+      '/rooms/0/ceilings/0/walls/0/id',
+    );
   });
 });
 

@@ -130,9 +130,9 @@ describe('a corner of leaning walls', () => {
   it('is longer at its top only where the walls lean away', () => {
     const end = (tilt: number) =>
       leaningEnd('miter', { angle: 90, leans: { left: tilt, right: tilt } }, 'left', sizes).plane;
-    expect(overTop(end(1), { width: 5.25 })).toBe(0);
-    expect(overTop(end(-1), { width: 5.25 })).toBeCloseTo(0.0916251338, 7);
-    expect(overTop(undefined, { width: 5.25 })).toBe(0);
+    expect(overTop(end(1), { use: 'base', width: 5.25 })).toBe(0);
+    expect(overTop(end(-1), { use: 'base', width: 5.25 })).toBeCloseTo(0.0916251338, 7);
+    expect(overTop(undefined, { use: 'base', width: 5.25 })).toBe(0);
   });
 
   it('has one figure for both walls, or one for each', () => {

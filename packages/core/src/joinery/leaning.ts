@@ -120,5 +120,6 @@ export const reachAt = (plane: Vec3, up: number, out: number): number =>
   -(plane[1] * up + plane[2] * out) / Math.abs(plane[0]);
 
 /** How much longer than at its foot a leaning end is at its top, where it is. */
-export const overTop = (plane: Vec3 | undefined, profile: Pick<Profile, 'width'>): number =>
-  plane ? Math.max(0, reachAt(plane, profile.width, 0)) : 0;
+export const overTop = (plane: Vec3 | undefined, profile: Pick<Profile, 'width' | 'use'>): number =>
+  // Crown has its far edge where its reach says, whatever plane it is cut in.
+  plane && !traitsOf(profile).sprung ? Math.max(0, reachAt(plane, profile.width, 0)) : 0;

@@ -1,6 +1,7 @@
 import { SAME_LENGTH, segmentKey, type EndName, type SegmentKey } from '../base/index.ts';
 import type { JobFile, Opening, Wall } from '../job/index.ts';
 import { openingBetween, type Edge, type PartRole } from '../openings/index.ts';
+import { lowestCeiling } from '../survey/index.ts';
 import type { TrimFrame } from './trim-frame.ts';
 
 /** Why a segment stops: at the corner of its wall, at an opening, or at something standing or hanging there. */
@@ -41,9 +42,16 @@ interface Block {
   readonly rightStop: Stop;
 }
 
+/** Upper edge of a trim over a stretch of its wall: what hangs at the ceiling follows the heights that were read there. */
+const highOn = (frame: TrimFrame, wall: Wall, from: number, to: number): number =>
+  frame.atCeiling && wall.ceilingHeights !== undefined
+    ? (lowestCeiling(frame.room, wall, from, to) ?? frame.high)
+    : frame.high;
+
 /** What an opening takes of the wall at a trim's height, with what stands around it; undefined when the trim passes it. */
-function openingBlock(job: JobFile, frame: TrimFrame, opening: Opening): Block | undefined {
-  const taken = openingBetween(job, frame.rules, opening, frame.low, frame.high);
+function openingBlock(job: JobFile, frame: TrimFrame, wall: Wall, opening: Opening): Block | undefined {
+  const high = highOn(frame, wall, opening.at, opening.at + opening.width);
+  const taken = openingBetween(job, frame.rules, opening, high - (frame.high - frame.low), high);
   if (!taken) return undefined;
   const stop = ({ role, stands }: Edge): Stop => ({
     kind: 'opening',
@@ -60,9 +68,12 @@ function openingBlock(job: JobFile, frame: TrimFrame, opening: Opening): Block |
 }
 
 function blocksOf(job: JobFile, frame: TrimFrame, wall: Wall): Block[] {
-  const openings = (wall.openings ?? []).flatMap((opening) => openingBlock(job, frame, opening) ?? []);
+  const openings = (wall.openings ?? []).flatMap((opening) => openingBlock(job, frame, wall, opening) ?? []);
   const others = (wall.interruptions ?? [])
-    .filter((item) => item.low < frame.high - SAME_LENGTH && item.high > frame.low + SAME_LENGTH)
+    .filter((item) => {
+      const high = highOn(frame, wall, item.at, item.at + item.width);
+      return item.low < high - SAME_LENGTH && item.high > high - (frame.high - frame.low) + SAME_LENGTH;
+    })
     .map((item): Block => {
       const stop: Stop = { kind: 'interruption', id: item.id, name: item.name ?? 'what is built in there' };
       return { from: item.at, to: item.at + item.width, leftStop: stop, rightStop: stop };

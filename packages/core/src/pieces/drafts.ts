@@ -22,7 +22,7 @@ import {
   type Stretch,
   type TrimFrame,
 } from '../joinery/index.ts';
-import type { Profile } from '../job/index.ts';
+import { loopOf, type Profile } from '../job/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
 import type { Box, OpeningPart, PartPlace, PartRole } from '../openings/index.ts';
 import { dropOf, springOf } from '../saw/index.ts';
@@ -404,6 +404,8 @@ function rakeDrafts(
 function testDrafts({ run }: RunLayout, roomIndex: number, layer: number): Draft[] {
   const { frame } = run;
   const { testPiece } = frame.rules;
+  // A tray is tried with the blocks of its room.
+  if (loopOf(frame.trim) !== undefined) return [];
   if (crownOrder(run, 0).glued.size === 0 || testPiece === 0) return [];
   const half = 45;
   return (['left', 'right'] as const).map((side): Draft => {

@@ -23,6 +23,7 @@ import {
 } from '../joinery/index.ts';
 import {
   completeHouseRules,
+  roomAlong,
   rulesOfRoom,
   kerfOf,
   sawOf,
@@ -191,8 +192,9 @@ function shareLimitedLengths(job: JobFile, rooms: readonly RoomLayout[], kerf: n
 /** Why crown cannot be planned under a room's slopes; undefined where it can. */
 function slopeFault(job: JobFile, room: Room, trim: Trim): Pick<BlockedRun, 'walls' | 'why'> | undefined {
   const profile = job.profiles.find((one) => one.id === trim.profile);
-  if (!profile || trim.on !== 'walls' || !traitsOf(profile).atCeiling) return undefined;
-  const plan = slopesOf(room, trim, seated(profile, trim));
+  const along = roomAlong(room, trim);
+  if (!profile || !along || !traitsOf(profile).atCeiling) return undefined;
+  const plan = slopesOf(along, trim, seated(profile, trim));
   return plan.kind === 'cannot' ? { walls: plan.walls, why: plan.why } : undefined;
 }
 
@@ -214,10 +216,11 @@ export function layOutJob(job: JobFile): JobLayout {
       room,
       rules: own,
       runs: inStandingOrder(room.trims)
-        .filter(
-          (trim) => trim.on === 'walls' && !blocked.some((one) => one.room === room && one.trim === trim),
-        )
-        .map((trim) => layOutTrim(job, own, room, trim)),
+        .filter((trim) => !blocked.some((one) => one.room === room && one.trim === trim))
+        .flatMap((trim) => {
+          const along = roomAlong(room, trim);
+          return along ? [layOutTrim(job, own, along, trim)] : [];
+        }),
       openings: dressedOpenings(job, own, room),
     };
   };

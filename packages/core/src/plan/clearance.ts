@@ -2,7 +2,7 @@ import { NOISE, SAME_LENGTH, sinDeg } from '../base/index.ts';
 import type { Opening, Wall } from '../job/index.ts';
 import { openingBetween, standingAt, type Standing } from '../openings/index.ts';
 import type { JobLayout, PlacedOpening, RoomLayout } from '../pieces/index.ts';
-import { angleAt } from '../survey/index.ts';
+import { angleAt, lowestCeiling } from '../survey/index.ts';
 import type { Clearance, Remedy } from '../words/index.ts';
 
 /** A clash found: what meets what, by how much, what can be done, and where it is. */
@@ -86,7 +86,7 @@ interface Surface {
 /** Trims and casing that come up to a corner on the other wall. */
 function surfacesAt(room: RoomLayout, wallIndex: number, side: 'left' | 'right'): Surface[] {
   return room.runs.flatMap(({ run: { frame, segments } }) => {
-    if (frame.atCeiling) return [];
+    if (frame.atCeiling || frame.room !== room.room) return [];
     const reaches = segments.some(
       ({ segment }) => segment.wallIndex === wallIndex && segment[side].kind === 'corner',
     );
@@ -191,11 +191,29 @@ function above(
   ];
 }
 
+const spanOf = ({ opening, standing }: Around): [number, number] => [
+  Math.min(opening.at, ...standing.map((part) => part.from)),
+  Math.max(opening.at + opening.width, ...standing.map((part) => part.to)),
+];
+
+function underCeiling(layout: JobLayout, room: RoomLayout, wall: Wall, one: Around): Clash[] {
+  const [from, to] = spanOf(one);
+  const height = lowestCeiling(room.room, wall, from, to);
+  return height === undefined ? [] : above(one, wall, height, 'ceiling', layout.job.unit);
+}
+
 function againstTrims(layout: JobLayout, room: RoomLayout, wall: Wall, one: Around): Clash[] {
   return room.runs.flatMap(({ run: { frame } }): Clash[] => {
-    if (frame.trim.walls && !frame.trim.walls.includes(wall.id)) return [];
+    // What hangs along a tray or a soffit is not on this wall.
+    if (frame.room !== room.room || (frame.trim.walls && !frame.trim.walls.includes(wall.id))) return [];
     const { profile, low, high } = frame;
-    if (frame.atCeiling) return above(one, wall, low, 'crown', layout.job.unit, profile.name);
+    if (frame.atCeiling) {
+      const [from, to] = spanOf(one);
+      const ceiling = lowestCeiling(room.room, wall, from, to);
+      return ceiling === undefined
+        ? []
+        : above(one, wall, ceiling - (high - low), 'crown', layout.job.unit, profile.name);
+    }
     if (low <= 0) return [];
     const taken = openingBetween(layout.job, room.rules, one.opening, low, high);
     const stool = one.standing.find((part) => part.role === 'stool');
@@ -361,14 +379,13 @@ export function clashesIn(layout: JobLayout, room: RoomLayout): Clash[] {
       }))
       .sort((a, b) => a.opening.at - b.opening.at),
   );
-  const { ceilingHeight } = room.room;
   return room.room.walls.flatMap((wall, index) => {
     const here = byWall[index]!;
     const other = cornerAt(room, index, 'right')?.other;
     return [
       ...here.flatMap((one) => [
         ...againstCorner(layout, room, index, one),
-        ...(ceilingHeight === undefined ? [] : above(one, wall, ceilingHeight, 'ceiling', layout.job.unit)),
+        ...underCeiling(layout, room, wall, one),
         ...againstTrims(layout, room, wall, one),
         ...againstThings(layout, wall, one),
       ]),

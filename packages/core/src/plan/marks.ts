@@ -13,6 +13,8 @@ export interface Along {
   readonly up: number;
   readonly out: number;
   readonly edge: string;
+  /** Its ends lean, so that where it lies in the section counts. */
+  readonly leaning: boolean;
 }
 
 /** One mark: from what is left of the stick to a left end, or from a piece's left end to its right one. */
@@ -36,7 +38,11 @@ const FINEST = { in: 1 / 16, mm: 1 / 2 } as const;
  * the wall and is cut flat lies on its back, so it is marked on its face.
  */
 export const markLine = (profile: Pick<Profile, 'use'>, saw: SawSetting): Along['line'] =>
-  saw.way === 'flat' && traitsOf(profile).depth === 'thickness' ? 'far' : 'near';
+  (saw.way === 'flat' && traitsOf(profile).depth === 'thickness') ||
+  // With its wall edge at the fence the ceiling edge of crown faces the operator.
+  (traitsOf(profile).sprung && saw.seat === 'flatBottomToFence')
+    ? 'far'
+    : 'near';
 
 /**
  * The marked edge. In a corner of leaning walls a piece is not as long at its top as at its foot: then the edge is the one
@@ -46,24 +52,30 @@ export function alongOf(profile: Profile, piece: Piece, end: PieceEnd): Along {
   const { saw } = piece[end];
   const line = markLine(profile, saw);
   const edge = edgeNames(profile)[line];
-  if (!piece.left.plane && !piece.right.plane) return { line, up: 0, out: 0, edge };
-  if (line === 'near') return { line, up: profile.width, out: 0, edge: `top ${edge}` };
+  const leaning = (piece.left.plane ?? piece.right.plane) !== undefined && !traitsOf(profile).sprung;
+  if (!leaning) return { line, up: 0, out: 0, edge, leaning };
+  if (line === 'near') return { line, up: profile.width, out: 0, edge: `top ${edge}`, leaning };
   const top = saw.seat === 'flatBottomToFence';
   return {
     line,
     up: top ? profile.width : 0,
     out: profile.thickness,
     edge: `${edge}, at its ${top ? 'top' : 'bottom'} edge`,
+    leaning,
   };
 }
 
 /** How far an end reaches along an edge beyond its near line. */
 export const beyond = (end: PlanEnd, along: Along): number =>
-  end.plane ? reachAt(end.plane, along.up, along.out) : along.line === 'near' ? 0 : end.reach;
+  end.plane && along.leaning
+    ? reachAt(end.plane, along.up, along.out)
+    : along.line === 'near'
+      ? 0
+      : end.reach;
 
 /** What the point of an end is on an edge: the long one, the short one, one between them, or none at all. */
-export function pointOf(end: PlanEnd, { line, up, out }: Along, profile: Profile): string {
-  if (end.plane) {
+export function pointOf(end: PlanEnd, { line, up, out, leaning }: Along, profile: Profile): string {
+  if (end.plane && leaning) {
     const { plane } = end;
     const reaches = [0, profile.width].flatMap((u) =>
       [0, profile.thickness].map((o) => reachAt(plane, u, o)),

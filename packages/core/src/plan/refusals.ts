@@ -1,3 +1,4 @@
+import { loopOf } from '../job/index.ts';
 import type { Issue } from '../base/index.ts';
 import { shortageOf, type CutProblem, type LinearSolver, type Part } from '../cutting/index.ts';
 import type { JobFile } from '../job/index.ts';
@@ -19,8 +20,9 @@ function namer(layout: JobLayout): (part: Pick<Part, 'kind' | 'id'>) => string {
     const placed = stretches.get(id);
     if (!placed) return labels.get(id) ?? id;
     const { room, layout: run, stretch } = placed;
-    const wall = run.run.segments[stretch.segment]!.segment.wallIndex;
-    return `${room.room.name}, wall ${wall + 1} (${formatWithUnit(stretch.to - stretch.from, layout.job.unit)})`;
+    const { frame, segments } = run.run;
+    const wall = segments[stretch.segment]!.segment.wallIndex;
+    return `${room.room.name}, ${loopOf(frame.trim) === undefined ? 'wall' : 'side'} ${wall + 1} (${formatWithUnit(stretch.to - stretch.from, layout.job.unit)})`;
   };
 }
 

@@ -73,7 +73,7 @@ export function sticksOf(
 function endOf(
   { cuts }: Pick<PlannedStick, 'cuts'>,
   byId: ReadonlyMap<string, Piece>,
-  profile: Pick<Profile, 'width'>,
+  profile: Pick<Profile, 'width' | 'use'>,
 ): number {
   const { piece, start } = cuts.at(-1)!;
   const { near, right } = byId.get(piece)!;

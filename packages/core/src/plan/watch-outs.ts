@@ -294,7 +294,7 @@ export function watchOutsOf(
     ...layout.rooms.flatMap((one) => [
       ...wallWatchOuts(layout, one.room, watch),
       ...cornerWatchOuts(one, watch),
-      ...one.runs.flatMap((run) => runWatchOuts(one.room, run, watch)),
+      ...one.runs.flatMap((run) => runWatchOuts(run.run.frame.room, run, watch)),
     ]),
     ...layout.blocked.map((run) => slopedWatchOut(layout.job, run, watch)),
     ...openingWatchOuts(layout, pieces, watch),

@@ -1,6 +1,6 @@
 import { SAME_ANGLE } from '../base/index.ts';
 import { formatLength, type Unit } from '../measure/index.ts';
-import type { JobFile } from '../job/index.ts';
+import type { JobFile, Room } from '../job/index.ts';
 import { openingNames, placeKey } from '../openings/index.ts';
 import { partWords, spoken, type Vocabulary } from '../words/index.ts';
 import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
@@ -12,6 +12,7 @@ import type { Piece, PlanEnd, PlanFile, PlannedStick } from '../plan/index.ts';
  * Long: the near line runs to the long point (inside cuts); short: the far line runs past it (outside cuts).
  */
 export function endWord(end: PlanEnd, vocabulary?: Vocabulary): string {
+  if (end.joint === 'transition' && end.plane) return spoken('bent to the slope', vocabulary);
   const word = spoken(plumbWord(end), vocabulary);
   return end.plane ? `${word}, to the lean` : word;
 }
@@ -49,17 +50,28 @@ export const openingNameOf = (
     ? undefined
     : namesIn(job).get(placeKey({ room: piece.room, wall: piece.wall, opening: piece.opening }));
 
+/** Which side of which loop of the ceiling a piece hangs on: "tray, side 2"; undefined for all others. */
+export function sideOfLoop(room: Pick<Room, 'ceilings'>, { wall }: Pick<Piece, 'wall'>): string | undefined {
+  for (const loop of room.ceilings ?? []) {
+    const side = loop.walls.findIndex((one) => one.id === wall);
+    if (side >= 0) return `${loop.name ?? 'tray'}, side ${side + 1}`;
+  }
+  return undefined;
+}
+
 /** Where a piece goes: "Study, wall 3", "Hall, D3 left leg", "Hall, D3 head, other side". */
 export function placeOf(job: Pick<JobFile, 'rooms'>, piece: Piece): string {
   const room = job.rooms.find((one) => one.id === piece.room);
   const opening = openingNameOf(job, piece);
   if (opening !== undefined)
     return `${room!.name}, ${opening} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;
+  const loop = room && sideOfLoop(room, piece);
+  if (loop !== undefined) return `${room!.name}, ${loop}`;
   const wall = room?.walls.findIndex((one) => one.id === piece.wall) ?? -1;
   const where = wall >= 0 ? `${room!.name}, wall ${wall + 1}` : (room?.name ?? piece.room);
   if (piece.role === 'test')
     return `${where}, test pair, ${piece.left.joint === 'square' ? 'left' : 'right'} block`;
-  return piece.role === 'wall' ? where : `${where}, ${piece.role.replace('-', ' ')}`;
+  return piece.role === 'wall' ? where : `${where}, ${partWords(piece.role)}`;
 }
 
 export interface CutListLine {

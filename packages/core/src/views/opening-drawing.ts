@@ -22,6 +22,7 @@ import {
   type OpeningPart,
   type SideName,
 } from '../openings/index.ts';
+import { lowestCeiling } from '../survey/index.ts';
 import { partWords } from '../words/index.ts';
 
 /** Openings as their crew looks at them: from the room, from above onto the stool, and each tapered strip flat on the bench. */
@@ -85,6 +86,7 @@ export function freeRoomAround(
     return { opening: one, from: one.at + from, to: one.at + to, high };
   };
   const own = spanOf(opening);
+  const ceiling = lowestCeiling(room, wall, own.from, own.to);
   const others = (wall.openings ?? []).filter((one) => one.id !== opening.id).map(spanOf);
   const before = others.filter((one) => one.opening.at < opening.at).sort((a, b) => b.to - a.to)[0];
   const after = others.filter((one) => one.opening.at > opening.at).sort((a, b) => a.from - b.from)[0];
@@ -92,9 +94,9 @@ export function freeRoomAround(
     left: own.from - (before?.to ?? 0),
     right: (after?.from ?? wall.length) - own.to,
     above:
-      room.ceilingHeight === undefined
+      ceiling === undefined
         ? undefined
-        : room.ceilingHeight - Math.max(own.high, headsOf(opening).left, headsOf(opening).right),
+        : ceiling - Math.max(own.high, headsOf(opening).left, headsOf(opening).right),
     leftOf: before ? nameOf(before.opening) : 'corner',
     rightOf: after ? nameOf(after.opening) : 'corner',
   };

@@ -1,6 +1,7 @@
 import { SAME_LENGTH } from '../base/index.ts';
 import type { Survey } from '../contract/index.ts';
 import type { Corner, Wall } from '../job/index.ts';
+import { lowestCeiling } from '../survey/index.ts';
 import { freeId, newWallId } from './edits.ts';
 
 /** What stands on one side of a cut through a wall, moved so that it is measured from its new left corner. */
@@ -8,7 +9,7 @@ function partOf(
   wall: Wall,
   from: number,
   to: number,
-): Pick<Wall, 'openings' | 'interruptions' | 'points' | 'furniture' | 'studs'> {
+): Pick<Wall, 'openings' | 'interruptions' | 'points' | 'furniture' | 'studs' | 'ceilingHeights'> {
   const within = <T extends { at: number }>(list: readonly T[] | undefined): T[] =>
     (list ?? [])
       .filter((one) => one.at >= from - SAME_LENGTH && one.at < to - SAME_LENGTH)
@@ -17,7 +18,13 @@ function partOf(
   const interruptions = within(wall.interruptions);
   const points = within(wall.points);
   const furniture = within(wall.furniture);
-  const { studs } = wall;
+  const { studs, ceilingHeights: read } = wall;
+  const heightAt = (x: number): number => lowestCeiling({ walls: [] }, wall, x, x)!;
+  const heights = read && [
+    { at: 0, height: heightAt(from) },
+    ...read.filter((one) => one.at > from && one.at < to).map((one) => ({ ...one, at: one.at - from })),
+    { at: to - from, height: heightAt(to) },
+  ];
   const moved =
     studs && 'at' in studs
       ? { at: studs.at.filter((x) => x > from && x < to).map((x) => x - from) }
@@ -34,6 +41,7 @@ function partOf(
     ...(points.length > 0 ? { points } : {}),
     ...(furniture.length > 0 ? { furniture } : {}),
     ...(moved ? { studs: moved } : {}),
+    ...(heights ? { ceilingHeights: heights } : {}),
   };
 }
 

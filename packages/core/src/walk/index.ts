@@ -11,3 +11,4 @@ export * from './opening-fields.ts';
 export * from './opening-edits.ts';
 export * from './opening-table.ts';
 export * from './opening-stock.ts';
+export * from './loops.ts';

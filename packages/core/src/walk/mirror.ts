@@ -10,7 +10,18 @@ const flipped = <T extends { at: number; width?: number | undefined }>(
 
 function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
   const { length } = wall;
-  const { corner: _old, openings, interruptions, points, furniture, studs, hollow, ceiling, ...rest } = wall;
+  const {
+    corner: _old,
+    openings,
+    interruptions,
+    points,
+    furniture,
+    studs,
+    hollow,
+    ceiling,
+    ...others
+  } = wall;
+  const { ceilingHeights: heights, ...rest } = others;
   const studsAt = studs && 'at' in studs ? studs.at : undefined;
   return {
     ...rest,
@@ -20,6 +31,7 @@ function mirrorWall(wall: Wall, corner: Corner | undefined): Wall {
           openings: flipped(openings, length).map(mirrorOpening),
         }
       : {}),
+    ...(heights ? { ceilingHeights: flipped(heights, length) } : {}),
     ...(interruptions ? { interruptions: flipped(interruptions, length) } : {}),
     ...(points ? { points: flipped(points, length) } : {}),
     ...(furniture ? { furniture: flipped(furniture, length) } : {}),
@@ -122,6 +134,24 @@ export function mirrorSurvey(survey: Survey): Survey {
   return {
     ...survey,
     walls: mirrored.reverse(),
+    ...(survey.ceilings
+      ? {
+          ceilings: survey.ceilings.map((loop) => {
+            const sides = loop.walls.length;
+            const turned = loop.walls.map((side, index) => {
+              const { corner: _old, ...rest } = side;
+              const before =
+                index > 0
+                  ? loop.walls[index - 1]!.corner
+                  : (loop.closed ?? true)
+                    ? loop.walls[sides - 1]!.corner
+                    : undefined;
+              return before ? { ...rest, corner: mirrorCorner(before) } : rest;
+            });
+            return { ...loop, walls: turned.reverse() };
+          }),
+        }
+      : {}),
     ...(survey.entry ? { entry: flip(survey.entry) } : {}),
     trims: survey.trims.map((trim) => ({
       ...trim,

@@ -12,6 +12,7 @@ const ROLES: Readonly<Record<string, string>> = {
   jamb: 'jamb strip',
   cap: 'cap',
   return: 'return',
+  transition: 'turn piece',
 };
 
 /**

@@ -9,6 +9,7 @@ const corner = (degrees: number): NonNullable<Wall['corner']> => ({ reading: { a
 const studs = (first: number): NonNullable<Wall['studs']> => ({ first, spacing: 16 });
 const base = { id: 'base', profile: 'base', on: 'walls' } as const;
 const casing = { id: 'casing', profile: 'casing', on: 'openings' } as const;
+const crown = { id: 'crown', profile: 'crown', on: 'walls' } as const;
 
 /** Five-sided bay in the west wall, doors from the hall and to the cloakroom, windows in the bay. */
 const readingRoom: JobFile['rooms'][number] = {
@@ -128,7 +129,20 @@ const readingRoom: JobFile['rooms'][number] = {
     { id: 'w9', length: 14.75, corner: { reading: { as: 'miter', degrees: 45.1, side: 'outside' } } },
     { id: 'w10', length: 36.25, corner: { reading: { as: 'assumed' } }, studs: studs(8) },
   ],
-  trims: [base, casing],
+  ceilings: [
+    {
+      id: 'tray',
+      name: 'tray',
+      height: 122,
+      walls: [
+        { id: 'tray-1', length: 148.5, corner: corner(90) },
+        { id: 'tray-2', length: 84.25, corner: corner(90) },
+        { id: 'tray-3', length: 148.5, corner: corner(90) },
+        { id: 'tray-4', length: 84.25, corner: corner(90) },
+      ],
+    },
+  ],
+  trims: [base, casing, crown, { id: 'tray-crown', profile: 'tray-crown', on: 'ceiling:tray' }],
 };
 
 /** Hall: an L with one outside corner, the front door and three more. */
@@ -186,7 +200,10 @@ const hall: JobFile['rooms'][number] = {
     {
       id: 'w5',
       length: 56.5,
-      corner: { reading: { as: 'protractor', degrees: 90, side: 'outside' } },
+      corner: {
+        reading: { as: 'protractor', degrees: 90, side: 'outside' },
+        form: { kind: 'bullnose', radius: 0.75, to: 'corner' },
+      },
       studs: studs(5),
     },
     {
@@ -209,7 +226,7 @@ const hall: JobFile['rooms'][number] = {
       ],
     },
   ],
-  trims: [base, casing],
+  trims: [base, casing, crown],
 };
 
 /** Cloakroom: a corner cut off under the stair leaves one acute and one obtuse corner. */
@@ -242,11 +259,31 @@ const cloakroom: JobFile['rooms'][number] = {
     { id: 'w3', length: 62.375, corner: corner(119.6), studs: studs(5) },
     { id: 'w4', length: 69.25, corner: corner(60.4), studs: studs(10) },
   ],
-  trims: [base, casing],
+  trims: [base, casing, crown],
 };
 
 /** What stands around the openings besides casing. */
 const parts: JobFile['profiles'] = [
+  {
+    id: 'crown',
+    name: 'Cove 3 5/8',
+    use: 'crown',
+    width: 3.625,
+    thickness: 0.6875,
+    springAngle: 38,
+    material: 'mdf',
+    finish: 'paint',
+  },
+  {
+    id: 'tray-crown',
+    name: 'Small cove 2 1/4',
+    use: 'crown',
+    width: 2.25,
+    thickness: 0.5625,
+    springAngle: 45,
+    material: 'mdf',
+    finish: 'paint',
+  },
   {
     id: 'plinth',
     name: 'Plinth 2 1/4',
@@ -285,12 +322,48 @@ const parts: JobFile['profiles'] = [
   },
 ];
 
+/** Under the roof: low at the eaves, climbing 4 in 12 to the ridge wall. Its boards are down already. */
+const slope = 18.4349488;
+const loft: JobFile['rooms'][number] = {
+  id: 'loft',
+  name: 'Loft',
+  closed: true,
+  ceilingHeight: 78,
+  entry: { wall: 'w3', at: 57 },
+  walls: [
+    { id: 'w1', length: 143.75, corner: corner(90), studs: studs(10), ceiling: { pitch: slope } },
+    { id: 'w2', length: 120.25, corner: corner(90), studs: studs(6), ceiling: { rise: slope } },
+    {
+      id: 'w3',
+      length: 143.75,
+      corner: corner(90),
+      studs: studs(10),
+      ceiling: { pitch: -slope },
+      ceilingHeights: [{ at: 0, height: 118.0625 }],
+      openings: [
+        {
+          id: 'd1',
+          kind: 'door',
+          name: 'D8',
+          word: 'stair',
+          at: 41,
+          width: 32,
+          headHeight: 80.5,
+          casing: 'casing',
+        },
+      ],
+    },
+    { id: 'w4', length: 120.25, corner: corner(90), studs: studs(8), ceiling: { rise: -slope } },
+  ],
+  trims: [casing, crown],
+};
+
 export const fernhollow: JobFile = {
   format: 'longmiter-job',
   version: 2,
   name: 'Fernhollow Schoolhouse',
   unit: 'in',
-  houseRules: {},
+  houseRules: { crownOrder: 'round' },
   currency: 'USD',
   saws: [
     {
@@ -337,6 +410,10 @@ export const fernhollow: JobFile = {
     { id: 'c84', profile: 'casing', length: 84, price: 7.56 },
     { id: 'c168', profile: 'casing', length: 168, price: 14.7 },
     { id: 'c192', profile: 'casing', length: 192, price: 16.8 },
+    { id: 'k144', profile: 'crown', length: 144, price: 21.6 },
+    { id: 'k192', profile: 'crown', length: 192, price: 28.8 },
+    { id: 'm96', profile: 'tray-crown', length: 96, price: 9.6 },
+    { id: 'm192', profile: 'tray-crown', length: 192, price: 18.4 },
     { id: 'p48', profile: 'plinth', length: 48, price: 9.2 },
     { id: 't72', profile: 'stool', length: 72, price: 21.6 },
     { id: 'a96', profile: 'apron', length: 96, price: 10.4 },
@@ -346,5 +423,5 @@ export const fernhollow: JobFile = {
     { id: 'r1', profile: 'base', length: 61.5, label: 'Rack 1' },
     { id: 'r2', profile: 'base', length: 38, label: 'Rack 2' },
   ],
-  rooms: [readingRoom, hall, cloakroom],
+  rooms: [readingRoom, hall, cloakroom, loft],
 };

@@ -15,6 +15,7 @@ export const JOINT_WORDS: Readonly<Record<PlanEnd['joint'], string>> = {
 };
 
 export const endText = (end: PlanEnd): string => {
+  if (end.joint === 'transition' && end.plane) return 'bent to the slope with its neighbour';
   const angle =
     end.angle === 0 ? 'square' : `${formatAngle(Math.abs(end.angle))} ${endWord(end).split(',')[0]}`;
   const snip = end.snip === undefined ? '' : ', nose snipped';
@@ -28,5 +29,5 @@ export const partText = (piece: Piece, wallNumber: number, opening?: string): st
     : piece.role === 'test'
       ? `test pair, ${piece.left.joint === 'square' ? 'left' : 'right'} block`
       : piece.opening === undefined
-        ? `${piece.role.replace('-', ' ')}, wall ${wallNumber}`
+        ? `${partWords(piece.role)}, wall ${wallNumber}`
         : `${opening ?? `wall ${wallNumber}`} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import {
   formatMoney,
   openingNameOf,
+  sideOfLoop,
   type JobRecord,
   type Piece,
   type QuickPlan,
@@ -148,7 +149,9 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                 }
               >
                 <b>{piece.label}</b>
-                <span>{partText(piece, wallNumber(piece), openingNameOf(named, piece))}</span>
+                <span>
+                  {sideOfLoop(room, piece) ?? partText(piece, wallNumber(piece), openingNameOf(named, piece))}
+                </span>
                 <span style={{ textAlign: 'right', fontWeight: 650 }}>
                   {piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}
                 </span>

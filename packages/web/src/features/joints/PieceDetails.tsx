@@ -64,8 +64,11 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
           </Text>
         </div>
         <Text c="dimmed">hung as number {piece.order}</Text>
-        {piece.allowance > 0 && (
-          <Text size="sm">of it {formatWithUnit(piece.allowance, unit)} to spring in</Text>
+        {piece.allowance !== 0 && (
+          <Text size="sm">
+            {formatWithUnit(Math.abs(piece.allowance), unit)} {piece.allowance > 0 ? 'longer' : 'shorter'}{' '}
+            than its place
+          </Text>
         )}
       </Group>
       {(['left', 'right'] as const).map((side) => (
@@ -106,7 +109,8 @@ function JointPicture({
   pieces,
 }: Pick<Props, 'piece' | 'room' | 'quick' | 'pieces'> & { side: 'left' | 'right' }) {
   const profile = quick.layout.job.profiles.find((one) => one.id === piece.profile);
-  const drawing = jointCloseUp(room, pieces, piece, side, profile?.thickness ?? 1);
+  const here = room.walls.some((one) => one.id === piece.wall);
+  const drawing = here && jointCloseUp(room, pieces, piece, side, profile?.thickness ?? 1);
   return (
     <div style={{ width: 190, flex: 'none' }}>
       {drawing ? (
@@ -123,9 +127,17 @@ function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit' | 'pieces
   const inWords = useSpoken();
   const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
+  // Sides of a tray are no walls: their corners are inside ones as they are measured.
+  if (wall < 0) return null;
   const before = (wall + room.walls.length - 1) % room.walls.length;
   const at = (index: number) =>
-    run?.corners.find(({ joint }) => joint.wallIndex === index && joint.angle < 180);
+    run?.corners.find(
+      ({ joint }) =>
+        joint.wallIndex === index &&
+        joint.angle < 180 &&
+        // Under a slope there is one joint that mates.
+        run.frame.slopes?.corners.every((one) => one.wallIndex !== index) !== false,
+    );
   const choices = [
     { side: 'Left', index: before, met: piece.left.joint === 'scarf' ? undefined : at(before) },
     { side: 'Right', index: wall, met: piece.right.joint === 'scarf' ? undefined : at(wall) },

@@ -24,6 +24,7 @@ import { CommitField } from '../../shared/CommitField.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { LoopsEditor } from './LoopsEditor.tsx';
 
 const NAMES: Readonly<Record<TrimUse, string>> = {
   base: 'base',
@@ -99,6 +100,7 @@ export function TrimsEditor({ job, survey, edit }: Props) {
           edit={edit}
         />
       ))}
+      <LoopsEditor survey={survey} unit={unit} edit={edit} />
       {survey.trims.length === 0 && <Text c="dimmed">No trim in this room yet.</Text>}
       <Group gap={6}>
         {TRIM_USES.map((use) => (
@@ -168,6 +170,20 @@ function TrimRow({
             onLength={(height) => edit((now) => changeTrim(now, trim.id, { height }))}
           />
         </div>
+      )}
+      {profile && traitsOf(profile).atCeiling && (survey.ceilings ?? []).length > 0 && (
+        <NativeSelect
+          label="runs along"
+          value={trim.on}
+          data={[
+            { value: 'walls', label: 'the walls' },
+            ...survey.ceilings!.map((loop) => ({ value: `ceiling:${loop.id}`, label: loop.name ?? 'tray' })),
+          ]}
+          onChange={(event) => {
+            const on = event.currentTarget.value as Trim['on'];
+            edit((now) => changeTrim(now, trim.id, { on, walls: undefined, splices: undefined }));
+          }}
+        />
       )}
       {profile && traitsOf(profile).sprung && (
         <NativeSelect

@@ -45,6 +45,34 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
       }}
     />
   );
+  /** Heights of the ceiling at both ends; what was read between them stays. */
+  const height = (end: 'left' | 'right') => {
+    const place = end === 'left' ? 0 : wall.length;
+    const read = wall.ceilingHeights ?? [];
+    const held = read.find((one) => Math.abs(one.at - place) < 1e-6);
+    return (
+      <CommitField
+        size="sm"
+        label={`ceiling height at its ${end}`}
+        placeholder="the room’s"
+        text={held ? formatLength(held.height, unit, { inchParts: 32 }) : ''}
+        onCommit={(text) => {
+          const parsed = text.trim() === '' ? undefined : parseLength(text, unit);
+          if (parsed && !parsed.ok) return parsed.issues[0].text;
+          const others = read.filter((one) => one !== held);
+          const next = parsed?.ok ? [...others, { at: place, height: parsed.value.value }] : others;
+          return edit((survey) =>
+            setOfWall(
+              survey,
+              index,
+              'ceilingHeights',
+              next.length > 0 ? [...next].sort((a, b) => a.at - b.at) : undefined,
+            ),
+          )[0]?.text;
+        }}
+      />
+    );
+  };
   const hollows = wall.hollow ?? [];
   const setHollows = (next: readonly Hollow[]) =>
     edit((survey) => setOfWall(survey, index, 'hollow', next.length > 0 ? [...next] : undefined));
@@ -53,6 +81,8 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
   return (
     <Stack gap={8}>
       <Group gap={8} align="flex-start">
+        {height('left')}
+        {height('right')}
         <CommitField
           size="sm"
           label="length at the ceiling"
