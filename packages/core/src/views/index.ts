@@ -1,6 +1,7 @@
 export * from './ribbon.ts';
 export * from './ribbon-drawing.ts';
 export * from './opening-drawing.ts';
+export * from './crown-section.ts';
 export * from './room-plan.ts';
 export * from './plan-drawing.ts';
 export * from './stick-diagram.ts';

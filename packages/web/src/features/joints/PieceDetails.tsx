@@ -1,12 +1,15 @@
 import { Group, SegmentedControl, Stack, Text } from '@mantine/core';
 import {
+  crownSection,
   endDrawing,
   formatWithUnit,
   jointCloseUp,
   pinJoint,
   sawnAs,
   settingText,
+  traitsOf,
   type Piece,
+  type Profile,
   type QuickPlan,
   type Room,
   type Unit,
@@ -89,6 +92,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
           </Text>
         ))}
       </div>
+      <Section piece={piece} profile={profile} room={room} quick={quick} unit={unit} />
       <CornerChoice piece={piece} room={room} quick={quick} edit={edit} />
       <SplicePlaces piece={piece} room={room} quick={quick} unit={unit} edit={edit} />
       {watch.map((one) => (
@@ -98,6 +102,26 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       ))}
     </Stack>
   );
+}
+
+/** Crown as it hangs, with what is marked on its wall. */
+function Section({
+  piece,
+  profile,
+  room,
+  quick,
+  unit,
+}: Pick<Props, 'piece' | 'room' | 'quick' | 'unit'> & { profile: Profile }) {
+  if (!traitsOf(profile).sprung || piece.role === 'test') return null;
+  const slopes = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run.frame
+    .slopes;
+  const index = room.walls.findIndex((one) => one.id === piece.wall);
+  const drop = slopes?.drops.get(index);
+  const rise = room.walls[index]?.ceiling?.rise ?? 0;
+  // Where it climbs, the section is square to the piece: there it hangs as on a level wall.
+  const place =
+    drop === undefined || rise !== 0 ? undefined : { drop, pitch: room.walls[index]?.ceiling?.pitch ?? 0 };
+  return <DrawingSvg drawing={crownSection(profile, unit, place)} height={190} margin={20} />;
 }
 
 /** The joint at an end from above: both pieces where it is at a corner, else the end alone. */
