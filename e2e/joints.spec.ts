@@ -154,3 +154,44 @@ test('a room has rules of its own, taken back with one click; furniture is put w
   await expect(page.getByRole('region', { name: 'Piece 1-01' })).toContainText('behind the bookcase');
   expect(faults).toEqual([]);
 });
+
+test('crown asks for the height of the ceiling, runs along a tray, and is hung by the school of the crew', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await jointsOf(page, 'Cove', ['120', '96', '120', '96']);
+  await page.getByRole('button', { name: 'Trims', exact: true }).click();
+  const trims = page.getByRole('region', { name: 'Trims' });
+  await trims.getByRole('button', { name: 'Add crown' }).click();
+  await expect(trims.getByRole('alert')).toContainText('height of the ceiling first');
+  await trims.getByLabel('height of the ceiling').fill('96');
+  await trims.getByRole('button', { name: 'Add crown' }).click();
+  await expect(rows(page)).toHaveCount(8);
+  await trims.getByRole('button', { name: 'Add a tray or soffit' }).click();
+  await trims.getByLabel('its ceiling at').fill('104');
+  await trims.getByLabel('sides, clockwise').fill('80, 60');
+  await trims.getByRole('button', { name: 'Add it' }).click();
+  const loop = trims.getByRole('group', { name: 'Loop tray' });
+  await expect(loop.getByLabel('sides, clockwise')).toHaveValue('80, 60, 80, 60');
+  // A side that does not close is said with its figure.
+  await loop.getByLabel('sides, clockwise').fill('80, 60, 79, 60');
+  await expect(loop.getByText('its sides miss closing by 1 in')).toBeVisible();
+  await loop.getByLabel('sides, clockwise').fill('80, 60, 80, 60');
+  await trims.getByRole('button', { name: 'Add crown' }).click();
+  await trims
+    .getByRole('group', { name: /^Trim Crown/ })
+    .last()
+    .getByLabel('runs along')
+    .selectOption({ label: 'tray' });
+  await expect(rows(page).filter({ hasText: 'tray, side' })).toHaveCount(4);
+  await page.getByRole('button', { name: 'Trims', exact: true }).click();
+  const side = rows(page).filter({ hasText: 'tray, side 1' });
+  await side.click();
+  const piece = page.getByRole('region', { name: /^Piece 1-/ });
+  // 3 5/8 at 38 stands 2 7/32 out and comes 2 27/32 down.
+  await expect(piece.getByText(/^in section: 2 27\/32/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(rows(page).filter({ hasText: 'tray, side' })).toHaveCount(4);
+  expect(faults).toEqual([]);
+});

@@ -84,8 +84,9 @@ test('the demo opens with its bay, its splices and its proof, and every view mee
   const { faults } = watchPage(page);
   await page.goto('/');
   await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
+  await page.getByRole('table', { name: 'Rooms' }).getByRole('link', { name: 'Reading room' }).click();
   await expect(page.getByLabel('Name of the room')).toHaveValue('Reading room');
-  await expect(page.getByText('19 of 20 angles measured')).toBeVisible();
+  await expect(page.getByText('23 of 24 angles measured')).toBeVisible();
   for (const stage of ['Walk', 'Joints', 'Stock', 'Saw']) {
     await page.getByRole('link', { name: stage, exact: true }).click();
     if (stage === 'Stock')
@@ -246,6 +247,7 @@ test('a phone shows the sheet and the saw without scrolling sideways', async ({ 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/');
   await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
+  await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Reading room' }).click();
   const sideways = () =>
     page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   await expect(page.getByLabel('Length of wall 1', { exact: true })).toBeVisible();

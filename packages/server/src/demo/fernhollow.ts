@@ -407,7 +407,6 @@ export const fernhollow: JobFile = {
     { id: 's144', profile: 'base', length: 144, price: 14.16 },
     { id: 's168', profile: 'base', length: 168, price: 16.52 },
     { id: 's192', profile: 'base', length: 192, price: 18.88 },
-    { id: 'c84', profile: 'casing', length: 84, price: 7.56 },
     { id: 'c168', profile: 'casing', length: 168, price: 14.7 },
     { id: 'c192', profile: 'casing', length: 192, price: 16.8 },
     { id: 'k144', profile: 'crown', length: 144, price: 21.6 },
