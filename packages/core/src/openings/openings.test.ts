@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { openingJob, type OpeningJob } from '../../test/helpers/openings.ts';
+import { openingJob, WINDOW, type OpeningJob } from '../../test/helpers/openings.ts';
 import { checkJob, completeHouseRules, type JobFile, type Opening } from '../job/index.ts';
 import { planQuickly, type Piece, type QuickPlan, type WatchOut } from '../plan/index.ts';
 import { dressSide, nameOpenings, openingNames, shavesOf } from './index.ts';
@@ -146,23 +146,7 @@ describe('O2: butt head on plinths, with a cap', () => {
 });
 
 describe('O3: window with stool, unequal horns, two notches, tapered jambs, apron', () => {
-  const window: Opening = {
-    id: 'w',
-    kind: 'window',
-    at: 50,
-    width: 36.5,
-    headHeight: 78.25,
-    sillHeight: 31,
-    sillIs: 'stool-top',
-    casing: 'casing325',
-    stool: 'stool',
-    apron: 'apron',
-    hornLeft: 0.75,
-    hornRight: 0.5,
-    nose: 0.875,
-    jambDepth: { topLeft: 1.125, topRight: 1.3125, bottomLeft: 1.25, bottomRight: 1.5 },
-    kit: { jamb: 'strip', lap: 'head' },
-  };
+  const window: Opening = { ...WINDOW, sillIs: 'stool-top' };
   const rules = { stoolPlay: 0.0625, headMode: 'pre-cut' as const };
   const rail = (height: number) => [{ id: 'rail', profile: 'rail', on: 'walls' as const, height }];
 

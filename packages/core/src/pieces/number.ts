@@ -1,6 +1,6 @@
 import { entryOf } from '../joinery/index.ts';
 import type { Room } from '../job/index.ts';
-import type { Draft } from './drafts.ts';
+import type { Draft } from './draft.ts';
 
 /** Place in a walk that starts just right of the entry and comes back to it. */
 function walkKey(room: Room, draft: Draft): [number, number] {

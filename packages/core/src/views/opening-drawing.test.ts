@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { openingJob } from '../../test/helpers/openings.ts';
+import { openingJob, WINDOW } from '../../test/helpers/openings.ts';
 import { partsOf, type Drawing } from '../drawing/index.ts';
 import { completeHouseRules, type Opening } from '../job/index.ts';
 import { dressSide } from '../openings/index.ts';
@@ -15,23 +15,7 @@ import {
   cutNotes,
 } from './index.ts';
 
-const window: Opening = {
-  id: 'w',
-  name: 'W7',
-  kind: 'window',
-  at: 50,
-  width: 36.5,
-  headHeight: 78.25,
-  sillHeight: 31,
-  casing: 'casing325',
-  stool: 'stool',
-  apron: 'apron',
-  hornLeft: 0.75,
-  hornRight: 0.5,
-  nose: 0.875,
-  jambDepth: { topLeft: 1.125, topRight: 1.3125, bottomLeft: 1.25, bottomRight: 1.5 },
-  kit: { jamb: 'strip' },
-};
+const window: Opening = { ...WINDOW, name: 'W7' };
 const door: Opening = {
   id: 'd',
   kind: 'door',

@@ -77,3 +77,21 @@ export function openingJob(of: OpeningJob): JobFile {
     ],
   };
 }
+
+/** The worked window: stool with unequal horns and two notches, tapered jambs, apron. */
+export const WINDOW: Opening = {
+  id: 'w',
+  kind: 'window',
+  at: 50,
+  width: 36.5,
+  headHeight: 78.25,
+  sillHeight: 31,
+  casing: 'casing325',
+  stool: 'stool',
+  apron: 'apron',
+  hornLeft: 0.75,
+  hornRight: 0.5,
+  nose: 0.875,
+  jambDepth: { topLeft: 1.125, topRight: 1.3125, bottomLeft: 1.25, bottomRight: 1.5 },
+  kit: { jamb: 'strip', lap: 'head' },
+};

@@ -1,14 +1,4 @@
-import {
-  ActionIcon,
-  Button,
-  Group,
-  NativeSelect,
-  SegmentedControl,
-  Switch,
-  Text,
-  TextInput,
-  Title,
-} from '@mantine/core';
+import { ActionIcon, Group, SegmentedControl, Switch, Text, Title } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
 import {
@@ -16,12 +6,8 @@ import {
   adviceFor,
   changeOpening,
   dressSide,
-  formatLength,
-  freeName,
   freeRoomAround,
   openingFront,
-  parsePosition,
-  partWords,
   removeOpening,
   rulesOfRoom,
   sameAs,
@@ -30,22 +16,23 @@ import {
   type Clearance,
   type JobFile,
   type JobRecord,
-  type Opening,
-  type Piece,
   type QuickPlan,
   type SideName,
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { Painted, type UseOfPart } from '../../drawing/Painted.tsx';
-import { Figure, Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { SizeField } from '../../shared/SettledField.tsx';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { useWidth } from '../../shared/use-width.ts';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { useSheet } from '../../session/use-sheet.ts';
+import { AfterFitting } from './AfterFitting.tsx';
+import { Alike } from './Alike.tsx';
 import { KitEditor } from './KitEditor.tsx';
 import { listOpenings, type Listed } from './openings-of.ts';
+import { PartList } from './PartList.tsx';
+import { Remedies } from './Remedies.tsx';
 import { KIND_WORDS } from './SheetRow.tsx';
 
 interface Props {
@@ -213,228 +200,5 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
         onPicked={onPicked}
       />
     </section>
-  );
-}
-
-/** The ways out that one click takes, on this opening alone. */
-function Remedies(props: {
-  clash: Clearance;
-  unit: JobRecord['unit'];
-  opening: Opening;
-  /** Of two openings in each other's way, whether this is the left one. */
-  first: boolean;
-  onTake: (change: Partial<Opening>) => void;
-}) {
-  const { clash, unit, opening, first, onTake } = props;
-  const size = (value: number): string => formatLength(value, unit, { inchParts: 32 });
-  const side = clash.names.length > 1 ? (first ? 'right' : 'left') : clash.at;
-  return (
-    <Group gap={6} my={3}>
-      {clash.rip !== undefined && side !== undefined && (
-        <Button
-          size="compact-xs"
-          variant="default"
-          onClick={() =>
-            onTake({
-              kit: {
-                ...opening.kit,
-                ...(side === 'left' ? { ripLeft: clash.rip } : { ripRight: clash.rip }),
-              },
-            })
-          }
-        >
-          Rip its {side} leg to {size(clash.rip)}
-        </Button>
-      )}
-      {clash.reveal !== undefined && (
-        <Button size="compact-xs" variant="default" onClick={() => onTake({ reveal: clash.reveal! })}>
-          Reveal {size(clash.reveal)}
-        </Button>
-      )}
-      {clash.horn !== undefined && clash.horn >= 0 && side !== undefined && (
-        <Button
-          size="compact-xs"
-          variant="default"
-          onClick={() => onTake(side === 'left' ? { hornLeft: clash.horn! } : { hornRight: clash.horn! })}
-        >
-          Horn {size(clash.horn)}
-        </Button>
-      )}
-    </Group>
-  );
-}
-
-/** What is cut for it: inner and outer edge of every part, and which of them waits. */
-function PartList({ pieces, job, planned }: { pieces: readonly Piece[]; job: JobRecord; planned: boolean }) {
-  const { unit } = job;
-  if (pieces.length === 0)
-    return planned ? (
-      <Text size="sm" c="dimmed" mt={6}>
-        Not planned: the room has no trim around openings of this casing.
-      </Text>
-    ) : null;
-  const far = (piece: Piece): number => piece.near + piece.left.reach + piece.right.reach;
-  return (
-    <table className="list parts" aria-label="Parts">
-      <thead>
-        <tr>
-          <th>part</th>
-          <th className="number">● inner</th>
-          <th className="number">○ outer</th>
-        </tr>
-      </thead>
-      <tbody>
-        {pieces.map((piece) => (
-          <tr key={piece.id}>
-            <td>
-              <b>{piece.label}</b> {partWords(piece.role, piece.place)}
-              <span className="also">
-                <Typeset text={alsoOf(piece, unit)} />
-              </span>
-            </td>
-            <td className="number">
-              <Figure value={piece.near} unit={unit} />
-            </td>
-            <td className="number">
-              {Math.abs(far(piece) - piece.near) > 1e-6 && <Figure value={far(piece)} unit={unit} />}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-function alsoOf(piece: Piece, unit: JobRecord['unit']): string {
-  const size = (value: number): string => formatLength(value, unit, { inchParts: 32 });
-  if (piece.held) return `waits for the measure over both legs; ${size(piece.held.allowance)} to spare`;
-  if (piece.allowance > 0) return `rough: ${size(piece.allowance)} of it is to spare`;
-  if (piece.taper) return `tapered ${size(piece.taper.left)} to ${size(piece.taper.right)}`;
-  if (piece.width !== undefined)
-    return `${piece.role === 'stool' ? 'deep' : 'ripped to'} ${size(piece.width)}`;
-  return '';
-}
-
-/** Head corners that stayed open when they were fitted: what is written here is answered above with the shave. */
-function AfterFitting(props: {
-  opening: Opening;
-  unit: JobRecord['unit'];
-  onChange: (opens: Opening['opens']) => string | undefined;
-}) {
-  const { opening, unit, onChange } = props;
-  const set = (corner: 'left' | 'right', open: NonNullable<Opening['opens']>['left']): string | undefined => {
-    const { [corner]: _old, ...rest } = opening.opens ?? {};
-    const next = open ? { ...rest, [corner]: open } : rest;
-    return onChange(Object.keys(next).length > 0 ? next : undefined);
-  };
-  return (
-    <div className="kit">
-      {(['left', 'right'] as const).map((corner) => {
-        const open = opening.opens?.[corner];
-        return (
-          <Group key={corner} gap={6} wrap="nowrap" align="end">
-            <NativeSelect
-              size="sm"
-              style={{ flex: 1 }}
-              label={`${corner} head corner`}
-              value={open?.at ?? ''}
-              data={[
-                { value: '', label: 'not fitted, or closed' },
-                { value: 'inner', label: 'open at the inner point' },
-                { value: 'outer', label: 'open at the outer point' },
-              ]}
-              onChange={(event) => {
-                const at = event.currentTarget.value;
-                set(
-                  corner,
-                  at === '' ? undefined : { at: at as 'inner', by: open?.by ?? (unit === 'in' ? 1 / 32 : 1) },
-                );
-              }}
-            />
-            {open && (
-              <SizeField
-                w={76}
-                aria-label={`${corner} head corner, open by`}
-                unit={unit}
-                value={open.by}
-                onTake={(by) => set(corner, { ...open, by })}
-              />
-            )}
-          </Group>
-        );
-      })}
-    </div>
-  );
-}
-
-interface AlikeProps {
-  readonly job: JobRecord;
-  readonly listed: Listed;
-  readonly taken: ReadonlySet<string>;
-  readonly onSame: (like: Listed['opening'], withMeasures: boolean) => string | undefined;
-  readonly onMore: (places: readonly { at: number; name: string }[]) => string | undefined;
-  readonly onPicked: (key: string) => void;
-}
-
-/** Dressed like another, and more of the same. */
-function Alike({ job, listed, taken, onSame, onMore }: AlikeProps) {
-  const [measures, setMeasures] = useState(false);
-  const [fault, setFault] = useState<string>();
-  const [text, setText] = useState('');
-  const others = listOpenings(job).filter((row) => row.key !== listed.key);
-  const more = (): void => {
-    const places: { at: number; name: string }[] = [];
-    const names = new Set(taken);
-    for (const part of text.split(/[,;]/).filter((one) => one.trim() !== '')) {
-      const read = parsePosition(part, job.unit);
-      if (!read.ok) return setFault(read.issues[0].text);
-      const name = freeName(listed.opening.kind, names);
-      names.add(name);
-      places.push({ at: read.value.value, name });
-    }
-    if (places.length === 0) return setFault('write where they are, with commas between: 60, 104');
-    const wrong = onMore(places);
-    setFault(wrong);
-    if (wrong === undefined) setText('');
-  };
-  return (
-    <div className="kit" style={{ marginTop: 10 }}>
-      {others.length > 0 && (
-        <>
-          <NativeSelect
-            size="xs"
-            label="same as"
-            value=""
-            data={[
-              { value: '', label: 'choose one' },
-              ...others.map((row) => ({ value: row.key, label: `${row.name}, ${row.room.name}` })),
-            ]}
-            onChange={(event) => {
-              const like = others.find((row) => row.key === event.currentTarget.value);
-              if (like) setFault(onSame(like.opening, measures));
-            }}
-          />
-          <Switch
-            size="xs"
-            label="and the same measures"
-            checked={measures}
-            onChange={(event) => setMeasures(event.currentTarget.checked)}
-          />
-        </>
-      )}
-      <TextInput
-        size="xs"
-        label={`more like ${listed.name} on this wall, at`}
-        placeholder="60, 104"
-        autoComplete="off"
-        value={text}
-        error={fault}
-        onChange={(event) => setText(event.currentTarget.value)}
-        onKeyDown={(event) => event.key === 'Enter' && more()}
-      />
-      <Button size="compact-sm" variant="default" onClick={more} style={{ alignSelf: 'end' }}>
-        Add them
-      </Button>
-    </div>
   );
 }

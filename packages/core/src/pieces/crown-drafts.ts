@@ -1,0 +1,182 @@
+import { atanDeg, bendPieceKey, cosDeg, tanDeg, testPieceKey, type PieceKey } from '../base/index.ts';
+import { loopOf } from '../job/index.ts';
+import { bendPlane, crownOrder, placeOfSegment, type TrimFrame } from '../joinery/index.ts';
+import { dropOf } from '../saw/index.ts';
+import { cutEnd, type Draft, type DraftEnd } from './draft.ts';
+import type { RunLayout } from './layout.ts';
+import { cornerMate, keyOfPiece } from './piece-keys.ts';
+
+/** What is drafted for crown beside its level pieces: pieces that climb and those that turn to them, the blocks of a test pair. */
+
+const size = (value: number): number => Number(value.toFixed(4));
+
+/** Why a piece is cut longer or shorter than its place. */
+export function allowanceReason(allowance: number, glued: boolean, closes: boolean): string[] {
+  if (allowance === 0) return [];
+  if (glued) return [`cut ${size(-allowance)} shy: it is glued in between two that hang`];
+  return closes
+    ? [`cut ${size(allowance)} longer: it closes the run and is pressed in`]
+    : [`cut ${size(allowance)} longer to spring in`];
+}
+
+/** How the crew's school hangs a piece of crown, and where its lower edge runs. */
+export function crownReason(frame: TrimFrame, glued: boolean, closes: boolean, wallIndex: number): string[] {
+  if (!frame.atCeiling) return [];
+  const { crownOrder: school, closing } = frame.rules;
+  const drop = frame.slopes?.drops.get(wallIndex);
+  const inch = closing < 1;
+  return [
+    ...(drop === undefined
+      ? []
+      : [`its wall edge runs ${size(drop)} below the ceiling line, measured plumb`]),
+    ...(school === undefined || closes || glued
+      ? []
+      : [
+          `leave its last ${school === 'foam' ? (inch ? '18 in' : '450 mm') : inch ? '10 in' : '250 mm'} loose until its neighbour is up`,
+        ]),
+  ];
+}
+
+/** The climb of a segment's wall, where crown follows a slope there. */
+export const rakeOf = ({ frame, segments }: RunLayout['run'], segment: number) =>
+  frame.slopes?.rakes.get(segments[segment]!.segment.wallIndex);
+
+/** Keys of what hangs on a climbing wall, left to right: a turn piece where it meets level crown, the long piece between. */
+export function rakeKeys(run: RunLayout['run'], segment: number): PieceKey[] {
+  const rake = rakeOf(run, segment)!;
+  const joined = run.segments[segment]!;
+  const place = placeOfSegment(run.frame, joined.segment);
+  return [
+    ...(rake.left ? [bendPieceKey(place, 'left')] : []),
+    keyOfPiece(run.frame, joined, 0, 1),
+    ...(rake.right ? [bendPieceKey(place, 'right')] : []),
+  ];
+}
+
+/**
+ * Crown on a climbing wall: at each end that meets level crown a small level piece turns the corner and is bent to the slope, and
+ * the long piece climbs between them. Positions are level; lengths run along the pieces.
+ * Source: crown, section 6.
+ */
+export function rakeDrafts(
+  { run }: RunLayout,
+  roomIndex: number,
+  segment: number,
+  ids: readonly (readonly PieceKey[])[],
+  layer: number,
+): Draft[] {
+  const rake = rakeOf(run, segment);
+  if (!rake) return [];
+  const { frame } = run;
+  const joined = run.segments[segment]!;
+  const { wallIndex } = joined.segment;
+  const drop = dropOf(frame.profile);
+  const [own] = [ids[segment]!];
+  const keyOfRake = own[rake.left ? 1 : 0]!;
+  const [leftMate, rightMate] = [
+    cornerMate(run, ids, segment, 'left', keyOfRake),
+    cornerMate(run, ids, segment, 'right', keyOfRake),
+  ];
+  const turnLeft = rake.left?.turn ?? 0;
+  const turnRight = rake.right?.turn ?? 0;
+  const from = joined.from + turnLeft;
+  const to = joined.to - turnRight;
+  /** A bend in the wall: half of it is cut off each piece, which changes its ceiling edge by what it takes of the drop. */
+  const bent = (side: 'left' | 'right', bend: number, mate: PieceKey): DraftEnd => ({
+    joint: 'transition',
+    angle: atanDeg((drop * tanDeg(bend / 2)) / frame.depth),
+    mate,
+    plane: bendPlane(side, bend),
+  });
+  const mates = [leftMate, rightMate].filter((one) => one !== undefined);
+  const common = {
+    roomIndex,
+    trimId: frame.trim.id,
+    wallId: frame.room.walls[wallIndex]!.id,
+    profile: frame.profile,
+    sawnAs: frame.profile.use,
+    depth: frame.depth,
+    allowance: 0,
+    layer,
+    source: { kind: 'blank' as const },
+  };
+  const turn = (side: 'left' | 'right', near: number, mate: PieceKey | undefined): Draft => {
+    const key = own[side === 'left' ? 0 : own.length - 1]!;
+    const bend = side === 'left' ? rake.rise : -rake.rise;
+    const corner = cutEnd(side === 'left' ? joined.leftCut : joined.rightCut, mate);
+    const at = side === 'left' ? joined.from : to;
+    return {
+      ...common,
+      id: key,
+      role: 'transition',
+      from: at,
+      to: at + near,
+      near,
+      slope: 0,
+      left: side === 'left' ? corner : bent('left', bend, keyOfRake),
+      right: side === 'left' ? bent('right', bend, keyOfRake) : corner,
+      reason: [
+        'level crown turned round the corner; glued to the level piece on the bench, then bent to the slope',
+        'cut it off a longer piece and hold the waste',
+      ],
+      after: mate ? [mate] : [],
+      walk: [wallIndex, at],
+    };
+  };
+  return [
+    ...(rake.left ? [turn('left', turnLeft, leftMate)] : []),
+    ...(rake.right ? [turn('right', turnRight, rightMate)] : []),
+    {
+      ...common,
+      id: keyOfRake,
+      role: 'wall',
+      from,
+      to,
+      near: (to - from) / cosDeg(rake.rise),
+      slope: rake.rise,
+      left: rake.left ? bent('left', rake.rise, own[0]!) : cutEnd(joined.leftCut, leftMate),
+      right: rake.right ? bent('right', -rake.rise, own.at(-1)!) : cutEnd(joined.rightCut, rightMate),
+      reason: [
+        `climbs ${size(Math.abs(rake.rise))}° to the ${rake.rise > 0 ? 'right' : 'left'} between its turn pieces`,
+        ...crownReason(frame, false, false, wallIndex),
+      ],
+      // After its turn pieces, which wait for the same neighbours.
+      after: mates,
+      walk: [wallIndex, joined.to],
+    },
+  ];
+}
+
+/** The two blocks that a glued corner is tried with before long pieces are cut; they stay on the rack for the next job. */
+export function testDrafts({ run }: RunLayout, roomIndex: number, layer: number): Draft[] {
+  const { frame } = run;
+  const { testPiece } = frame.rules;
+  // A tray is tried with the blocks of its room.
+  if (loopOf(frame.trim) !== undefined) return [];
+  if (crownOrder(run, 0).glued.size === 0 || testPiece === 0) return [];
+  const half = 45;
+  return (['left', 'right'] as const).map((side): Draft => {
+    const key = testPieceKey(frame.room.id, frame.trim.id, side);
+    const mate = testPieceKey(frame.room.id, frame.trim.id, side === 'left' ? 'right' : 'left');
+    const square: DraftEnd = { joint: 'square', angle: 0 };
+    const miter: DraftEnd = { joint: 'miter', angle: half, mate };
+    return {
+      id: key,
+      roomIndex,
+      trimId: frame.trim.id,
+      profile: frame.profile,
+      sawnAs: frame.profile.use,
+      depth: frame.depth,
+      role: 'test',
+      near: testPiece,
+      allowance: 0,
+      left: side === 'left' ? square : miter,
+      right: side === 'left' ? miter : square,
+      reason: ['test pair of an inside corner: cut first, tried in the corners, kept on the rack'],
+      after: [],
+      walk: [-1, side === 'left' ? 0 : 1],
+      layer: layer - 0.5,
+      source: { kind: 'blank' },
+    };
+  });
+}

@@ -1,0 +1,62 @@
+import { Text } from '@mantine/core';
+import { formatLength, partWords, type JobRecord, type Piece } from '@long-miter/core';
+import { Figure, Typeset } from '../../shared/Figure.tsx';
+
+/** What is cut for it: inner and outer edge of every part, and which of them waits. */
+export function PartList({
+  pieces,
+  job,
+  planned,
+}: {
+  pieces: readonly Piece[];
+  job: JobRecord;
+  planned: boolean;
+}) {
+  const { unit } = job;
+  if (pieces.length === 0)
+    return planned ? (
+      <Text size="sm" c="dimmed" mt={6}>
+        Not planned: the room has no trim around openings of this casing.
+      </Text>
+    ) : null;
+  const far = (piece: Piece): number => piece.near + piece.left.reach + piece.right.reach;
+  return (
+    <table className="list parts" aria-label="Parts">
+      <thead>
+        <tr>
+          <th>part</th>
+          <th className="number">● inner</th>
+          <th className="number">○ outer</th>
+        </tr>
+      </thead>
+      <tbody>
+        {pieces.map((piece) => (
+          <tr key={piece.id}>
+            <td>
+              <b>{piece.label}</b> {partWords(piece.role, piece.place)}
+              <span className="also">
+                <Typeset text={alsoOf(piece, unit)} />
+              </span>
+            </td>
+            <td className="number">
+              <Figure value={piece.near} unit={unit} />
+            </td>
+            <td className="number">
+              {Math.abs(far(piece) - piece.near) > 1e-6 && <Figure value={far(piece)} unit={unit} />}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function alsoOf(piece: Piece, unit: JobRecord['unit']): string {
+  const size = (value: number): string => formatLength(value, unit, { inchParts: 32 });
+  if (piece.held) return `waits for the measure over both legs; ${size(piece.held.allowance)} to spare`;
+  if (piece.allowance > 0) return `rough: ${size(piece.allowance)} of it is to spare`;
+  if (piece.taper) return `tapered ${size(piece.taper.left)} to ${size(piece.taper.right)}`;
+  if (piece.width !== undefined)
+    return `${piece.role === 'stool' ? 'deep' : 'ripped to'} ${size(piece.width)}`;
+  return '';
+}
