@@ -4,11 +4,11 @@ import type { TrimRun } from './runs.ts';
 export interface CrownOrder {
   /** Glued between two that hang already: cut shy, and hung after both. */
   readonly glued: ReadonlySet<number>;
-  /** The last of the run: cut long and pressed in. */
-  readonly closing: number | undefined;
+  /** Whether the last of the run is cut long and pressed in. */
+  readonly closes: boolean;
 }
 
-const NONE: CrownOrder = { glued: new Set(), closing: undefined };
+const NONE: CrownOrder = { glued: new Set(), closes: false };
 
 /**
  * Which segments of a crown run are glued in between others, and which closes it. A school is followed where the crew has
@@ -23,11 +23,10 @@ export function crownOrder(
   if (!frame.atCeiling || school === undefined || segments.length < 3) return NONE;
   const closed = segments.every((one) => one.leftMate !== undefined && one.rightMate !== undefined);
   if (!closed) return NONE;
-  const closing = (start + segments.length - 1) % segments.length;
-  if (school !== 'opposite') return { glued: new Set(), closing };
+  if (school !== 'opposite') return { glued: new Set(), closes: true };
   const mitered = segments.every((one) => one.leftCut.joint === 'miter' && one.rightCut.joint === 'miter');
   const opposite = mitered && segments.length % 2 === 0 && !frame.slopes;
   return opposite
     ? { glued: new Set(segments.flatMap((_, k) => ((k - start) % 2 !== 0 ? [k] : []))), closing: undefined }
-    : { glued: new Set(), closing };
+    : { glued: new Set(), closes: true };
 }

@@ -98,6 +98,33 @@ describe('C1: foam, butts, closing piece', () => {
   });
 });
 
+test('with a door to come in by, the piece that closes is the one that hangs last', () => {
+  const job = crownJob({
+    unit: 'in',
+    profile: { width: 3.625, springAngle: 38, material: 'mdf' },
+    ceiling: 96,
+    walls: [
+      {
+        length: 100,
+        corner: corner(90),
+        openings: [{ id: 'd', kind: 'door', at: 30, width: 32, headHeight: 80 }],
+      },
+      { length: 80, corner: corner(90) },
+      { length: 100, corner: corner(90) },
+      { length: 80, corner: corner(90) },
+    ],
+    rules: { insideCorner: 'miter', crownOrder: 'round' },
+    stock: 120,
+  });
+  const pieces = planned(job);
+  expect(pieces.map((one) => [one.wall, one.allowance])).toEqual([
+    ['W2', 0],
+    ['W3', 0],
+    ['W4', 0],
+    ['W1', 0.0625],
+  ]);
+});
+
 describe('C2: glued, opposite walls first, test pair', () => {
   const job = crownJob({
     unit: 'mm',

@@ -1,4 +1,4 @@
-import { atanDeg } from '../base/index.ts';
+import { atanDeg, cosDeg } from '../base/index.ts';
 import type { Opening } from '../job/index.ts';
 import type { DressedSide } from './parts.ts';
 
@@ -25,7 +25,7 @@ export function shavesOf(opening: Opening, { parts }: Pick<DressedSide, 'parts'>
     const gap = opening.opens?.[corner];
     const end = head[corner];
     if (!gap || end.joint !== 'miter') return [];
-    const line = head.depth / Math.cos((end.angle * Math.PI) / 180);
+    const line = head.depth / cosDeg(end.angle);
     return [
       {
         corner,

@@ -21,6 +21,8 @@ export interface Dress {
   readonly plinth: Profile | undefined;
   readonly plinthHeight: number;
   readonly block: Profile | undefined;
+  /** Blocks are asked for and none is named: the corners are mitered. */
+  readonly noBlock: boolean;
   readonly band: Profile | undefined;
   readonly jamb: Profile | undefined;
   readonly lap: 'head' | 'sides';
@@ -72,6 +74,7 @@ export function dressOf(job: JobFile, rules: HouseRules, opening: Opening, side:
     plinth,
     plinthHeight: plinth ? (kit.plinthHeight ?? plinth.width) : 0,
     block: casing && corners === 'block' ? find(kit.block) : undefined,
+    noBlock: casing !== undefined && kit.corners === 'block' && !find(kit.block) && !framed(opening, own),
     band: casing && find(kit.band),
     jamb: own ? find(kit.jamb) : undefined,
     lap: kit.lap ?? 'head',

@@ -417,6 +417,12 @@ describe('what cannot stand is found, measured, and has its remedy', () => {
     });
   });
 
+  test('corner blocks without a block are mitered, and that is said', () => {
+    const { watchOuts, pieces } = planned({ openings: [door({ kit: { corners: 'block' } })] });
+    expect(codes(watchOuts)).toContain('no-block');
+    expect(pieceOf(pieces, 'leg-left').right.joint).toBe('miter');
+  });
+
   test('a measured head far from what the figures say', () => {
     const { watchOuts } = planned({ openings: [door({ measuredHead: 35.75 })] });
     expect(watchOuts.find((one) => one.code === 'head-gate')!.data).toMatchObject({

@@ -1,11 +1,12 @@
 import { returnPieceKey, type PieceKey } from '../base/index.ts';
-import { crownOrder, type Stretch } from '../joinery/index.ts';
+import type { Stretch } from '../joinery/index.ts';
 import { springOf } from '../saw/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
 import { allowanceReason, crownReason, rakeDrafts, rakeKeys, rakeOf, testDrafts } from './crown-drafts.ts';
 import { cutEnd, type Draft, type DraftEnd } from './draft.ts';
 import {
-  firstSegment,
+  closingOf,
+  hangingOf,
   stretchAllowance,
   stretchId,
   type JobLayout,
@@ -74,7 +75,8 @@ export function draftRun(
       ? rakeKeys(run, segment)
       : spans.map((_, k) => keyOfPiece(frame, run.segments[segment]!, k, spans.length)),
   );
-  const hanging = crownOrder(run, firstSegment(run));
+  const { glued: gluedIn } = hangingOf(runLayout);
+  const closing = closingOf(runLayout);
   const drafts: Draft[] = [];
   const layer = layerOf(runLayout);
   run.segments.forEach((joined, segment) => {
@@ -109,9 +111,9 @@ export function draftRun(
       );
       if (first && joined.leftCut.fitted && leftMate) after.push(leftMate);
       if (last && joined.rightCut.fitted && rightMate) after.push(rightMate);
-      const glued = hanging.glued.has(segment);
+      const glued = gluedIn.has(segment);
       if (glued) after.push(...[leftMate, rightMate].filter((one) => one !== undefined));
-      const closes = hanging.closing === segment && last;
+      const closes = wholeStretch && stretch === closing;
       const reason = [
         ...(first ? [`left: ${joined.leftCut.reason}`] : [spliceReason(placeBefore!, 'left')]),
         ...(last ? [`right: ${joined.rightCut.reason}`] : [spliceReason(placeAfter!, 'right')]),

@@ -2,7 +2,6 @@ import { joinKey, NOISE, SAME_LENGTH, wallPieceKey, type PieceKey, type StretchP
 import {
   crownOrder,
   endNameOf,
-  entryOf,
   extentOf,
   keyOfSegment,
   placeOfSegment,
@@ -11,6 +10,7 @@ import {
   segmentAllowance,
   trimFrame,
   walkFromEntry,
+  type CrownOrder,
   type ReleasedPin,
   seated,
   slopesOf,
@@ -33,6 +33,7 @@ import {
   type Room,
   type Trim,
 } from '../job/index.ts';
+import { walkKey } from './walk-key.ts';
 import { dressedOpenings, type PlacedOpening } from './opening-parts.ts';
 
 /** A trim that runs along walls, joined, with its stretches and where they may be spliced. */
@@ -273,12 +274,23 @@ export function piecesOfStretch({ layout, stretch }: PlacedStretch): PieceKey[] 
 /** Which of its places each divided stretch uses, by stretch id: indices into `places`, left to right. */
 export type SpliceChoices = ReadonlyMap<string, readonly number[]>;
 
-/** The segment of a run that hangs first: the first to the right of where one comes in. */
-export function firstSegment({ frame, segments }: RunLayout['run']): number {
-  const entry = entryOf(frame.room);
-  const found = entry ? segments.findIndex((one) => one.segment.wallIndex >= entry.wallIndex) : 0;
-  return Math.max(0, found);
+/** Stretches of a run as one comes to them, walking from the entry. */
+function inWalkingOrder({ run, stretches }: RunLayout): Stretch[] {
+  const key = (one: Stretch): [number, number] =>
+    walkKey(run.frame.room, [run.segments[one.segment]!.segment.wallIndex, one.from]);
+  return [...stretches].sort((a, b) => {
+    const [[aw, ax], [bw, bx]] = [key(a), key(b)];
+    return aw - bw || ax - bx;
+  });
 }
+
+/** What the crew's school makes of a run, beginning with what hangs first. */
+export const hangingOf = (layout: RunLayout): CrownOrder =>
+  crownOrder(layout.run, inWalkingOrder(layout)[0]?.segment ?? 0);
+
+/** The stretch that closes a crown run: the last one comes to. */
+export const closingOf = (layout: RunLayout): Stretch | undefined =>
+  hangingOf(layout).closes ? inWalkingOrder(layout).at(-1) : undefined;
 
 /**
  * What a stretch is cut longer than its place, or, glued in between crown that hangs, shorter: springing in for one left
@@ -288,10 +300,9 @@ export function stretchAllowance(layout: RunLayout, stretch: Stretch): number {
   const { run } = layout;
   const joined = run.segments[stretch.segment]!;
   const { rules } = run.frame;
-  const { glued, closing } = crownOrder(run, firstSegment(run));
   const whole = stretch.from === joined.from && stretch.to === joined.to;
-  if (glued.has(stretch.segment)) return whole ? -rules.shy : 0;
-  if (closing === stretch.segment && stretch.to === joined.to) return rules.closing;
+  if (hangingOf(layout).glued.has(stretch.segment)) return whole ? -rules.shy : 0;
+  if (closingOf(layout) === stretch) return rules.closing;
   return whole ? segmentAllowance(rules, joined) : 0;
 }
 

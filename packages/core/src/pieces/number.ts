@@ -1,22 +1,12 @@
-import { entryOf } from '../joinery/index.ts';
 import type { Room } from '../job/index.ts';
 import type { Draft } from './draft.ts';
-
-/** Place in a walk that starts just right of the entry and comes back to it. */
-function walkKey(room: Room, draft: Draft): [number, number] {
-  const entry = entryOf(room);
-  const [wall, at] = draft.walk;
-  if (!entry) return [wall, at];
-  const turn = (wall - entry.wallIndex + room.walls.length) % room.walls.length;
-  // The wall of the entry is met twice: right of the entry first, left of it at the very end.
-  return turn === 0 && at < entry.at ? [room.walls.length, at] : [turn, at];
-}
+import { walkKey } from './walk-key.ts';
 
 const byWalk =
   (room: Room) =>
   (a: Draft, b: Draft): number => {
-    const [aw, ax] = walkKey(room, a);
-    const [bw, bx] = walkKey(room, b);
+    const [aw, ax] = walkKey(room, a.walk);
+    const [bw, bx] = walkKey(room, b.walk);
     return aw - bw || ax - bx;
   };
 

@@ -37,6 +37,7 @@ function ownWatchOuts(
     );
   for (const { corner, open, by, from } of dressed.side === 'this' ? shavesOf(opening, dressed) : [])
     out.push(watch('open-miter', { name, corner, open, by, from }, where));
+  if (dress.noBlock) out.push(watch('no-block', { name }, where));
   if (casing?.noBand) out.push(watch('band-left-out', { name, why: casing.noBand }, where));
   if (dressed.gate && Math.abs(dressed.gate.measured - dressed.gate.predicted) > GATE[job.unit] + SAME_LENGTH)
     out.push(watch('head-gate', { name, ...dressed.gate }, where));

@@ -69,6 +69,10 @@ function partNotes({ piece, end, profile }: CutStep, unit: Unit): string[] {
       : [];
   const notes: string[] = [];
   const { taper, width, notches } = piece;
+  if (piece.role === 'head' && piece.allowance > 0)
+    notes.push(
+      `Rough: ${size(piece.allowance)} of it is to spare. Turn it over on the legs, mark both outer points, then cut to the marks.`,
+    );
   if (taper)
     notes.push(
       `Then rip it on the sled, ${size(taper.left)} at its left end to ${size(taper.right)} at its right: the sled is set over by ${size(Math.abs(taper.left - taper.right))}. Never freehand.`,

@@ -2,7 +2,7 @@ import type { JobSettings } from '../contract/index.ts';
 import type { Kit, Profile } from '../job/index.ts';
 import type { Unit } from '../measure/index.ts';
 import { freeId } from './edits.ts';
-import { firstStock, type NewProfile } from './trims.ts';
+import { firstStock, sized, type NewProfile } from './trims.ts';
 
 /** Parts of an opening that have stock of their own. */
 export type PartStock = 'stool' | 'apron' | 'band' | 'plinth' | 'block' | 'cap' | 'jamb';
@@ -23,9 +23,6 @@ const USUAL: Readonly<
 /** Profiles that a part can be made of. An apron is often cut from casing. */
 export const stockFor = (profiles: readonly Profile[], part: PartStock): Profile[] =>
   profiles.filter(({ use }) => use === USUAL[part].use || (part === 'apron' && use === 'casing'));
-
-/** Whole sixteenths, or millimetres. */
-const sized = (inches: number, unit: Unit): number => (unit === 'in' ? inches : Math.round(inches * 25.4));
 
 /** A first profile for a part, with its stock at an example price. */
 export function newPartProfile(

@@ -41,7 +41,8 @@ const NAMES: Readonly<Record<TrimUse, string>> = {
 };
 
 /** A length of a first profile in whole sixteenths or millimetres. */
-const sized = (inches: number, unit: Unit): number => (unit === 'in' ? inches : Math.round(inches * 25.4));
+export const sized = (inches: number, unit: Unit): number =>
+  unit === 'in' ? inches : Math.round(inches * 25.4);
 
 /** A profile that is new in a job, with lines of stock that stand as examples until their prices are put right. */
 export interface NewProfile {

@@ -45,6 +45,10 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'A band runs along one unbroken outer edge.',
     what: 'Change the corners in the kit of this opening, or take the band out of it.',
   },
+  'no-block': {
+    why: 'Legs and head against blocks are shorter than mitered ones.',
+    what: 'Choose the block in the kit, or other corners, before anything is cut.',
+  },
   'one-unit': {
     why: 'What is not square on the bench is not square on the wall, and cannot be pulled in any more.',
     what: 'Measure both diagonals before the glue sets, then hang it.',

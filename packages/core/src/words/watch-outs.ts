@@ -48,6 +48,7 @@ export interface WatchOutData {
   readonly 'head-gate': { name: string; predicted: number; measured: number };
   readonly removable: { name: string; pocket: boolean; longest: number | undefined };
   readonly 'band-left-out': { name: string; why: 'overhang' | 'block' };
+  readonly 'no-block': { name: string };
   readonly 'one-unit': { name: string; diagonals: readonly [number, number]; play: number; stool: boolean };
   readonly 'open-miter': {
     name: string;
@@ -232,6 +233,8 @@ const SENTENCES: Sentences = {
     }`,
   'band-left-out': (d) =>
     `${d.name}: the back band is not planned, as it cannot run round ${d.why === 'block' ? 'corner blocks' : 'a head with overhang'}; ${d.why === 'block' ? 'choose mitered corners' : 'set the overhang to 0'} or leave the band out`,
+  'no-block': (d, say) =>
+    `${d.name}: corner blocks are chosen and no block is named; it is planned ${say.mitered} until one is`,
   'one-unit': (d, say) => {
     const [a, b] = d.diagonals;
     const across =

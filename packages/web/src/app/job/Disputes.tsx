@@ -1,6 +1,7 @@
 import { Button, Group, Text } from '@mantine/core';
 import {
   formatWithUnit,
+  OPENING_FIELDS,
   wallAngle,
   type AngleReading,
   type Dispute,
@@ -33,8 +34,9 @@ export function disputePlace(survey: Survey, at: string): string {
   if (wall < 0) return what;
   const opening =
     steps[2] === 'openings' ? survey.walls[wall]!.openings?.find((one) => one.id === steps[3]) : undefined;
+  const field = OPENING_FIELDS.find((one) => one.key === steps.slice(4).join('.'));
   return opening
-    ? `${opening.kind} in wall ${wall + 1}, ${what}`
+    ? `${opening.name ?? opening.kind} in wall ${wall + 1}, ${WORDS[last] ?? field?.label ?? what}`
     : what === 'corner'
       ? `corner after wall ${wall + 1}`
       : `wall ${wall + 1}, ${what}`;

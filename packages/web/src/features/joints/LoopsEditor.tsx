@@ -3,6 +3,7 @@ import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
 import {
   closeRoom,
+  closesWell,
   formatLength,
   formatWithUnit,
   newLoopId,
@@ -89,7 +90,7 @@ function LoopRow({ loop, unit, edit }: { loop: CeilingLoop; unit: Unit; edit: Ed
       >
         <IconTrash size={18} />
       </ActionIcon>
-      {closure && closure.gap > (unit === 'in' ? 1 / 8 : 3) && (
+      {closure && !closesWell(closure) && (
         <Text size="sm" w="100%" style={{ color: 'var(--lm-bad)' }}>
           ▲ its sides miss closing by {formatWithUnit(closure.gap, unit)}: a figure is wrong
         </Text>
