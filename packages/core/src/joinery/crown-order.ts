@@ -27,6 +27,6 @@ export function crownOrder(
   const mitered = segments.every((one) => one.leftCut.joint === 'miter' && one.rightCut.joint === 'miter');
   const opposite = mitered && segments.length % 2 === 0 && !frame.slopes;
   return opposite
-    ? { glued: new Set(segments.flatMap((_, k) => ((k - start) % 2 !== 0 ? [k] : []))), closing: undefined }
+    ? { glued: new Set(segments.flatMap((_, k) => ((k - start) % 2 !== 0 ? [k] : []))), closes: false }
     : { glued: new Set(), closes: true };
 }
