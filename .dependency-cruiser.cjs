@@ -17,6 +17,7 @@ const CORE = [
   'solver',
   'pieces',
   'plan',
+  'shoplog',
   'takeoff',
   'views',
   'calc',

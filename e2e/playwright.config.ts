@@ -7,12 +7,14 @@ export default defineConfig({
   testDir: '.',
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  workers: 1,
+  workers: 2,
   reporter: [['list'], ['json', { outputFile: process.env['LONGMITER_E2E_REPORT'] ?? '../.cache/e2e.json' }]],
   outputDir: '../.cache/e2e-results',
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // What a test takes from the line it takes from the page, not from a worker before it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       chromiumSandbox: false,

@@ -4,6 +4,8 @@ import { expect, type Page } from '@playwright/test';
 export function watchPage(page: Page): { readonly faults: string[] } {
   const faults: string[] = [];
   page.on('console', (message) => {
+    // Most tests have the page's worker blocked, which is said as a warning.
+    if (message.text().includes('Service Worker registration blocked')) return;
     if (message.type() === 'error' || message.type() === 'warning')
       faults.push(`console ${message.type()}: ${message.text()}`);
   });

@@ -6,6 +6,7 @@ import { join, relative } from 'node:path';
 import { startApplication } from './lib/app.mjs';
 import { contentOf, keepNewest } from './lib/content.mjs';
 import { prove } from './lib/kills.mjs';
+import { tick } from './lib/ticking.mjs';
 import { withLock } from './lib/lock.mjs';
 import { root } from './lib/paths.mjs';
 
@@ -92,6 +93,15 @@ describe('npm start', () => {
       const { failures, acknowledged } = await prove(3);
       expect(failures).toEqual([]);
       expect(acknowledged).toBeGreaterThan(50);
+    },
+    5 * MINUTES,
+  );
+  test(
+    'devices tick into one shop log while the server is killed: every step is there once, in its order',
+    async () => {
+      const { failures, ticked } = await tick({ devices: 12, seconds: 8, kills: 2 });
+      expect(failures).toEqual([]);
+      expect(ticked).toBeGreaterThan(40);
     },
     5 * MINUTES,
   );

@@ -31,7 +31,7 @@ export async function bundle(entry, name) {
     target: 'node20',
     sourcemap: false,
     logLevel: 'warning',
-    external: ['highs', 'express', 'mysql2', 'mysql2/promise', 'compression', 'helmet'],
+    external: ['highs', 'express', 'mysql2', 'mysql2/promise', 'compression', 'helmet', '@node-rs/argon2'],
     absWorkingDir: root,
   });
   renameSync(aside, out);

@@ -135,6 +135,21 @@ function launch(folder, user, socket, port) {
   return running;
 }
 
+const envOf = (port, password) => ({
+  LONGMITER_DB_HOST: '127.0.0.1',
+  LONGMITER_DB_PORT: String(port),
+  LONGMITER_DB_USER: 'app',
+  LONGMITER_DB_PASSWORD: password,
+  LONGMITER_DB_NAME: 'longmiter',
+});
+
+/** How to reach the database that runs on a folder for a starter; undefined where none does. */
+export async function runningMariaDb(folder) {
+  if (!(await answers(socketOf(folder))) || !alive(readNumber(join(folder, 'starter.pid')))) return undefined;
+  const port = readNumber(join(folder, 'db.port'));
+  return Number.isNaN(port) ? undefined : { env: envOf(port, passwordOf(folder)) };
+}
+
 /**
  * Starts MariaDB on a folder (made when new) and waits until it answers. Whoever stops it before then passes `stopped`, which
  * says whether to give up.
@@ -174,17 +189,12 @@ export async function startMariaDb(folder, { stopped = () => false } = {}) {
     if (running.ended)
       throw new Error(`MariaDB did not start; the reason is in ${join(folder, 'db', 'error.log')}`);
     grant(socket, user, password);
+    writeFileSync(join(folder, 'db.port'), String(port));
   };
   if (stopped()) throw new Error('Stopped before the database was started.');
   await start();
   return {
-    env: {
-      LONGMITER_DB_HOST: '127.0.0.1',
-      LONGMITER_DB_PORT: String(port),
-      LONGMITER_DB_USER: 'app',
-      LONGMITER_DB_PASSWORD: password,
-      LONGMITER_DB_NAME: 'longmiter',
-    },
+    env: envOf(port, password),
     get pid() {
       return running.child.pid;
     },

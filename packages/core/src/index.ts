@@ -25,6 +25,7 @@ export * from './joinery/index.ts';
 export * from './pieces/index.ts';
 export * from './cutting/index.ts';
 export * from './plan/index.ts';
+export * from './shoplog/index.ts';
 export * from './takeoff/index.ts';
 export * as trade from './trade/index.ts';
 export * from './calc/index.ts';

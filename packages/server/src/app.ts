@@ -5,10 +5,15 @@ import helmet from 'helmet';
 import type { JobEvent } from '@long-miter/core';
 import type { Database } from './db/pool.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
+import { followShops } from './features/shop/follow.ts';
 import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { errorHandler, unknownAddress } from './http/error-handler.ts';
 import { Hub } from './http/hub.ts';
+import type { Disk } from './http/disk.ts';
+import { guard } from './http/guard.ts';
+import { writeBackup } from './keeping/backup.ts';
 import { mount } from './http/mount.ts';
+import { openApi } from './openapi.ts';
 import { routeTable } from './routes.ts';
 
 /** Nothing may come from or go to another machine; the solver is WebAssembly, styles of the components are inline. */
@@ -26,32 +31,59 @@ const POLICY = {
   frameAncestors: ["'none'"],
 };
 
+export interface AppOptions {
+  /** Further names that it answers to. */
+  readonly names?: readonly string[];
+  /** Lets the first lead in. */
+  readonly firstCode?: string | undefined;
+  /** Whose headers on HTTPS and on who asks are believed. */
+  readonly proxy?: string | undefined;
+  /** Where the data lies: nothing is changed while it is nearly full. */
+  readonly disk?: Disk;
+}
+
 /** The whole server without its port: API under /api, the built page for everything else. */
 export function createApp(
   database: Database,
   webFolder: string | undefined,
   devices: DeviceListener,
   suppliers = new SupplierStandIn(),
+  { names = [], firstCode, proxy, disk }: AppOptions = {},
 ): Express {
   const app = express();
   const hub = new Hub<JobEvent>();
+  followShops(database, hub);
   app.disable('x-powered-by');
+  if (proxy !== undefined) app.set('trust proxy', proxy);
   app.use(
     helmet({
       contentSecurityPolicy: { useDefaults: false, directives: POLICY },
       strictTransportSecurity: false,
     }),
   );
+  // Browsers are told to stay with HTTPS only where it is there.
+  app.use((request, response, next) => {
+    if (proxy !== undefined && request.secure) response.set('Strict-Transport-Security', 'max-age=15552000');
+    next();
+  });
+  app.use(guard(names));
   app.use(compression());
   // Answers whatever the database does: a starter or a proxy must be told, not kept waiting.
   app.get('/api/health', async (_request, response) => {
     const ok = await database.answers();
     response.status(ok ? 200 : 503).json({ ok });
   });
+  let described: object | undefined;
+  app.get('/api/openapi.json', (_request, response) => void response.json((described ??= openApi())));
   app.use(
     '/api',
     express.json({ limit: '6mb', strict: false }),
-    mount(routeTable(hub, devices, suppliers), database, hub),
+    mount(
+      routeTable(hub, devices, suppliers, firstCode, (response) => writeBackup(database.pool, response)),
+      database,
+      hub,
+      disk,
+    ),
     unknownAddress,
   );
   if (webFolder !== undefined) {

@@ -2,10 +2,16 @@
 export interface Config {
   readonly port: number;
   readonly host: string;
+  /** Further names that it answers to: of a proxy in front of it, or in the site's network. */
+  readonly names: readonly string[];
+  /** Address of a proxy in front, whose word on HTTPS and on who asks is taken; undefined takes nobody's. */
+  readonly proxy: string | undefined;
   readonly database: DatabaseConfig;
   /** Folder of the built page; undefined serves the API alone. */
   readonly webFolder: string | undefined;
   readonly migrations: string;
+  /** Folder that backups are made in, and how many stay there; undefined makes none. */
+  readonly backups: { readonly folder: string; readonly keep: number } | undefined;
   readonly seedDemo: boolean;
   /** Local port that measuring devices send to; 0 takes any free one, undefined listens to none. */
   readonly devicePort: number | undefined;
@@ -40,11 +46,25 @@ export function portOf(env: Env, name: string, fallback: number): number {
 const portOrNone = (env: Env, name: string, fallback: number): number | undefined =>
   env[name] === 'no' ? undefined : portOf(env, name, fallback);
 
+function backupsOf(env: Env): Config['backups'] {
+  const folder = env['LONGMITER_BACKUPS']?.trim() ?? '';
+  if (folder === '' || folder === 'no') return undefined;
+  const keep = env['LONGMITER_BACKUPS_KEPT']?.trim() ?? '14';
+  if (!/^[1-9]\d{0,3}$/.test(keep))
+    throw new ConfigError(`LONGMITER_BACKUPS_KEPT is "${keep}": it must be a whole number from 1 to 9999`);
+  return { folder, keep: Number(keep) };
+}
+
 /** Throws ConfigError for a variable that is no value of its kind. */
 export function readConfig(env: Env): Config {
   return {
     port: portOf(env, 'LONGMITER_PORT', 4100),
     host: env['LONGMITER_HOST'] ?? '127.0.0.1',
+    proxy: env['LONGMITER_PROXY']?.trim() || undefined,
+    names: (env['LONGMITER_NAMES'] ?? '')
+      .split(',')
+      .map((one) => one.trim())
+      .filter((one) => one !== ''),
     database: {
       host: env['LONGMITER_DB_HOST'] ?? '127.0.0.1',
       port: portOf(env, 'LONGMITER_DB_PORT', 3306),
@@ -54,6 +74,7 @@ export function readConfig(env: Env): Config {
     },
     webFolder: env['LONGMITER_WEB'],
     migrations: env['LONGMITER_MIGRATIONS'] ?? 'packages/server/migrations',
+    backups: backupsOf(env),
     seedDemo: env['LONGMITER_SEED'] !== 'no',
     devicePort: portOrNone(env, 'LONGMITER_DEVICE_PORT', 4101),
     supplierPort: portOrNone(env, 'LONGMITER_SUPPLIER_PORT', 4102),

@@ -1,3 +1,4 @@
+import { randomInt } from 'node:crypto';
 import { createServer } from 'node:http';
 import { createApp } from './app.ts';
 import { ConfigError, readConfig, type Config } from './config.ts';
@@ -7,8 +8,10 @@ import { Database } from './db/pool.ts';
 import { seedDemo } from './demo/seed.ts';
 import { nameStandIns } from './features/suppliers/service.ts';
 import { SupplierStandIn } from './features/suppliers/stand-in.ts';
+import { anyAccount } from './features/crew/accounts.ts';
 import { DeviceListener } from './features/devices/listener.ts';
 import { contextOf } from './http/context.ts';
+import { backupBeforeMigration, scheduleBackups } from './keeping/schedule.ts';
 import { Hub } from './http/hub.ts';
 
 /** Starts the server: migrates, seeds, listens, tells its parent the address, and stops cleanly when asked or orphaned. */
@@ -33,10 +36,16 @@ function config(): Config {
   }
 }
 
-const { port, host, webFolder, ...settings } = config();
+const { port, host: wanted, webFolder, names, proxy, ...settings } = config();
 const database = new Database(settings.database);
 const own = contextOf(database, new Hub(), { kind: 'device', id: 'server' });
 try {
+  if (settings.backups) {
+    const { folder, keep } = settings.backups;
+    const made = await backupBeforeMigration(database.pool, settings.migrations, folder, keep);
+    if (made !== undefined)
+      process.stdout.write(`Before the database is brought up to date it was saved as ${made}\n`);
+  }
   await migrate(database.pool, settings.migrations);
   await forgetOldCommands(database);
   if (settings.seedDemo) await seedDemo(own);
@@ -44,12 +53,25 @@ try {
   giveUp(`Long Miter cannot use its database: ${(error as Error).message}`);
 }
 
+/** Letters and digits that cannot be taken for each other. */
+const CODE = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
+const isLocal = wanted === '127.0.0.1' || wanted === 'localhost' || wanted === '::1';
+let closed: boolean;
+try {
+  closed = await anyAccount(database);
+} catch (error) {
+  giveUp(`Long Miter cannot use its database: ${(error as Error).message}`);
+}
+const firstCode = closed ? undefined : Array.from({ length: 8 }, () => CODE[randomInt(CODE.length)]).join('');
+// Without an account everything is open: to this machine only.
+const host = closed || isLocal ? wanted : '127.0.0.1';
+
 const devices = new DeviceListener();
 if (settings.devicePort !== undefined) await devices.listen(settings.devicePort);
 const suppliers = new SupplierStandIn();
 if (settings.supplierPort !== undefined)
   await nameStandIns(own, await suppliers.listen(settings.supplierPort));
-const server = createServer(createApp(database, webFolder, devices, suppliers));
+const server = createServer(createApp(database, webFolder, devices, suppliers, { names, firstCode, proxy }));
 // Requests that never come whole are not waited for.
 server.headersTimeout = 20_000;
 server.requestTimeout = 60_000;
@@ -67,12 +89,22 @@ server.listen(port, host, () => {
   const at = typeof address === 'object' && address ? address.port : port;
   process.send?.({ listening: `http://${host}:${at}` });
   process.stdout.write(`Long Miter is at http://${host}:${at}\n`);
+  if (firstCode !== undefined)
+    process.stdout.write(
+      `Nobody has an account yet, so it is open to this machine${isLocal ? '' : ` only, not to ${wanted}`}. The lead makes the first one at http://${host}:${at}/crew with the code ${firstCode}.${isLocal ? '' : ' Start it again after that.'}\n`,
+    );
 });
 
+const noBackups = settings.backups
+  ? scheduleBackups(database.pool, settings.backups.folder, settings.backups.keep, (line) =>
+      process.stderr.write(`${line}\n`),
+    )
+  : () => undefined;
 let stopping = false;
 const stop = (): void => {
   if (stopping) return;
   stopping = true;
+  noBackups();
   devices.close();
   suppliers.close();
   const end = (): void => process.exit(0);

@@ -1,5 +1,7 @@
+import type { Response } from 'express';
 import type { JobHub } from './http/context.ts';
 import type { Route } from './http/route.ts';
+import { crewRoutes } from './features/crew/routes.ts';
 import { deviceRoutes } from './features/devices/routes.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
@@ -7,6 +9,7 @@ import { rackRoutes } from './features/rack/routes.ts';
 import { ruleRoutes } from './features/rules/routes.ts';
 import { sawRoutes } from './features/saws/routes.ts';
 import { settingsRoutes } from './features/settings/routes.ts';
+import { shopRoutes } from './features/shop/routes.ts';
 import { supplierRoutes } from './features/suppliers/routes.ts';
 import type { SupplierStandIn } from './features/suppliers/stand-in.ts';
 
@@ -15,12 +18,16 @@ export const routeTable = (
   hub: JobHub,
   devices: DeviceListener,
   suppliers: SupplierStandIn,
+  firstCode?: string,
+  backup: (response: Response) => Promise<unknown> = () => Promise.resolve(),
 ): readonly Route[] => [
   ...jobRoutes(hub),
   ...settingsRoutes,
   ...rackRoutes,
   ...ruleRoutes,
   ...sawRoutes,
+  ...shopRoutes,
   ...supplierRoutes(suppliers),
   ...deviceRoutes(devices),
+  ...crewRoutes(firstCode, backup),
 ];

@@ -27,6 +27,66 @@ test('plan prints a plan file and nothing else', () => {
   expect(plan.pieces.length).toBeGreaterThan(20);
 });
 
+test('shop folds a log of that job and plans what is left, the first stick half cut', () => {
+  const job = { ...fernhollow, rooms: fernhollow.rooms.slice(2, 3) };
+  const planned = run(['plan', file('small.json', JSON.stringify(job)), '--seconds', '2']);
+  const plan = JSON.parse(planned.stdout) as {
+    pieces: { id: string; label: string; near: number; held?: object; profile: string }[];
+    sticks: { id: string; length: number; cuts: { piece: string }[] }[];
+  };
+  const tags = Object.fromEntries(plan.pieces.map((piece) => [piece.id, piece.label]));
+  const stick = plan.sticks.find((one) => one.cuts.length > 1)!;
+  const first = plan.pieces.find((one) => one.id === stick.cuts[0]!.piece)!;
+  const tag = first.label;
+  const event = (n: number, kind: string, more: object) => ({
+    id: `e${n}`,
+    device: 'saw',
+    deviceSeq: n,
+    at: `2026-03-02T08:0${n}:00Z`,
+    kind,
+    ...more,
+  });
+  const log = {
+    format: 'longmiter-log',
+    version: 1,
+    job,
+    issues: [{ revision: 1, at: '2026-03-02T07:00:00Z', plan, tags }],
+    events: [
+      event(1, 'stick-taken', { letter: 'A', stick: stick.id, revision: 1 }),
+      event(2, 'end-cut', { tag, end: 'left', letter: 'A' }),
+      event(3, 'end-cut', { tag, end: 'right', letter: 'A' }),
+      event(4, 'written', { tag }),
+    ],
+  };
+  const { status, stdout, stderr } = run(['shop', file('log.json', JSON.stringify(log)), '--seconds', '2']);
+  expect([status, stderr]).toEqual([0, '']);
+  const shop = JSON.parse(stdout) as {
+    pieces: { tag: string; state: string }[];
+    sticks: { letter: string; used: number; remains: number; length: number }[];
+    left: {
+      pieces: { tag: string }[];
+      sticks: { letter?: string; source: string; cuts: { tag: string }[] }[];
+    };
+  };
+  expect(shop).toMatchObject({ format: 'longmiter-shop', version: 1, contradictions: [] });
+  expect(shop.pieces.filter((one) => one.state === 'cut').map((one) => one.tag)).toEqual([tag]);
+  const [a] = shop.sticks;
+  expect(a!.used + a!.remains).toBeCloseTo(stick.length, 9);
+  expect(shop.left.pieces).toHaveLength(plan.pieces.length - 1);
+  // The rest of that stick stays on it.
+  const opened = shop.left.sticks.find((one) => one.letter === 'A')!;
+  expect(opened.source).toBe('opened');
+  expect(opened.cuts.map((cut) => cut.tag)).toEqual(
+    expect.arrayContaining(stick.cuts.slice(1).map((cut) => tags[cut.piece])),
+  );
+  const broken = run(['shop', '-'], JSON.stringify({ ...log, events: [{ ...log.events[0], at: 'noon' }] }));
+  expect([broken.status, broken.stdout, broken.stderr]).toEqual([
+    2,
+    '',
+    '/events/0/at: is not a time: write it like 2026-03-02T08:00:00Z\n',
+  ]);
+});
+
 test('standard input is read with a dash', () => {
   const problem = {
     format: 'longmiter-cut-problem',

@@ -8,9 +8,11 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
+import { startOffline } from './session/offline.ts';
 import { startSession } from './session/start.ts';
 import { makeStore } from './session/store.ts';
 import { Broken } from './app/Broken.tsx';
+import { Gate } from './app/Gate.tsx';
 import { HouseMark } from './app/HouseMark.tsx';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
@@ -43,6 +45,14 @@ const routes: readonly RouteObject[] = [
     }),
   },
   {
+    path: '/crew',
+    lazy: async () => ({ Component: (await import('./features/crew/CrewPage.tsx')).CrewPage }),
+  },
+  {
+    path: '/join/:token',
+    lazy: async () => ({ Component: (await import('./features/crew/JoinPage.tsx')).JoinPage }),
+  },
+  {
     path: '/bench/:sheetKey?',
     lazy: async () => ({ Component: (await import('./features/bench/BenchPage.tsx')).BenchPage }),
   },
@@ -55,6 +65,7 @@ const router = createBrowserRouter(
 
 const store = makeStore();
 void startSession(store);
+startOffline();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
@@ -62,7 +73,9 @@ createRoot(document.getElementById('root')!).render(
       <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="light">
         <Notifications position="bottom-right" />
         <HouseMark />
-        <RouterProvider router={router} />
+        <Gate>
+          <RouterProvider router={router} />
+        </Gate>
       </MantineProvider>
     </Provider>
   </StrictMode>,

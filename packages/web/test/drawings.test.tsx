@@ -15,7 +15,7 @@ import {
 import { PlanDrawing } from '../src/drawing/PlanDrawing.tsx';
 import { Ribbon } from '../src/drawing/Ribbon.tsx';
 import { CutCard } from '../src/features/saw/CutCard.tsx';
-import { PrintedList } from '../src/features/saw/PrintedList.tsx';
+import { PrintedList } from '../src/features/paper/PrintedList.tsx';
 import { Sticks } from '../src/features/stock/Sticks.tsx';
 import { fractionRuns } from '../src/shared/Figure.tsx';
 import { jobOf } from './support/sheet.tsx';
@@ -146,6 +146,7 @@ describe('the cut at hand', () => {
     const at = steps.findIndex((step) => step.end === 'right' && step.piece.right.joint === 'cope');
     show(
       <CutCard
+        cornerAt={() => undefined}
         steps={steps}
         at={at}
         unit="in"
@@ -171,6 +172,7 @@ describe('the cut at hand', () => {
   test('the first and the last cut have nothing before and after them', () => {
     const view = show(
       <CutCard
+        cornerAt={() => undefined}
         steps={steps}
         at={0}
         unit="in"
@@ -186,6 +188,7 @@ describe('the cut at hand', () => {
     expect(screen.getByRole('note').textContent).toContain('too short to hold');
     view.again(
       <CutCard
+        cornerAt={() => undefined}
         steps={steps}
         at={steps.length - 1}
         unit="in"

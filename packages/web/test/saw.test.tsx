@@ -3,7 +3,7 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { cutSteps, jobFileOf, planJob, type JobRecord, type PlanFile } from '@long-miter/core';
 import { SawPage } from '../src/features/saw/SawPage.tsx';
-import { PrintedList } from '../src/features/saw/PrintedList.tsx';
+import { PrintedList } from '../src/features/paper/PrintedList.tsx';
 import { Words } from '../src/shared/words.tsx';
 import { makeStore, type Store } from '../src/session/store.ts';
 import { piecePicked } from '../src/session/ui-slice.ts';

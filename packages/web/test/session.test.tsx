@@ -9,7 +9,7 @@ import { draftKey } from '../src/session/draft-key.ts';
 import { edited, loaded } from '../src/session/draft-slice.ts';
 import { browserStore, memoryStore, upgradeKept } from '../src/session/browser-store.ts';
 import { bringOldDrafts, keptDraft } from '../src/session/kept.ts';
-import { outbox } from '../src/session/outbox.ts';
+import { Outbox, outbox } from '../src/session/outbox.ts';
 import { useCommands, type Commands } from '../src/session/use-commands.ts';
 import type { Store } from '../src/session/store.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
@@ -112,6 +112,27 @@ describe('a change of the job', () => {
     } finally {
       Object.assign(kept, { add });
     }
+  });
+  test('that adds a profile goes before the room that was queued earlier and runs it by now', async () => {
+    const order: string[] = [];
+    const box = new Outbox();
+    const waiting = box.room('j', 'r');
+    const sent = box.call('j', 'a profile', { method: 'POST', path: '/jobs/j/profiles', body: {} });
+    await waiting;
+    box.start({
+      dispatch: (action: unknown) => {
+        if (typeof action !== 'function') return action;
+        order.push('profile');
+        return Promise.resolve({ data: {} });
+      },
+      saveRoom: () => {
+        order.push('room');
+        return Promise.resolve('done');
+      },
+      settled: () => undefined,
+    });
+    await sent;
+    await waitFor(() => expect(order).toEqual(['profile', 'room']));
   });
   test('that the server refuses is said, and what others have takes its place', async () => {
     const store = await openJob(job);

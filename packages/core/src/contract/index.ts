@@ -5,3 +5,5 @@ export * from './starter.ts';
 export * from './stock.ts';
 export * from './answers.ts';
 export * from './rack-words.ts';
+export * from './shop.ts';
+export * from './crew.ts';

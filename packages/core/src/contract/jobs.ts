@@ -154,6 +154,8 @@ export interface JobRecord extends JobHead {
 /** What the server tells everyone who looks at a job. */
 export type JobEvent =
   | { readonly kind: 'head'; readonly head: JobHead }
+  /** Something was added to the shop log: whoever wants it asks from the number he has. */
+  | { readonly kind: 'shop' }
   | { readonly kind: 'settings'; readonly part: SettingsPart; readonly version: number }
   | { readonly kind: 'room'; readonly room: RoomRecord }
   /** A room was made, deleted or restored, or the job was: what is shown is to be loaded again. */

@@ -125,6 +125,10 @@ export interface Problem {
 export type ProblemCode =
   /** The body is not what the address expects; `issues` says where and why. */
   | 'invalid'
+  /** Nobody is signed in, or the session has ended. */
+  | 'sign-in'
+  /** Signed in, but not as somebody who may do that. */
+  | 'forbidden'
   /** No such job, room or address. */
   | 'not-found'
   /** Someone saved a newer version first. */

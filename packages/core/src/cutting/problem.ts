@@ -36,6 +36,8 @@ export interface Blank {
   readonly group?: string;
   /** Its measure is still to come: it lies after all others, so that its stick can wait. */
   readonly held?: boolean;
+  /** It is cut before all others of its stick: a block that others are tried with. */
+  readonly first?: boolean;
 }
 
 /** Where a spliced stretch may be divided: near-line position from its left end, and which piece lies over there. */

@@ -19,7 +19,10 @@ export function sawChanges(problem: CutProblem, sticks: readonly CutStick[]): nu
   return tilts.filter((tilt, index) => index > 0 && tilt !== tilts[index - 1]).length;
 }
 
-/** The same sticks in an order that sets the saw anew less often: each next one begins as the last one ended. */
+/**
+ * The same sticks in an order that sets the saw anew less often: each next one begins as the last one ended. Those with blocks that
+ * others are tried with come before all.
+ */
 export function fewSawChanges(problem: CutProblem, sticks: readonly CutStick[]): CutStick[] {
   const figures = partFigures(problem);
   const ends = sticks.map((stick) => {
@@ -32,13 +35,20 @@ export function fewSawChanges(problem: CutProblem, sticks: readonly CutStick[]):
   const kinds = [...new Set(sticks.map((stick) => stick.stick))].sort(
     (a, b) => lengths.get(b)! - lengths.get(a)!,
   );
+  const tried = new Set(problem.blanks.flatMap(({ id, first }) => (first ? [id] : [])));
+  const isTried = ({ placed }: CutStick): boolean =>
+    placed.some((one) => one.kind === 'blank' && tried.has(one.id));
   let tilt = 0;
-  for (const kind of kinds)
-    for (let own = ends.filter((one) => one.stick.stick === kind); own.length > 0;) {
+  const take = (some: typeof ends): void => {
+    for (let own = some; own.length > 0;) {
       const next = own.find((one) => one.first === tilt) ?? own[0]!;
       order.push(next.stick);
       tilt = next.last;
       own = own.filter((one) => one !== next);
     }
+  };
+  for (const early of [true, false])
+    for (const kind of kinds)
+      take(ends.filter(({ stick }) => stick.stick === kind && isTried(stick) === early));
   return order;
 }

@@ -8,17 +8,20 @@ import { Sequencer } from './sequencer.ts';
 /** Held blanks lie behind those of every trip. */
 const HELD = 1000;
 
-/** In which turn things lie on their stick: by trip, held ones last. */
+/** In which turn things lie on their stick: by trip, in each what is tried first before the rest; held ones last. */
 export function turnsOf({
   trips,
-}: CutProblem): (one: { readonly id: string; readonly held?: boolean }) => number {
+  blanks,
+}: CutProblem): (one: { readonly id: string; readonly held?: boolean; readonly first?: boolean }) => number {
   const trip = new Map(trips?.order.flatMap((ids, index) => ids.map((id) => [id, index] as const)));
   const last = trips?.order.length ?? 0;
-  return ({ id, held }) => (trips ? (trip.get(id) ?? last) : 0) + (held ? HELD : 0);
+  const rest = blanks.some((one) => one.first) ? 1 : 0;
+  return ({ id, held, first }) =>
+    (trips ? 2 * (trip.get(id) ?? last) : 0) + (first ? 0 : rest) + (held ? HELD : 0);
 }
 
 /** The trip that a turn belongs to. */
-export const tripOf = (turn: number | undefined): number => (turn ?? 0) % HELD;
+export const tripOf = (turn: number | undefined): number => Math.floor(((turn ?? 0) % HELD) / 2);
 
 /** The ways to use the sticks of each pool. */
 export function waysToUse(

@@ -46,6 +46,9 @@ export type Role =
   /** The edge a mark is made on. */
   | 'marked'
   | 'blade'
+  /** The two edges of crown, alike in every picture: one solid, one dashed. */
+  | 'wall-edge'
+  | 'ceiling-edge'
   | 'line'
   | 'guide'
   /** The bare stick, the bare wall. */

@@ -91,6 +91,7 @@ function checkProfilesUsed(room: Room, profiles: ReadonlyMap<string, Profile>, a
   room.trims.forEach((trim, t) => {
     const here = `${at}${pointer('trims', t)}`;
     known(trim.profile, `${here}/profile`);
+    known(trim.backer?.profile, `${here}/backer/profile`);
     const profile = profiles.get(trim.profile);
     const traits = profile && traitsOf(profile);
     if (trim.on === 'walls' && traits?.atCeiling && room.ceilingHeight === undefined)

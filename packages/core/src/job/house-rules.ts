@@ -61,8 +61,18 @@ export interface HouseRules {
   readonly crownOrder: 'round' | 'opposite' | 'foam' | undefined;
   /** What the piece that closes a crown run is cut longer. */
   readonly closing: number;
+  /** Whether it is cut long and pressed in, or waits until it is measured between its neighbours. */
+  readonly closingMode: 'long' | 'measured';
   /** What crown glued in between others is cut shorter. */
   readonly shy: number;
+  /** What a gap between crown and ceiling may come to and still be caulked. */
+  readonly ceilingGap: number;
+  /** Whether crown follows the ceiling or keeps a level line under its lowest point. */
+  readonly ceilingLine: 'follow' | 'level';
+  /** What crown hangs below the ceiling, for a line of light above it. */
+  readonly lightGap: number;
+  /** How much of an end stays loose until its neighbour is up, by material; "*" for any other. */
+  readonly looseEnd: Readonly<Record<string, number>>;
   /** Length of the two blocks of a test pair, cut first where opposite walls hang first; 0 for none. */
   readonly testPiece: number;
   readonly kit: NonNullable<HouseRulesInput['kit']>;
@@ -108,7 +118,12 @@ export function completeHouseRules(input: HouseRulesInput | undefined, unit: Uni
     stoolPlay: given.stoolPlay ?? 0,
     crownOrder: given.crownOrder,
     closing: given.closing ?? size(1 / 16, 1.5),
+    closingMode: given.closingMode ?? 'long',
     shy: given.shy ?? size(1 / 16, 1.5),
+    ceilingGap: given.ceilingGap ?? size(1 / 4, 6),
+    ceilingLine: given.ceilingLine ?? 'level',
+    lightGap: given.lightGap ?? 0,
+    looseEnd: { polyurethane: size(18, 450), '*': size(10, 250), ...given.looseEnd },
     testPiece: given.testPiece ?? size(12, 300),
     kit: given.kit ?? {},
   };

@@ -9,13 +9,14 @@ export const MAX_FILE_BYTES = 5_000_000;
 
 /**
  * Reads JSON text, with the reason when it is none.
- * Issues: empty, larger than MAX_FILE_BYTES, not JSON (NaN and Infinity are not).
+ * @param most bytes that are read
+ * Issues: empty, larger than that, not JSON (NaN and Infinity are not).
  */
-export function readJson(text: string): Result<unknown> {
-  if (text.length > MAX_FILE_BYTES)
+export function readJson(text: string, most = MAX_FILE_BYTES): Result<unknown> {
+  if (text.length > most)
     return fail({
       at: '',
-      text: `the file has ${(text.length / 1e6).toFixed(1)} MB; at most ${MAX_FILE_BYTES / 1e6} MB are read`,
+      text: `the file has ${(text.length / 1e6).toFixed(1)} MB; at most ${most / 1e6} MB are read`,
     });
   if (text.trim() === '') return fail({ at: '', text: 'the file is empty' });
   try {

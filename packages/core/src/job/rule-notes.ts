@@ -107,6 +107,12 @@ export const RULE_NOTES: readonly RuleNote[] = [
     why: 'Pressed in, the last piece closes both its joints; glued miters want a little room and test blocks; foam must not be forced.',
   },
   {
+    key: 'closingMode',
+    name: 'closing piece of crown',
+    what: 'Cut the last piece of a crown run long, or hold it until its neighbours hang and it is measured between them.',
+    why: 'Pressed in, a long piece closes both joints; where corners wander a measure taken in place is surer.',
+  },
+  {
     key: 'closing',
     name: 'closing piece longer by',
     what: 'What the last piece of a crown run is cut longer.',
@@ -117,6 +123,30 @@ export const RULE_NOTES: readonly RuleNote[] = [
     name: 'glued crown shy by',
     what: 'What crown glued in between two that hang is cut shorter.',
     why: 'Glue and a shim fill a hair; too long it opens the joints that hang.',
+  },
+  {
+    key: 'ceilingLine',
+    name: 'line of crown',
+    what: 'Level under the lowest point of the ceiling, or straight from corner to corner after it.',
+    why: 'A level line reads true beside cabinets and tile; following it leaves less to caulk.',
+  },
+  {
+    key: 'ceilingGap',
+    name: 'gap above crown up to',
+    what: 'What may stay open between crown and ceiling and still be caulked.',
+    why: 'A wider gap cracks, or is seen as a shadow.',
+  },
+  {
+    key: 'lightGap',
+    name: 'light gap above crown',
+    what: 'What crown hangs below the ceiling for a line of light; 0 for none.',
+    why: 'Corners and lengths stay as they are; only the line on the wall comes down.',
+  },
+  {
+    key: 'looseEnd',
+    name: 'loose ends of crown',
+    what: 'How far from a corner crown is left without nails until its neighbour is up: foam, and all others.',
+    why: 'A loose end gives the little that closes the joint.',
   },
   {
     key: 'testPiece',

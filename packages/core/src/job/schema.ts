@@ -319,6 +319,8 @@ export const wallSchema = z.strictObject({
   ceiling: z
     .strictObject({ rise: z.number().gt(-90).lt(90).optional(), pitch: z.number().gt(-90).lt(90).optional() })
     .optional(),
+  /** What the wall is built of behind its skin: decides how a strip behind crown is fixed. */
+  substrate: z.enum(['wood', 'masonry'], 'must be "wood" or "masonry"').optional(),
   /** Heights of the ceiling along it, where it is not that of the room all along. */
   ceilingHeights: z
     .array(z.strictObject({ at: notNegative, height: positive }))
@@ -363,6 +365,10 @@ export const trimSchema = z.strictObject({
   standsOn: id.optional(),
   /** Crown that is hung with its other edge down: drop and projection change places. */
   seatDown: z.enum(['usual', 'other'], 'must be "usual" or "other"').optional(),
+  /** A strip hidden behind crown, of a profile of its own; with its outer edge bevelled to the crown's back. */
+  backer: z.strictObject({ profile: id, bevelled: z.boolean().optional() }).optional(),
+  /** The closing piece as it was measured between its neighbours, along the wall edge, and the wall it is on. */
+  measuredClosing: z.strictObject({ wall: id, near: positive }).optional(),
   splices: z
     .array(z.strictObject({ wall: id, at: notNegative }))
     .max(1000)
@@ -441,7 +447,16 @@ export const houseRulesSchema = z.strictObject({
   /** How crown is hung: round the room, opposite walls first, or as foam. */
   crownOrder: z.enum(['round', 'opposite', 'foam'], 'must be "round", "opposite" or "foam"').optional(),
   closing: notNegative.max(1_000).optional(),
+  closingMode: z.enum(['long', 'measured'], 'must be "long" or "measured"').optional(),
   shy: notNegative.max(1_000).optional(),
+  /** What a gap between crown and ceiling may come to and still be caulked. */
+  ceilingGap: notNegative.max(1_000).optional(),
+  /** Whether crown follows the ceiling or keeps a level line under its lowest point. */
+  ceilingLine: z.enum(['follow', 'level'], 'must be "follow" or "level"').optional(),
+  /** What crown hangs below the ceiling, for a line of light above it; 0 for none. */
+  lightGap: notNegative.max(1_000).optional(),
+  /** How much of an end stays loose until its neighbour is up, by material; "*" for any other. */
+  looseEnd: z.record(z.string().min(1).max(40), notNegative.max(100_000)).optional(),
   testPiece: notNegative.optional(),
   kit: z.partialRecord(openingSchema.shape.kind, kitSchema).optional(),
 });

@@ -4,7 +4,7 @@ import { angleAt, halfAngle, isAssumed } from '../survey/index.ts';
 import type { TrimFrame } from './trim-frame.ts';
 
 /** How the two pieces that meet at a corner are joined, before it is decided which of them runs through. */
-export type CornerTechnique = 'cope' | 'butt' | 'miter' | 'bullnose' | 'straight';
+export type CornerTechnique = 'cope' | 'butt' | 'miter' | 'bullnose' | 'straight' | 'stop';
 
 /** A corner where both walls carry the trim up to it. */
 export interface CornerJoint {
@@ -28,6 +28,8 @@ const techniqueAt = (
 ): CornerTechnique => {
   // Two walls that run straight on: nothing turns, the pieces meet end to end.
   if (Math.abs(angle - 180) < SAME_ANGLE) return 'straight';
+  // Hidden behind crown: nobody sees that two strips leave the nose of an outside corner open.
+  if (frame.behind) return angle > 180 ? 'stop' : 'butt';
   if (angle > 180)
     return corner.form?.kind === 'bullnose' && frame.rules.bullnose === 'transition' ? 'bullnose' : 'miter';
   if (pin === 'miter') return 'miter';

@@ -20,7 +20,7 @@ export function crownOrder(
   start: number,
 ): CrownOrder {
   const school = frame.rules.crownOrder;
-  if (!frame.atCeiling || school === undefined || segments.length < 3) return NONE;
+  if (!frame.atCeiling || frame.behind || school === undefined || segments.length < 3) return NONE;
   const closed = segments.every((one) => one.leftMate !== undefined && one.rightMate !== undefined);
   if (!closed) return NONE;
   if (school !== 'opposite') return { glued: new Set(), closes: true };

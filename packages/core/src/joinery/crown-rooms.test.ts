@@ -125,6 +125,46 @@ test('with a door to come in by, the piece that closes is the one that hangs las
   ]);
 });
 
+describe('C1 with its closing piece measured in place', () => {
+  const job = (trim: object = {}): JobFile =>
+    crownJob({
+      unit: 'in',
+      profile: { width: 4.625, springAngle: 45, material: 'polyurethane' },
+      ceiling: 96,
+      walls: [138.75, 101.5, 138.75, 103.875].map((length) => ({ length, corner: corner(90) })),
+      rules: { scarfAngle: 0, crownOrder: 'round', closing: 0.0625, closingMode: 'measured' },
+      stock: 144,
+      trim,
+    });
+  const last = (one: JobFile): Piece => planned(one).at(-1)!;
+
+  test('it waits with half an inch to spare, hangs last and lies last on its stick', async () => {
+    expect(last(job())).toMatchObject({
+      wall: 'W4',
+      near: 104.375,
+      held: { until: 'measured', predicted: 103.875, allowance: 0.5 },
+      reason: expect.arrayContaining(['held until its neighbours hang and it is measured between them']),
+    });
+    const result = planJob(job({ splices: [{ wall: 'W4', at: 40 }] }), {
+      solver: await testSolver(),
+      seconds: 2,
+      clock,
+    });
+    if (!result.ok) throw new Error(result.issues[0].text);
+    const plan = result.value;
+    const held = plan.pieces.filter((one) => one.held);
+    expect(held.map((one) => one.near)).toEqual([64.375]);
+    const stick = plan.sticks.find((one) => one.cuts.some((cut) => cut.piece === held[0]!.id))!;
+    expect(stick.cuts.at(-1)!.piece).toBe(held[0]!.id);
+  });
+
+  test('measured, it is cut to that; a measure of another wall is not its own', () => {
+    expect(last(job({ measuredClosing: { wall: 'W4', near: 103.75 } }))).toMatchObject({ near: 103.75 });
+    expect(last(job({ measuredClosing: { wall: 'W4', near: 103.75 } })).held).toBeUndefined();
+    expect(last(job({ measuredClosing: { wall: 'W3', near: 103.75 } })).held).toBeDefined();
+  });
+});
+
 describe('C2: glued, opposite walls first, test pair', () => {
   const job = crownJob({
     unit: 'mm',
@@ -173,9 +213,17 @@ describe('C2: glued, opposite walls first, test pair', () => {
     expect(said(w3.right)).toBe('R 31.798, tilt L 33.997, keep left');
   });
 
-  test('four sticks', async () => {
+  test('four sticks; the test pair is cut before all else', async () => {
     const plan = planJob(job, { solver: await testSolver(), seconds: 3, clock });
-    expect(plan.ok && plan.value.sticks).toHaveLength(4);
+    if (!plan.ok) throw new Error(plan.issues[0].text);
+    const { sticks, pieces } = plan.value;
+    expect(sticks).toHaveLength(4);
+    const isTest = (id: string): boolean => pieces.find((one) => one.id === id)!.role === 'test';
+    const cut = sticks.map((stick) => stick.cuts.map((one) => isTest(one.piece)));
+    const withTest = cut.filter((one) => one.includes(true));
+    expect(cut.slice(0, withTest.length)).toEqual(withTest);
+    for (const one of withTest) expect(one).toEqual([...one].sort((a, b) => Number(b) - Number(a)));
+    expect(withTest.flat().filter(Boolean)).toHaveLength(2);
   });
 });
 
@@ -278,9 +326,16 @@ describe('C3: a bay with bullnose corners', () => {
       ]),
     );
     expect(rows).toHaveLength(7);
-    for (const turn of pieces.filter((one) => one.role === 'transition'))
-      for (const end of [turn.left, turn.right])
-        expect(pieces.find((one) => one.id === end.mate)!.order).toBeLessThan(turn.order);
+    const hung = [...pieces].sort((a, b) => a.order - b.order);
+    expect(hung.map((one) => `${one.wall} ${one.role}`)).toEqual([
+      'W1 wall',
+      'W2 wall',
+      'W1 transition',
+      'W3 wall',
+      'W4 wall',
+      'W5 wall',
+      'W4 transition',
+    ]);
   });
 
   test('settings of turn ends and of 135 corners', () => {

@@ -156,6 +156,15 @@ export function cornerEnd(
     };
   if (joint.technique === 'miter') return miterEnd(frame, joint);
   const form = joint.corner.form;
+  if (joint.technique === 'stop')
+    return {
+      joint: 'square',
+      angle: 0,
+      setback:
+        form?.kind === 'bullnose' && form.to !== 'curve' ? form.radius * tanDeg(Math.abs(joint.half)) : 0,
+      reason: 'hidden behind crown: square, where its wall ends',
+      insideCorner: false,
+    };
   if (joint.technique === 'bullnose' && form?.kind === 'bullnose')
     return transitionEnd(frame, joint, form.radius, form.to === 'curve');
   const why = whyThrough(joint, runsThrough, throughFaces);
@@ -215,11 +224,19 @@ export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefin
   if (stop.kind === 'interruption') return square('square', `square against ${stop.name}`);
   if (stop.part === 'stool') return square('square', 'square against the horn of the stool');
   const traits = traitsOf(frame.profile);
-  const stands = frame.standoff + (traits.proud === 'projection' ? frame.depth : frame.profile.thickness);
+  const stands = frame.behind
+    ? frame.behind.projection
+    : frame.standoff + (traits.proud === 'projection' ? frame.depth : frame.profile.thickness);
   const proud = stop.casingThickness === undefined ? undefined : stands - stop.casingThickness;
   if (proud !== undefined && proud <= frame.rules.returnTolerance + NOISE)
     return square('square', `dies square into the ${STANDING[stop.part!] ?? 'casing'}`);
   const to = frame.standoff > 0 ? 'what it lies on' : 'the wall';
+  if (frame.behind)
+    return square(
+      'square',
+      'hidden behind crown: square, short of its return',
+      proud === undefined || proud > frame.rules.returnTolerance + NOISE ? frame.behind.projection : 0,
+    );
   const why =
     proud === undefined
       ? `to ${to}: no casing here`

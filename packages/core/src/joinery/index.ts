@@ -9,3 +9,5 @@ export * from './spring-fit.ts';
 export * from './splice.ts';
 export * from './slopes.ts';
 export * from './crown-order.ts';
+export * from './backer.ts';
+export * from './drop-line.ts';

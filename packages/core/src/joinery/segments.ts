@@ -45,8 +45,12 @@ interface Block {
 /** Upper edge of a trim over a stretch of its wall: what hangs at the ceiling follows the heights that were read there. */
 const highOn = (frame: TrimFrame, wall: Wall, from: number, to: number): number =>
   frame.atCeiling && wall.ceilingHeights !== undefined
-    ? (lowestCeiling(frame.room, wall, from, to) ?? frame.high)
+    ? hungBelow(frame, lowestCeiling(frame.room, wall, from, to))
     : frame.high;
+
+/** As far below the ceiling there as the trim hangs below the room's. */
+const hungBelow = ({ high, room }: TrimFrame, ceiling: number | undefined): number =>
+  ceiling === undefined ? high : ceiling - ((room.ceilingHeight ?? high) - high);
 
 /** What an opening takes of the wall at a trim's height, with what stands around it; undefined when the trim passes it. */
 function openingBlock(job: JobFile, frame: TrimFrame, wall: Wall, opening: Opening): Block | undefined {

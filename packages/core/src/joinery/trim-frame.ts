@@ -8,6 +8,7 @@ import {
   type Room,
   type Trim,
 } from '../job/index.ts';
+import type { Unit } from '../measure/index.ts';
 import { dropOf, projectionOf, springOf } from '../saw/index.ts';
 import { slopesOf, type SlopePlan, type Slopes } from './slopes.ts';
 
@@ -20,6 +21,7 @@ export interface TrimFrame {
   readonly trim: Trim;
   readonly profile: Profile;
   readonly rules: HouseRules;
+  readonly unit: Unit;
   readonly insideJoint: InsideJoint;
   /** Distance from near line to far line. */
   readonly depth: number;
@@ -32,6 +34,10 @@ export interface TrimFrame {
   readonly high: number;
   /** Crown whose ceiling slopes and whose corners mate. */
   readonly slopes: Slopes | undefined;
+  /** The strip that is hidden behind this crown. */
+  readonly strip?: Profile;
+  /** A strip hidden behind crown: the crown's trim, and how far that stands out. */
+  readonly behind?: { readonly trim: string; readonly projection: number };
 }
 
 const profileById = (job: JobFile, id: string): Profile => {
@@ -68,18 +74,21 @@ const slopesWhere = (plan: SlopePlan): Slopes | undefined =>
 export function trimFrame(job: JobFile, rules: HouseRules, room: Room, trim: Trim): TrimFrame {
   const profile = seated(profileById(job, trim.profile), trim);
   const { atCeiling, depth } = traitsOf(profile);
-  const low = atCeiling ? (room.ceilingHeight ?? 0) - dropOf(profile) : (trim.height ?? 0);
+  const ceiling = (room.ceilingHeight ?? 0) - rules.lightGap;
+  const low = atCeiling ? ceiling - dropOf(profile) : (trim.height ?? 0);
   return {
     room,
     trim,
     profile,
     rules: rulesForProfile(rules, profile),
+    unit: job.unit,
     insideJoint: insideJointFor(rules, profile),
     depth: depth === 'projection' ? projectionOf(profile) : profile.thickness,
     standoff: standoffOf(job, room, trim),
     atCeiling,
     low,
-    high: atCeiling ? (room.ceilingHeight ?? 0) : low + profile.width,
+    high: atCeiling ? ceiling : low + profile.width,
+    ...(trim.backer && atCeiling ? { strip: profileById(job, trim.backer.profile) } : {}),
     slopes: atCeiling ? slopesWhere(slopesOf(room, trim, profile)) : undefined,
   };
 }

@@ -1,5 +1,6 @@
 import { atanDeg, bendPieceKey, cosDeg, tanDeg, testPieceKey, type PieceKey } from '../base/index.ts';
-import { loopOf } from '../job/index.ts';
+import { loopOf, type Wall } from '../job/index.ts';
+import { formatWithUnit, type Unit } from '../measure/index.ts';
 import { bendPlane, crownOrder, placeOfSegment, type TrimFrame } from '../joinery/index.ts';
 import { dropOf } from '../saw/index.ts';
 import { cutEnd, type Draft, type DraftEnd } from './draft.ts';
@@ -22,20 +23,26 @@ export function allowanceReason(allowance: number, glued: boolean, closes: boole
 /** How the crew's school hangs a piece of crown, and where its lower edge runs. */
 export function crownReason(frame: TrimFrame, glued: boolean, closes: boolean, wallIndex: number): string[] {
   if (!frame.atCeiling) return [];
-  const { crownOrder: school, closing } = frame.rules;
+  const { crownOrder: school, looseEnd } = frame.rules;
   const drop = frame.slopes?.drops.get(wallIndex);
-  const inch = closing < 1;
+  const loose =
+    looseEnd[school === 'foam' ? 'polyurethane' : (frame.profile.material ?? '*')] ?? looseEnd['*'] ?? 0;
   return [
     ...(drop === undefined
       ? []
       : [`its wall edge runs ${size(drop)} below the ceiling line, measured plumb`]),
-    ...(school === undefined || closes || glued
+    ...(school === undefined || closes || glued || loose === 0
       ? []
-      : [
-          `leave its last ${school === 'foam' ? (inch ? '18 in' : '450 mm') : inch ? '10 in' : '250 mm'} loose until its neighbour is up`,
-        ]),
+      : [`leave its last ${formatWithUnit(loose, frame.unit)} loose until its neighbour is up`]),
   ];
 }
+
+/** How the strip behind crown is fixed. */
+export const backerReason = ({ substrate }: Pick<Wall, 'substrate'>, unit: Unit): string[] => [
+  substrate === undefined
+    ? 'hidden behind crown: a screw into every stud; crown is nailed into it'
+    : `hidden behind crown: a screw every ${unit === 'in' ? '16 in' : '400 mm'}${substrate === 'masonry' ? ' into plugs; crown is nailed into it, never into the masonry' : '; crown is nailed into it'}`,
+];
 
 /** The climb of a segment's wall, where crown follows a slope there. */
 export const rakeOf = ({ frame, segments }: RunLayout['run'], segment: number) =>

@@ -25,7 +25,7 @@ export interface Draft {
   readonly profile: Profile;
   readonly sawnAs: Profile['use'];
   readonly depth: number;
-  readonly role: 'wall' | 'transition' | 'test' | PartRole;
+  readonly role: 'wall' | 'transition' | 'test' | 'backer' | PartRole;
   /** Around an opening: which face of the wall, and where it stands there. */
   readonly side?: 'other';
   readonly place?: PartPlace;
@@ -67,5 +67,5 @@ export const cutEnd = (cut: EndCut, mate: PieceKey | undefined): DraftEnd => ({
   angle: cut.angle,
   ...(cut.snip === undefined ? {} : { snip: cut.snip }),
   ...(cut.plane === undefined ? {} : { plane: cut.plane }),
-  ...(mate === undefined ? {} : { mate }),
+  ...(mate === undefined || cut.joint === 'square' ? {} : { mate }),
 });

@@ -1,14 +1,24 @@
 import { returnPieceKey, type PieceKey } from '../base/index.ts';
-import type { Stretch } from '../joinery/index.ts';
+import { ownTrim, type Stretch } from '../joinery/index.ts';
 import { springOf } from '../saw/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
-import { allowanceReason, crownReason, rakeDrafts, rakeKeys, rakeOf, testDrafts } from './crown-drafts.ts';
+import {
+  allowanceReason,
+  backerReason,
+  crownReason,
+  rakeDrafts,
+  rakeKeys,
+  rakeOf,
+  testDrafts,
+} from './crown-drafts.ts';
 import { cutEnd, type Draft, type DraftEnd } from './draft.ts';
 import {
   closingOf,
   hangingOf,
+  measuredClosing,
   stretchAllowance,
   stretchId,
+  waitsForMeasure,
   type JobLayout,
   type RunLayout,
   type SpliceChoices,
@@ -67,7 +77,7 @@ export function draftRun(
   const runLayout = layout.rooms[roomIndex]!.runs[runIndex]!;
   const { run } = runLayout;
   const { frame } = run;
-  const { room, trim, profile, rules } = frame;
+  const { room, profile, rules } = frame;
   const scarf = rules.scarfAngle;
   const bySegment = spansBySegment(runLayout, choices);
   const ids = bySegment.map((spans, segment) =>
@@ -78,7 +88,9 @@ export function draftRun(
   const { glued: gluedIn } = hangingOf(runLayout);
   const closing = closingOf(runLayout);
   const drafts: Draft[] = [];
-  const layer = layerOf(runLayout);
+  // A strip behind crown goes up before any trim on the walls, so that crown is nailed into it.
+  const hidden = frame.behind !== undefined;
+  const layer = layerOf(runLayout) - (hidden ? 0.25 : 0);
   run.segments.forEach((joined, segment) => {
     const wallIndex = joined.segment.wallIndex;
     const wallId = room.walls[wallIndex]!.id;
@@ -114,25 +126,36 @@ export function draftRun(
       const glued = gluedIn.has(segment);
       if (glued) after.push(...[leftMate, rightMate].filter((one) => one !== undefined));
       const closes = wholeStretch && stretch === closing;
+      // It is measured after both that it closes between hang.
+      const waits = closes && waitsForMeasure(runLayout, stretch);
+      const measured = closes && measuredClosing(runLayout, stretch) !== undefined;
+      if (closes) after.push(...[leftMate, rightMate].filter((one) => one !== undefined));
       const reason = [
         ...(first ? [`left: ${joined.leftCut.reason}`] : [spliceReason(placeBefore!, 'left')]),
         ...(last ? [`right: ${joined.rightCut.reason}`] : [spliceReason(placeAfter!, 'right')]),
-        ...allowanceReason(allowance, glued, closes),
-        ...crownReason(frame, glued, closes, wallIndex),
+        ...(waits
+          ? ['held until its neighbours hang and it is measured between them']
+          : measured
+            ? ['as measured between its neighbours']
+            : allowanceReason(allowance, glued, closes)),
+        ...(hidden
+          ? backerReason(room.walls[wallIndex]!, frame.unit)
+          : crownReason(frame, glued, closes, wallIndex)),
       ];
       drafts.push({
         id,
         roomIndex,
-        trimId: trim.id,
+        trimId: ownTrim(frame),
         wallId,
         profile,
         sawnAs: profile.use,
         depth: frame.depth,
-        role: 'wall',
+        role: hidden ? 'backer' : 'wall',
         from,
         to,
         near: to - from + allowance,
         allowance,
+        ...(waits ? { held: { until: 'measured' as const, predicted: to - from, allowance } } : {}),
         left,
         right,
         reason,

@@ -1,5 +1,6 @@
 import { joinKey, NOISE, SAME_LENGTH, wallPieceKey, type PieceKey, type StretchPart } from '../base/index.ts';
 import {
+  backerFrame,
   crownOrder,
   endNameOf,
   extentOf,
@@ -18,6 +19,7 @@ import {
   type SlopeFault,
   type SpliceContext,
   type Stretch,
+  type TrimFrame,
   type TrimRun,
   unevenness,
 } from '../joinery/index.ts';
@@ -109,8 +111,16 @@ export function inStandingOrder(trims: readonly Trim[]): Trim[] {
     .map(({ trim }) => trim);
 }
 
-function layOutTrim(job: JobFile, rules: HouseRules, room: Room, trim: Trim): RunLayout {
+/** A trim's run, after the strip that is hidden behind it. */
+function withBacker(job: JobFile, rules: HouseRules, room: Room, trim: Trim): RunLayout[] {
   const frame = trimFrame(job, rules, room, trim);
+  const backer = backerFrame(rules, frame);
+  // The trim's own run first: it is what is found by the trim's id.
+  return [layOutFrame(job, rules, frame), ...(backer ? [layOutFrame(job, rules, backer)] : [])];
+}
+
+function layOutFrame(job: JobFile, rules: HouseRules, frame: TrimFrame): RunLayout {
+  const { room, trim } = frame;
   const longest = usableLengths(job, rules, trim.profile)[0] ?? Infinity;
   // Whether a stretch will be spliced matters to the joints only roughly: its ends then belong to two pieces.
   const pinned = (segment: Segment): boolean =>
@@ -220,7 +230,7 @@ export function layOutJob(job: JobFile): JobLayout {
         .filter((trim) => !blocked.some((one) => one.room === room && one.trim === trim))
         .flatMap((trim) => {
           const along = roomAlong(room, trim);
-          return along ? [layOutTrim(job, own, along, trim)] : [];
+          return along ? withBacker(job, own, along, trim) : [];
         }),
       openings: dressedOpenings(job, own, room),
     };
@@ -292,6 +302,19 @@ export const hangingOf = (layout: RunLayout): CrownOrder =>
 export const closingOf = (layout: RunLayout): Stretch | undefined =>
   hangingOf(layout).closes ? inWalkingOrder(layout).at(-1) : undefined;
 
+/** What the closing piece measured in its place, where it was; a measure counts for the wall it was taken on. */
+export function measuredClosing({ run }: RunLayout, stretch: Stretch): number | undefined {
+  const measured = run.frame.trim.measuredClosing;
+  const { wallIndex } = run.segments[stretch.segment]!.segment;
+  return measured?.wall === run.frame.room.walls[wallIndex]!.id ? measured.near : undefined;
+}
+
+/** Whether a stretch waits until it is measured between its neighbours: the closing piece of crown, by the crew's rule. */
+export const waitsForMeasure = (layout: RunLayout, stretch: Stretch): boolean =>
+  layout.run.frame.rules.closingMode === 'measured' &&
+  closingOf(layout) === stretch &&
+  measuredClosing(layout, stretch) === undefined;
+
 /**
  * What a stretch is cut longer than its place, or, glued in between crown that hangs, shorter: springing in for one left
  * whole, the closing of a crown run for its last piece.
@@ -302,7 +325,11 @@ export function stretchAllowance(layout: RunLayout, stretch: Stretch): number {
   const { rules } = run.frame;
   const whole = stretch.from === joined.from && stretch.to === joined.to;
   if (hangingOf(layout).glued.has(stretch.segment)) return whole ? -rules.shy : 0;
-  if (closingOf(layout) === stretch) return rules.closing;
+  if (closingOf(layout) === stretch) {
+    const measured = measuredClosing(layout, stretch);
+    if (measured !== undefined) return measured - (stretch.to - stretch.from);
+    return rules.closingMode === 'measured' ? rules.heldAllowance : rules.closing;
+  }
   return whole ? segmentAllowance(rules, joined) : 0;
 }
 

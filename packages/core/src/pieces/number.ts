@@ -1,4 +1,4 @@
-import type { Room } from '../job/index.ts';
+import { traitsOf, type Room } from '../job/index.ts';
 import type { Draft } from './draft.ts';
 import { walkKey } from './walk-key.ts';
 
@@ -43,11 +43,31 @@ export function inHangingOrder(room: Room, drafts: readonly Draft[]): Draft[] {
   const steps = waitingSteps(drafts);
   const trimAt = new Map(room.trims.map((trim, index) => [trim.id, index]));
   const reading = byWalk(room);
-  return [...drafts].sort(
-    (a, b) =>
-      a.layer - b.layer ||
-      (a.layer >= 10 ? trimAt.get(a.trimId)! - trimAt.get(b.trimId)! : 0) ||
-      steps.get(a.id)! - steps.get(b.id)! ||
-      reading(a, b),
+  return turnsBetween(
+    [...drafts].sort(
+      (a, b) =>
+        a.layer - b.layer ||
+        (a.layer >= 10 ? trimAt.get(a.trimId)! - trimAt.get(b.trimId)! : 0) ||
+        steps.get(a.id)! - steps.get(b.id)! ||
+        reading(a, b),
+    ),
   );
+}
+
+/**
+ * The turn pieces of crown around a rounded corner go in as soon as both neighbours are up, while their glue is still soft and
+ * the ladder stands there. Source: crown, section 7.
+ */
+function turnsBetween(drafts: readonly Draft[]): Draft[] {
+  const isTurn = (draft: Draft): boolean =>
+    draft.role === 'transition' && draft.slope === undefined && traitsOf(draft.profile).atCeiling;
+  const turns = drafts.filter(isTurn);
+  const hung = drafts.filter((draft) => !isTurn(draft));
+  const at = new Map(hung.map((draft, index) => [draft.id, index]));
+  const since = (turn: Draft): number =>
+    Math.max(-1, ...turn.after.map((id) => at.get(id) ?? hung.length - 1));
+  return [
+    ...turns.filter((turn) => since(turn) < 0),
+    ...hung.flatMap((draft, index) => [draft, ...turns.filter((turn) => since(turn) === index)]),
+  ];
 }

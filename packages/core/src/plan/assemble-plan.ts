@@ -1,3 +1,4 @@
+import { ownTrim } from '../joinery/index.ts';
 import { fromMinor, toMinor } from '../measure/index.ts';
 import type { JobLayout } from '../pieces/index.ts';
 import type { Closure } from '../survey/index.ts';
@@ -49,7 +50,7 @@ export function assemblePlan(
         ({ run: { frame } }) =>
           frame.profile.id === profile &&
           !refused.some(
-            (one) => one.profile === profile && one.room === frame.room.id && one.trim === frame.trim.id,
+            (one) => one.profile === profile && one.room === frame.room.id && one.trim === ownTrim(frame),
           ),
       )
       .reduce((sum, one) => sum + one.stretches.filter((stretch) => stretch.pinnedAfter).length, 0);

@@ -7,10 +7,12 @@ import {
   draftRun,
   stretchAllowance,
   stretchesOf,
+  waitsForMeasure,
   type Draft,
   type JobLayout,
   type SpliceChoices,
 } from '../pieces/index.ts';
+import { ownTrim } from '../joinery/index.ts';
 import { depthOfProfile } from '../saw/index.ts';
 import type { CutRecord } from './cut-records.ts';
 
@@ -155,8 +157,9 @@ function spliceWalls(
       minPiece: rules.minPiece * units,
       apart: stretch.apart * units,
       when: saving || stretch.scarce ? 'allowed' : 'needed',
+      ...(waitsForMeasure(runLayout, stretch) ? { held: true } : {}),
     };
-    return [{ wall, run: { room: room.room.id, trim: frame.trim.id } }];
+    return [{ wall, run: { room: room.room.id, trim: ownTrim(frame) } }];
   });
 }
 
@@ -201,6 +204,7 @@ export function cutProblems(
           // A leg that is to be ripped is cut from its full stick first.
           depth: (draft.role.startsWith('leg') ? depthOfStock(draft, profile) : draft.depth) * units,
           ...(draft.held ? { held: true } : {}),
+          ...(draft.role === 'test' ? { first: true } : {}),
         };
       });
     const walls = spliceWalls(layout, profile.id, units, toMinor(rules.splicePrice, coin), spliceScarce);

@@ -12,6 +12,7 @@ import {
   type Closure,
 } from '../survey/index.ts';
 import { materialWatchOuts } from './material-watch-outs.ts';
+import { crownWatchOuts } from './crown-watch-outs.ts';
 import { openingWatchOuts } from './opening-watch-outs.ts';
 import type { Piece, PlannedStick, WatchOut } from './plan-file.ts';
 import { tightSticks } from './sticks-of.ts';
@@ -81,22 +82,12 @@ function cornerWatchOuts({ room, rules }: RoomLayout, watch: Watch): WatchOut[] 
 /** What a trim's run asks for: stretches without a piece, pins that cannot hold, splices out of place. */
 function runWatchOuts(room: Room, { run, stretches, released }: RunLayout, watch: Watch): WatchOut[] {
   const { frame } = run;
-  const out: WatchOut[] = [];
+  const out: WatchOut[] = frame.behind ? [] : crownWatchOuts(room, frame, watch);
   const wallAt = (index: number) => ({
     data: { room: room.name, wall: index + 1 },
     where: { room: room.id, wall: room.walls[index]!.id },
   });
   const profile = frame.profile.name;
-  for (const { wallIndex, end, turn, misses, otherSpring } of frame.slopes?.corners ?? []) {
-    const { data, where } = wallAt(wallIndex);
-    out.push(
-      watch(
-        'slope-corner',
-        { ...data, profile, end, turn, misses, otherSpring },
-        { ...where, corner: where.wall },
-      ),
-    );
-  }
   for (const segment of run.dropped) {
     const { data, where } = wallAt(segment.wallIndex);
     out.push(watch('no-room', { ...data, length: segment.to - segment.from, profile }, where));

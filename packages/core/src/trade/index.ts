@@ -10,3 +10,6 @@ export * from './room.ts';
 export * from './tape.ts';
 export * from './spring.ts';
 export * from './scarf-view.ts';
+export * from './crown-figures.ts';
+export * from './corner-from-gap.ts';
+export * from './saw-error.ts';

@@ -27,3 +27,15 @@ test('under a ceiling that climbs away 4 in 12: hung at its own drop line its to
   expect(written(crownSection(cove, 'in', { drop: 2.1126, pitch }))).toEqual(['2 1/8 −', '2 7/32 +']);
   expect(written(crownSection(cove, 'in', { drop: 2.8565, pitch }))).toContain('open 3/4');
 });
+
+test('a light gap lowers the drop that is measured and is named; a strip that fits is wood, one that does not is a clash', () => {
+  const lit = crownSection(cove, 'in', undefined, { lightGap: 2 });
+  expect(written(lit)).toEqual(['4 27/32 +', '2 7/32 +', 'light gap 2']);
+  const strip = { name: 'strip', alongCeiling: 0.75, alongWall: 0.75, taken: 0.9, turned: false };
+  const roles = (fits: boolean) =>
+    crownSection(cove, 'in', undefined, { lightGap: 0, strip: { ...strip, fits } }).shapes.flatMap((shape) =>
+      shape.kind === 'area' ? [shape.role] : [],
+    );
+  expect(roles(true)).toEqual(['wall', 'wood', 'wood-other']);
+  expect(roles(false)).toEqual(['wall', 'wood', 'clash']);
+});

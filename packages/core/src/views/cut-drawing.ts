@@ -58,6 +58,9 @@ export interface CutSolids {
   readonly waste: readonly Face[];
   /** The edge the mark is on, from inside the piece to the mark. */
   readonly edge: readonly [Vec3, Vec3];
+  /** Of crown: its wall edge and its ceiling edge along its face, from inside the piece to the cut. */
+  readonly edges:
+    { readonly wall: readonly [Vec3, Vec3]; readonly ceiling: readonly [Vec3, Vec3] } | undefined;
 }
 
 /**
@@ -107,6 +110,7 @@ export function cutSolids(
   // Of the edges on that line the one that faces up, and towards the operator.
   const rank = (p: Vec3): number => toSaw(p)[2] * 10 - toSaw(p)[1];
   const marked = onLine.reduce((best, p) => (rank(p) > rank(best) ? p : best));
+  const onFace = (p: Vec3): readonly [Vec3, Vec3] => [toSaw(flat(p, -out * long)), toSaw(plane(p, 0))];
   return {
     kept: between((p) => flat(p, -out * long), atEnd(0)),
     blade: between(
@@ -114,6 +118,9 @@ export function cutSolids(
       (p) => plane(grown(p), kerf),
     ),
     waste: between(atEnd(kerf), (p) => flat(p, out * long * 0.8)),
+    edges: traitsOf(profile).sprung
+      ? { wall: onFace(corners[3]!.at), ceiling: onFace(corners[2]!.at) }
+      : undefined,
     edge: [toSaw(flat(marked, -out * long)), toSaw(plane(marked, 0))],
   };
 }
@@ -176,6 +183,12 @@ export function cutDrawing(
       ...behind,
       ...blade,
       ...before,
+      ...(solids.edges
+        ? [
+            line('wall-edge', ...solids.edges.wall.map((p) => seen(eye, p))),
+            line('ceiling-edge', ...solids.edges.ceiling.map((p) => seen(eye, p))),
+          ]
+        : []),
       line('marked', seen(eye, solids.edge[0]), seen(eye, solids.edge[1])),
       { kind: 'mark', mark: 'point', at: seen(eye, solids.edge[1]) },
       label(middleOf(solids.kept, eye), 'keep', { as: from === 'above' ? 'name' : 'large' }),

@@ -1,7 +1,7 @@
 import { tanDeg } from '../base/index.ts';
 import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
 import type { Saw } from '../job/index.ts';
-import { detentBeside, roundingOpens } from '../saw/index.ts';
+import { detentBeside, dropOf, projectionOf, roundingOpens } from '../saw/index.ts';
 import type { Piece, PlanFile } from '../plan/index.ts';
 import { spoken, type Vocabulary, type WatchOutCode } from '../words/index.ts';
 import type { CutStep } from './cut-steps.ts';
@@ -28,6 +28,7 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit, vocabu
   const { joint, angle, snip } = piece[end];
   const notes: string[] = [];
   if (step.recipe !== undefined) notes.push(step.recipe);
+  notes.push(...nestedNotes(step, unit));
   if (step.alsoMakes) notes.push(`This cut makes the left end of ${step.alsoMakes.label} too.`);
   if (setting.block)
     notes.push(
@@ -58,6 +59,29 @@ export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit, vocabu
     );
   notes.push(...partNotes(step, unit));
   return notes.map((note) => spoken(note, vocabulary));
+}
+
+/** Crown rolls on its two edges; after so many cuts its stop is looked at again. */
+const CHECK_STOP = 10;
+
+/**
+ * How crown is held nested, said at its first end: where the stop is, and what comes of laying it the other way up, as some do.
+ * With the ceiling edge up the fence the same swing is right for a crown whose drop and projection are changed about.
+ * Source: crown, section 5.
+ */
+function nestedNotes({ end, profile, saw }: CutStep, unit: Unit): string[] {
+  if (saw.way !== 'nested' || end !== 'left') return [];
+  const size = (value: number): string => `${formatLength(value, unit, { inchParts: 32 })} ${unit}`;
+  const [drop, out] = [dropOf(profile), projectionOf(profile)];
+  const off = Math.abs(drop - out);
+  return [
+    `Stop: its ceiling edge ${size(out)} out on the table, its wall edge ${size(drop)} up the fence. Look at it again every ${CHECK_STOP} cuts: a crown that rolls opens more than a wrong angle.`,
+    ...(off > SEEN[unit]
+      ? [
+          `Never with the ceiling edge up the fence at this swing: it would fit only hung the other way down, ${size(off)} off on wall and ceiling.`,
+        ]
+      : []),
+  ];
 }
 
 /** What is done to a part of an opening besides its two ends; said at its last one. */
@@ -100,3 +124,14 @@ const SAID_BY_CUT: ReadonlySet<string> = new Set<WatchOutCode>(['needs-block', '
 /** What a careful lead would point out about a piece at the saw, beside what its cuts say themselves. */
 export const pieceWarnings = (plan: Pick<PlanFile, 'watchOuts'>, piece: Pick<Piece, 'id'>): string[] =>
   plan.watchOuts.filter((one) => one.piece === piece.id && !SAID_BY_CUT.has(one.code)).map((one) => one.text);
+
+/** What is done to a piece at the bench once it is sawn. */
+export function benchTask({ piece }: CutStep): string {
+  const ends = (['left', 'right'] as const).flatMap((side) => {
+    const { joint, over } = piece[side];
+    if (joint === 'cope') return [`cope its ${side} end along the revealed line`];
+    if (joint === 'scarf') return [`its ${side} end is a scarf and lies ${over ? 'over' : 'under'}`];
+    return [];
+  });
+  return ends.length > 0 ? `At the bench: ${ends.join('; ')}.` : '';
+}

@@ -61,7 +61,7 @@ interface Bench extends Marking {
  */
 export function cutSteps(
   job: Pick<JobFile, 'rooms' | 'unit' | 'profiles' | 'saws' | 'saw' | 'houseRules'>,
-  plan: PlanFile,
+  plan: Pick<PlanFile, 'pieces' | 'sticks'>,
 ): CutStep[] {
   const byId = new Map(plan.pieces.map((piece) => [piece.id, piece]));
   const profiles = new Map(job.profiles.map((profile) => [profile.id, profile]));
@@ -88,6 +88,7 @@ export function cutSteps(
       const piece = bench.pieceOf(mark.piece);
       // What waits is one step: nothing is marked on it yet.
       if (piece.held && mark.end === 'right') return;
+      // The figures are those of the plan where it has them.
       const length = stick.marked[k] ?? mark.length;
       steps.push({
         ...common,

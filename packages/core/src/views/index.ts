@@ -1,6 +1,7 @@
 export * from './ribbon.ts';
 export * from './ribbon-drawing.ts';
 export * from './opening-drawing.ts';
+export * from './opening-parts-drawing.ts';
 export * from './crown-section.ts';
 export * from './room-plan.ts';
 export * from './plan-drawing.ts';
@@ -12,3 +13,15 @@ export { cutDrawing, cutSolids, endDrawing, type CutSolids } from './cut-drawing
 export * from './cut-notes.ts';
 export * from './plan-number.ts';
 export * from './end-solid.ts';
+export * from './as-it-hangs.ts';
+export * from './drop-line-drawing.ts';
+export * from './at-saw.ts';
+export * from './hang-list.ts';
+export * from './glue-up.ts';
+export { heldMeasure, type HeldMeasure } from './held-measure.ts';
+export { crownHanging, rollAdvice } from './crown-hanging.ts';
+export * from './what-joints-tell.ts';
+export * from './paper.ts';
+export * from './handover.ts';
+export * from './lessons.ts';
+export * from './waiting.ts';

@@ -37,7 +37,8 @@ export interface RibbonWhat {
   readonly unit: Unit;
   readonly layer: 'measures' | 'pieces';
   readonly pieces: readonly Piece[];
-  /** By id, for the face width of casing. */
+  /** What hangs at the ceiling while the band shows what stands on the floor: along the walls' upper edge. */
+  readonly upper?: readonly Piece[];
   /** Whether splices have a handle; the one that is on its way, where it is and what it would be worth there. */
   readonly splices?: {
     readonly held?: { readonly piece: string; readonly at: number; readonly worth: SplicePlace | undefined };
@@ -60,6 +61,7 @@ export function ribbonDrawing(room: Room, layout: RibbonLayout, what: RibbonWhat
       ...layout.walls.flatMap((wall) => wallShapes(room.walls[wall.index]!, wall, layout, what.unit)),
       ...(what.layer === 'pieces'
         ? [
+            ...upperParts(room, layout, what),
             ...pieceParts(room, layout, what),
             ...casingParts(room, layout, what),
             ...(what.splices ? spliceParts(room, layout, what) : []),
@@ -168,6 +170,31 @@ function pieceParts(room: Room, layout: RibbonLayout, { pieces, unit }: RibbonWh
             as: 'figure',
             room: to - from,
           }),
+        ],
+      },
+    ];
+  });
+}
+
+/** Crown along the walls' upper edge, a break at every splice, while base has the band. */
+function upperParts(room: Room, layout: RibbonLayout, { upper = [], unit }: RibbonWhat): Shape[] {
+  const walls = indexOf(room);
+  return upper.flatMap((piece): Shape[] => {
+    const wall = walls.get(piece.wall);
+    if (piece.role !== 'wall' || wall === undefined) return [];
+    const from = ribbonX(layout, wall, piece.from!);
+    const width = ribbonX(layout, wall, piece.to!) - from;
+    const name = `${piece.label}, at the ceiling, ${formatWithUnit(piece.near, unit)}`;
+    return [
+      {
+        kind: 'part',
+        ref: { kind: 'piece', piece: piece.id },
+        tag: piece.label,
+        name,
+        tip: name,
+        shapes: [
+          rect('hold', from, TOP - 8, width, 8),
+          rect('wood-other', from + 0.75, TOP - 6, Math.max(1, width - 1.5), 6),
         ],
       },
     ];

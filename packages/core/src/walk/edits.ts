@@ -212,7 +212,7 @@ export const setComesOff = (survey: Survey, index: number, from: number, to: num
 
 /** Sets or forgets one property of a wall: ceiling length, ceiling slope, hollows, points. */
 export const setOfWall = <
-  K extends 'ceilingLength' | 'ceilingHeights' | 'ceiling' | 'hollow' | 'points' | 'furniture',
+  K extends 'ceilingLength' | 'substrate' | 'ceilingHeights' | 'ceiling' | 'hollow' | 'points' | 'furniture',
 >(
   survey: Survey,
   index: number,

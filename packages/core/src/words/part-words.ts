@@ -13,6 +13,7 @@ const ROLES: Readonly<Record<string, string>> = {
   cap: 'cap',
   return: 'return',
   transition: 'turn piece',
+  backer: 'strip behind crown',
 };
 
 /**

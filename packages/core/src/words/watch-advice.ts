@@ -163,6 +163,18 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'Level crown and crown that climbs are no mirror images: their miter never closes.',
     what: 'Cut the small piece off a longer one, glue it to the level piece on the bench, then bend to the slope.',
   },
+  'ceiling-gap': {
+    why: 'Caulk shrinks in a wide gap, and a shadow above crown is seen from the door.',
+    what: 'Choose under house rules whether crown follows the ceiling or keeps a level line; float the ceiling where neither does.',
+  },
+  'backer-fit': {
+    why: 'Crown that rocks on its strip does not sit at its spring, and no joint closes.',
+    what: 'Take a thinner strip, or have its outer edge bevelled to the back of the crown.',
+  },
+  'backer-climbs': {
+    why: 'A strip on a slope is cut to both slopes at once.',
+    what: 'Hold a piece of crown there, mark its back on wall and ceiling, and cut the strip between the marks.',
+  },
   'sloped-ceiling': {
     why: 'On a slope the corner is cut at other angles, and the profile may not meet itself at all.',
     what: 'Look at both slopes again; else take those walls out of the run, make a template of the level piece on the other wall, and cope to it.',

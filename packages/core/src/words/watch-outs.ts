@@ -61,6 +61,19 @@ export interface WatchOutData {
   readonly hollow: { room: string; wall: number; depth: number; over: number; near: string };
   readonly 'short-wall': { room: string; wall: number; length: number };
   readonly 'tight-stick': { labels: readonly string[]; spare: number; margin: number };
+  readonly 'ceiling-gap': {
+    room: string;
+    profile: string;
+    line: 'follow' | 'level';
+    gap: number;
+    /** The most that the ceiling comes down into it. */
+    presses: number;
+    most: number;
+    other: number;
+    otherPresses: number;
+  };
+  readonly 'backer-fit': { room: string; profile: string; strip: string; taken: number };
+  readonly 'backer-climbs': { room: string; walls: readonly number[] };
   readonly 'sloped-ceiling': { room: string; walls: readonly number[]; profile: string; why: string };
   readonly 'slope-corner': {
     room: string;
@@ -253,6 +266,24 @@ const SENTENCES: Sentences = {
     `${wallOf(d)}: only ${say.length(d.length)} beside an outside corner; its angles are best read over a straight board`,
   'tight-stick': (d, say) =>
     `the stick with ${d.labels.join(', ')} has ${say.fine(d.spare)} to spare; its cuts may lose ${say.fine(d.margin)}`,
+  'ceiling-gap': (d, say) => {
+    const open = (gap: number, presses: number): string =>
+      [
+        `leaves up to ${say.length(gap)} open`,
+        ...(presses > 0 ? [`meets a low spot that comes down ${say.length(presses)} into it`] : []),
+      ].join(' and ');
+    const [own, other] =
+      d.line === 'level'
+        ? ['a level line', 'following the ceiling']
+        : ['following the ceiling', 'a level line'];
+    return `${d.room}: ${d.profile} on ${own} ${open(d.gap, d.presses)}, more than the ${say.length(d.most)} that are caulked; ${other} ${open(d.other, d.otherPresses)}`;
+  },
+  'backer-fit': (d) =>
+    Number.isFinite(d.taken)
+      ? `${d.room}: ${d.strip} takes ${d.taken.toFixed(2)} times the room behind ${d.profile}: its edge holds the crown off`
+      : `${d.room}: there is no room behind ${d.profile} for ${d.strip}`,
+  'backer-climbs': (d) =>
+    `${d.room}: no strip is planned behind crown that climbs (wall ${d.walls.join(' and ')}): cut it in place`,
   'sloped-ceiling': (d) =>
     `${d.room}: ${d.profile} is not planned, ${SLOPE_FAULTS[d.why] ?? 'the ceiling slopes'} (wall ${d.walls.join(' and ')})`,
   'slope-corner': (d, say) =>

@@ -51,9 +51,10 @@ function readMigrations(folder: string): Migration[] {
 /**
  * Brings the database to this program's version, one statement a file. MariaDB commits DDL at once, so each file can run
  * again after a crash (IF NOT EXISTS). Refuses a database newer than the program and a file changed after it was applied.
+ * @param upTo the last change that is made: what a backup of an older version is read into
  * @returns how many files were applied
  */
-export async function migrate(pool: Pool, folder: string): Promise<number> {
+export async function migrate(pool: Pool, folder: string, upTo = Infinity): Promise<number> {
   const connection = await pool.getConnection();
   try {
     const [locked] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS held', [
@@ -74,7 +75,7 @@ export async function migrate(pool: Pool, folder: string): Promise<number> {
         `the database was made by a newer version of Long Miter (change ${newest}); update the program`,
       );
     let count = 0;
-    for (const migration of migrations) {
+    for (const migration of migrations.filter((one) => one.number <= upTo)) {
       const known = applied.get(migration.number);
       if (known) {
         if (known['checksum'] !== migration.checksum)
@@ -95,4 +96,19 @@ export async function migrate(pool: Pool, folder: string): Promise<number> {
     await connection.query('SELECT RELEASE_LOCK(?)', ['longmiter-migrate']).catch(() => undefined);
     connection.release();
   }
+}
+
+/** How many changes a database has had, and how many this program would make. */
+export async function pendingMigrations(
+  pool: Pool,
+  folder: string,
+): Promise<{ readonly applied: number; readonly pending: number }> {
+  const [there] = await pool.query<RowDataPacket[]>(
+    "SELECT 1 FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = 'migration'",
+  );
+  const all = readMigrations(folder);
+  if (there.length === 0) return { applied: 0, pending: all.length };
+  const [rows] = await pool.query<RowDataPacket[]>('SELECT number FROM migration');
+  const applied = new Set(rows.map((row) => Number(row['number'])));
+  return { applied: applied.size, pending: all.filter((one) => !applied.has(one.number)).length };
 }

@@ -142,7 +142,12 @@ const readingRoom: JobFile['rooms'][number] = {
       ],
     },
   ],
-  trims: [base, casing, crown, { id: 'tray-crown', profile: 'tray-crown', on: 'ceiling:tray' }],
+  trims: [
+    base,
+    casing,
+    { ...crown, backer: { profile: 'strip' } },
+    { id: 'tray-crown', profile: 'tray-crown', on: 'ceiling:tray' },
+  ],
 };
 
 /** Hall: an L with one outside corner, the front door and three more. */
@@ -242,6 +247,11 @@ const cloakroom: JobFile['rooms'][number] = {
       length: 96.5,
       corner: corner(90),
       studs: studs(8),
+      ceilingHeights: [
+        { at: 0, height: 96 },
+        { at: 52, height: 95.875 },
+        { at: 96.5, height: 95.8125 },
+      ],
       openings: [
         {
           id: 'd1',
@@ -282,6 +292,15 @@ const parts: JobFile['profiles'] = [
     thickness: 0.5625,
     springAngle: 45,
     material: 'mdf',
+    finish: 'paint',
+  },
+  {
+    id: 'strip',
+    name: 'Square strip 3/4',
+    use: 'other',
+    width: 0.75,
+    thickness: 0.75,
+    material: 'softwood',
     finish: 'paint',
   },
   {
@@ -413,6 +432,7 @@ export const fernhollow: JobFile = {
     { id: 'k192', profile: 'crown', length: 192, price: 28.8 },
     { id: 'm96', profile: 'tray-crown', length: 96, price: 9.6 },
     { id: 'm192', profile: 'tray-crown', length: 192, price: 18.4 },
+    { id: 'q96', profile: 'strip', length: 96, price: 2.6 },
     { id: 'p48', profile: 'plinth', length: 48, price: 9.2 },
     { id: 't72', profile: 'stool', length: 72, price: 21.6 },
     { id: 'a96', profile: 'apron', length: 96, price: 10.4 },

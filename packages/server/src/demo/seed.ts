@@ -4,10 +4,13 @@ import { storeJobFile } from '../features/jobs/service.ts';
 import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
 import { addOffcut } from '../features/rack/service.ts';
 import type { Context } from '../http/context.ts';
+import { insertEvent, insertIssue } from '../features/shop/repository.ts';
 import { fernhollow } from './fernhollow.ts';
+import { porch, porchLog } from './porch.ts';
 
 /** Puts the demo jobs in, each once in the life of a database: a deleted one stays deleted. */
 export async function seedDemo(context: Context): Promise<void> {
+  await seedPorch(context);
   for (const demo of [fernhollow]) {
     if (await wasSeeded(context.db, demo.name)) continue;
     const file = checkJobFile(demo);
@@ -21,6 +24,18 @@ export async function seedDemo(context: Context): Promise<void> {
     if (await wasSeeded(own.db, RACK)) return;
     for (const offcut of demoRack()) await addOffcut(own, { id: randomUUID(), ...offcut });
     await noteSeeded(own.db, RACK);
+  });
+}
+
+/** A job half cut, with its shop log; before the others, so that it does not stand first in the list. */
+async function seedPorch(context: Context): Promise<void> {
+  if (await wasSeeded(context.db, porch.name)) return;
+  const log = porchLog();
+  if (!log) throw new Error('the demo porch cannot be planned');
+  await context.transaction(async (own) => {
+    const { id } = await storeJobFile(own, porch, porch.name);
+    await insertIssue(own.db, id, log.issue);
+    for (const [index, event] of log.events.entries()) await insertEvent(own.db, id, index + 1, event);
   });
 }
 

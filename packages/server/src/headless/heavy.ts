@@ -1,13 +1,17 @@
 import { Worker, parentPort, workerData } from 'node:worker_threads';
 import loadHighs from 'highs';
 import {
+  foldLog,
   optimise,
   planJob,
+  planLeft,
   publishedPlan,
+  shopFile,
   withShortage,
   type CutProblem,
   type CutSolution,
   type JobFile,
+  type LogFile,
   type PlanFile,
   type Result,
 } from '@long-miter/core';
@@ -17,6 +21,7 @@ import { highsSolver } from '@long-miter/core/solver';
 
 export type Task =
   | { readonly kind: 'plan'; readonly job: JobFile; readonly seconds: number | undefined }
+  | { readonly kind: 'shop'; readonly log: LogFile; readonly seconds: number | undefined }
   | { readonly kind: 'cut'; readonly problem: CutProblem; readonly seconds: number | undefined };
 
 /** Seconds for a profile or a problem where none are said. */
@@ -32,13 +37,19 @@ export async function work(): Promise<void> {
   const task = workerData as Task;
   const options = { seconds: task.seconds ?? DEFAULT_SECONDS, clock };
   const solver = highsSolver(await loadHighs());
+  // Said: for the whole plan, what went by since the start of the program with it as far as it is not most of it. Not
+  // said: the usual time for each profile.
+  const altogether =
+    task.seconds === undefined
+      ? {}
+      : { altogether: Math.max(MOST * task.seconds, task.seconds - process.uptime()) };
+  if (task.kind === 'shop') {
+    const shop = foldLog(task.log);
+    const left = planLeft(shop, { solver, ...options, ...altogether });
+    parentPort!.postMessage({ ok: true, value: shopFile(shop, left) });
+    return;
+  }
   if (task.kind === 'plan') {
-    // Said: for the whole plan, what went by since the start of the program with it as far as it is not most of it. Not
-    // said: the usual time for each profile.
-    const altogether =
-      task.seconds === undefined
-        ? {}
-        : { altogether: Math.max(MOST * task.seconds, task.seconds - process.uptime()) };
     const planned = planJob(task.job, { solver, ...options, ...altogether });
     parentPort!.postMessage(planned.ok ? { ok: true, value: publishedPlan(planned.value) } : planned);
     return;
@@ -61,3 +72,5 @@ export const planInThread = (job: JobFile, seconds: number | undefined): Promise
   inThread({ kind: 'plan', job, seconds });
 export const cutInThread = (problem: CutProblem, seconds: number | undefined): Promise<Result<CutSolution>> =>
   inThread({ kind: 'cut', problem, seconds });
+export const shopInThread = (log: LogFile, seconds: number | undefined): Promise<Result<object>> =>
+  inThread({ kind: 'shop', log, seconds });

@@ -28,14 +28,14 @@ export function readCommandLine(command: string, args: readonly string[]): Comma
 }
 
 /** The JSON value of a file or of standard input; refuses what cannot be read. */
-export function readInput(file: string): unknown {
+export function readInput(file: string, most = MAX_FILE_BYTES): unknown {
   let text = '';
   try {
-    if (file !== '-' && statSync(file).size > MAX_FILE_BYTES) {
+    if (file !== '-' && statSync(file).size > most) {
       refuse([
         {
           at: '',
-          text: `the file has ${(statSync(file).size / 1e6).toFixed(1)} MB; at most ${MAX_FILE_BYTES / 1e6} MB are read`,
+          text: `the file has ${(statSync(file).size / 1e6).toFixed(1)} MB; at most ${most / 1e6} MB are read`,
         },
       ]);
     }
@@ -54,6 +54,6 @@ export function readInput(file: string): unknown {
       },
     ]);
   }
-  const json = readJson(text.replace(/^\uFEFF/, ''));
+  const json = readJson(text.replace(/^\uFEFF/, ''), most);
   return json.ok ? json.value : refuse(json.issues);
 }

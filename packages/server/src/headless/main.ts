@@ -2,19 +2,21 @@ import { isMainThread } from 'node:worker_threads';
 import {
   calculate,
   checkJobFile,
+  checkLogFile,
   describeOps,
+  MAX_LOG_BYTES,
   readCutProblem,
   readJson,
   writeCutSolution,
   type Issue,
 } from '@long-miter/core';
 import { refuse } from './faults.ts';
-import { cutInThread, planInThread, work } from './heavy.ts';
+import { cutInThread, planInThread, shopInThread, work } from './heavy.ts';
 import { readCommandLine, readInput } from './input.ts';
 import { writeSchemas } from './schemas.ts';
 
 /**
- * The headless commands of the open formats: `plan JOB.json` and `cut PROBLEM.json`. They share all of their code with
+ * The headless commands of the open formats: `plan JOB.json`, `cut PROBLEM.json` and `shop LOG.json`. They share all of their code with
  * the application. Exit 0 with the answer on standard output, exit 2 with one line per fault on standard error.
  */
 
@@ -36,6 +38,16 @@ async function cut(args: readonly string[]): Promise<void> {
   const solved = await cutInThread(read.value.problem, seconds);
   if (!solved.ok) refuse(solved.issues);
   print(writeCutSolution(read.value.file, read.value.problem, solved.value));
+}
+
+/** `shop LOG.json` folds a log and plans what is left to cut. */
+async function shop(args: readonly string[]): Promise<void> {
+  const { file, seconds } = readCommandLine('shop', args);
+  const log = checkLogFile(readInput(file, MAX_LOG_BYTES));
+  if (!log.ok) refuse(log.issues);
+  const state = await shopInThread(log.value, seconds);
+  if (!state.ok) refuse(state.issues);
+  print(state.value);
 }
 
 function parseJson(text: string): unknown {
@@ -77,6 +89,7 @@ function calc(args: readonly string[]): Promise<void> {
 const commands: Readonly<Record<string, (args: readonly string[]) => Promise<void>>> = {
   plan,
   cut,
+  shop,
   calc,
   schemas: () => Promise.resolve(writeSchemas()),
 };

@@ -1,11 +1,14 @@
 import { writeFileSync } from 'node:fs';
 import { z } from 'zod';
-import { cutProblemSchema, jobFileSchema } from '@long-miter/core';
+import { cutProblemSchema, jobFileSchema, logFileSchema } from '@long-miter/core';
+import { openApi } from '../openapi.ts';
 
 /** The published JSON Schemas of the open formats, by file name in docs/schema. */
 export const publishedSchemas = (): Record<string, string> => ({
   'job-file.schema.json': text(jobFileSchema, 'Long Miter job file, version 2'),
+  'shop-log.schema.json': text(logFileSchema, 'Long Miter shop log, version 1'),
   'cut-problem.schema.json': text(cutProblemSchema, 'Long Miter cutting problem, version 1'),
+  'openapi.json': `${JSON.stringify(openApi(), null, 1)}\n`,
 });
 
 const text = (schema: z.ZodType, title: string): string =>

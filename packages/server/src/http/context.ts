@@ -1,11 +1,19 @@
-import type { JobEvent } from '@long-miter/core';
+import type { JobEvent, Me } from '@long-miter/core';
 import type { Database, Db } from '../db/pool.ts';
 import type { Hub } from './hub.ts';
 
-/** Who asks. There are no accounts yet: a device by the id its page gave itself. */
+/**
+ * Who asks: a device by the id its page gave itself, with the account that is signed in on it. A device without one is nobody,
+ * except while the house has no accounts at all: then it is whoever sits at this machine.
+ */
 export interface Actor {
-  readonly kind: 'device';
+  readonly kind: 'device' | 'account' | 'nobody';
   readonly id: string;
+  readonly account?: Me;
+  /** Hash of its session, by which streams notice that it has ended. */
+  readonly session?: string;
+  /** Where the request came from. */
+  readonly address?: string;
 }
 
 /** Who looks at which job, and what they are told when somebody changes it. */

@@ -4,6 +4,8 @@ import { whyUnavailable } from '../db/sql-errors.ts';
 import { HttpProblem } from './problem.ts';
 
 const TITLES: Readonly<Record<number, string>> = {
+  401: 'Sign in',
+  403: 'Not allowed',
   404: 'Not found',
   409: 'Conflict',
   410: 'Deleted',

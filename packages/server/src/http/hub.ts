@@ -60,6 +60,11 @@ export class Hub<Event> {
     for (const response of [...listeners]) this.write(response, text);
   }
 
+  /** What anybody listens to. */
+  topics(): string[] {
+    return [...this.listeners.keys()];
+  }
+
   /** How many listen on a topic. */
   listening(topic: string): number {
     return this.listeners.get(topic)?.size ?? 0;

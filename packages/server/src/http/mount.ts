@@ -3,10 +3,14 @@ import type { z } from 'zod';
 import { checkShape, type Issue } from '@long-miter/core';
 import type { Database } from '../db/pool.ts';
 import { findCommand, keepCommand } from '../db/commands.ts';
-import { contextOf, type Actor, type Context, type JobHub } from './context.ts';
+import { sessionsAlive } from '../features/crew/accounts.ts';
+import { contextOf, type Context, type JobHub } from './context.ts';
+import { Disk } from './disk.ts';
 import { authorize } from './policy.ts';
 import { HttpProblem, invalid, notFound } from './problem.ts';
 import { paramOf, type AnswerRoute, type Route } from './route.ts';
+import { SessionWatch } from './session-watch.ts';
+import { cookieOf, Who } from './who.ts';
 
 /** Puts the table of routes on a router: reading requests, the policy, one transaction each, repeats answered as at first. */
 
@@ -61,12 +65,6 @@ function bodyOf(schema: z.ZodType | undefined, body: unknown): unknown {
   return checked.value;
 }
 
-/** The device a page says it is. */
-export function actorOf(request: Request): Actor {
-  const id = request.get('x-device') ?? '';
-  return { kind: 'device', id: /^[\w-]{1,80}$/.test(id) ? id : 'unnamed' };
-}
-
 /** The id a sender gave a change; undefined where it gave none. */
 function commandOf(request: Request): string | undefined {
   const id = request.get('x-command');
@@ -85,7 +83,9 @@ interface Answer {
 async function answerTo(route: AnswerRoute<never>, request: Request, context: Context): Promise<Answer> {
   const params = paramsOf(request);
   const body = bodyOf(route.body, request.body) as never;
-  const command = route.method === 'GET' ? undefined : commandOf(request);
+  // What lets somebody in is never kept for a repeat.
+  const kept = route.method !== 'GET' && !route.session && !route.secret;
+  const command = kept ? commandOf(request) : undefined;
   const run = async (own: Context): Promise<Answer> => {
     const value = await route.handle(own, { params, body });
     return { status: value === undefined ? 204 : SUCCESS[route.method], value };
@@ -113,28 +113,55 @@ async function answerTo(route: AnswerRoute<never>, request: Request, context: Co
 
 const nameOf = (route: Pick<Route, 'method' | 'path'>): string => `${route.method} ${route.path}`;
 
-function handlerOf(route: Route, database: Database, hub: JobHub): RequestHandler {
+function handlerOf(
+  route: Route,
+  database: Database,
+  hub: JobHub,
+  { who, watch, disk }: { who: Who; watch: SessionWatch; disk: Disk },
+): RequestHandler {
   return async (request: Request, response: Response) => {
-    const actor = actorOf(request);
-    if (!authorize(actor, route.role)) throw new HttpProblem('not-found', 'there is nothing at this address');
+    const actor = await who.of(request);
+    // Nobody is not told whether an address could be one.
+    const params = actor.kind === 'nobody' ? {} : paramsOf(request);
+    authorize(actor, route.role, route.path, params);
+    if (route.method !== 'GET' && (await disk.isLow()))
+      throw new HttpProblem(
+        'unavailable',
+        'the disk of the server is nearly full: everything can be read, nothing is changed until there is room again',
+      );
     const context = contextOf(database, hub, actor);
-    if ('stream' in route)
-      return route.stream(context, { params: paramsOf(request), body: undefined }, request, response);
-    const { status, value } = await answerTo(route, request, context);
-    response.status(status);
-    if (status === 204 || value === undefined) return void response.end();
-    if (route.fileName) {
-      response.attachment(route.fileName(value as never)).type('application/json');
-      return void response.send(JSON.stringify(value, null, 1));
+    if ('stream' in route) {
+      if (actor.account && actor.session !== undefined)
+        watch.add(response, { session: actor.session, role: actor.account.role });
+      return route.stream(context, { params, body: undefined }, request, response);
     }
-    response.json(value);
+    const { status, value } = await answerTo(route, request, context);
+    const session = route.session?.(value as never);
+    if (session) {
+      const [name, how] = cookieOf(request);
+      if (session.token === null) response.clearCookie(name, how);
+      else response.cookie(name, session.token, how);
+    }
+    const shown = session ? session.value : value;
+    response.status(status);
+    if (status === 204 || shown === undefined) return void response.end();
+    if (route.fileName) {
+      response.attachment(route.fileName(shown as never)).type('application/json');
+      return void response.send(JSON.stringify(shown, null, 1));
+    }
+    response.json(shown);
   };
 }
 
 /** A router of every route in the table. */
-export function mount(routes: readonly Route[], database: Database, hub: JobHub): Router {
+export function mount(routes: readonly Route[], database: Database, hub: JobHub, disk = new Disk()): Router {
   const router = Router();
+  const crew = {
+    disk,
+    who: new Who(database),
+    watch: new SessionWatch((sessions) => sessionsAlive(database, sessions)),
+  };
   for (const one of routes)
-    router[one.method.toLowerCase() as 'get'](one.path, handlerOf(one, database, hub));
+    router[one.method.toLowerCase() as 'get'](one.path, handlerOf(one, database, hub, crew));
   return router;
 }

@@ -1,8 +1,42 @@
+import { CREW_ROLES, type CrewRole } from '@long-miter/core';
 import type { Actor } from './context.ts';
+import { HttpProblem, notFound } from './problem.ts';
 import type { Role } from './route.ts';
 
+/** Who may do what: the one table of it. What is not in it is denied. */
+const MAY: Readonly<Record<CrewRole, ReadonlySet<Role>>> = {
+  lead: new Set(['open', 'self', 'read', 'measure', 'plan', 'cut', 'lead']),
+  measurer: new Set(['open', 'self', 'read', 'measure']),
+  cutter: new Set(['open', 'self', 'read', 'cut']),
+  hanger: new Set(['open', 'self', 'read', 'cut']),
+  guest: new Set(['open', 'self', 'read']),
+};
+
+/** Who of the crew may use a route of a role. */
+export const whoMay = (role: Role): CrewRole[] => CREW_ROLES.filter((one) => MAY[one].has(role));
+
+/** Addresses outside any job that a guest reads: the list holds his one job. */
+const GUEST_READS: ReadonlySet<string> = new Set(['/jobs']);
+
 /**
- * Whether somebody may do what a route does. The one place where that is decided; until there are accounts everybody on
- * this machine may do everything.
+ * Lets somebody through to a route or throws why not. A job that a guest has no business with answers as one that is not there.
+ * While the house has no account everybody on this machine is its lead.
  */
-export const authorize = (_actor: Actor, _role: Role): boolean => true;
+export function authorize(
+  actor: Actor,
+  role: Role,
+  path: string,
+  params: Readonly<Record<string, string>>,
+): void {
+  if (role === 'open' || actor.kind === 'device') return;
+  const { account } = actor;
+  if (!account) throw new HttpProblem('sign-in', 'sign in first');
+  if (!MAY[account.role].has(role))
+    throw new HttpProblem('forbidden', `a ${account.role} may not do that; ask the lead`);
+  if (account.role !== 'guest' || role === 'self') return;
+  const job = params['job'];
+  if (job === undefined ? !GUEST_READS.has(path) : job !== account.job)
+    throw job === undefined
+      ? new HttpProblem('forbidden', 'a guest sees one job and nothing else')
+      : notFound('job');
+}

@@ -2,6 +2,8 @@ import type { Issue, ProblemCode } from '@long-miter/core';
 
 const STATUS: Readonly<Record<ProblemCode, number>> = {
   invalid: 422,
+  'sign-in': 401,
+  forbidden: 403,
   'not-found': 404,
   conflict: 409,
   deleted: 410,

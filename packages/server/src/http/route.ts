@@ -2,8 +2,8 @@ import type { Request, Response } from 'express';
 import type { z } from 'zod';
 import type { Context } from './context.ts';
 
-/** What somebody must be to use a route. */
-export type Role = 'read' | 'measure' | 'plan' | 'cut' | 'lead' | 'demo';
+/** What somebody must be to use a route: `open` is for anybody, `self` for anybody who is signed in. */
+export type Role = 'open' | 'self' | 'read' | 'measure' | 'plan' | 'cut' | 'lead' | 'demo';
 
 /** What the names in an address stand for. */
 const PARAMS = {
@@ -17,6 +17,9 @@ const PARAMS = {
   set: { what: 'set of rules', form: 'uuid' },
   saw: { what: 'saw of the crew', form: 'id' },
   code: { what: 'pairing', form: 'id' },
+  member: { what: 'person of the crew', form: 'uuid' },
+  session: { what: 'session', form: 'uuid' },
+  token: { what: 'token', form: 'uuid' },
 } as const;
 export type ParamName = keyof typeof PARAMS;
 export const paramOf = (name: string): { what: string; form: 'uuid' | 'id' } =>
@@ -43,6 +46,10 @@ export interface AnswerRoute<Body = unknown> extends Common {
   /** It asks others over the network and makes its own transactions; it must be harmless when it is repeated. */
   readonly outside?: true;
   readonly handle: (context: Context, input: Input<Body>) => Promise<unknown>;
+  /** Signs in or out: what it answers, and the token for the cookie, null to forget it. Never kept for a repeat. */
+  readonly session?: (answer: never) => { readonly token: string | null; readonly value: unknown };
+  /** What it answers is a secret: it is never kept for a repeat. */
+  readonly secret?: true;
   /** Another file than JSON, for the browser to save. */
   readonly fileName?: (answer: never) => string;
 }

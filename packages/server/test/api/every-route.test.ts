@@ -27,11 +27,26 @@ describe('the table', () => {
     expect(new Set(names).size).toBe(names.length);
     for (const one of table) expect(one.about).toMatch(/^[A-Z].{8,}/);
   });
+  test('is described as the API describes itself: every route, every body', async () => {
+    const { paths } = (await request(app).get('/api/openapi.json').expect(200)).body as {
+      paths: Record<string, Record<string, { requestBody?: object; summary: string }>>;
+    };
+    for (const one of table) {
+      const path = `/api${one.path.replace(/:(\w+)/g, '{$1}')}`;
+      const described = paths[path]?.[one.method.toLowerCase()];
+      expect([path, described?.summary]).toEqual([path, one.about]);
+      expect([path, described?.requestBody !== undefined]).toEqual([
+        path,
+        'body' in one && one.body !== undefined,
+      ]);
+    }
+    expect(Object.values(paths).flatMap((of) => Object.keys(of))).toHaveLength(table.length);
+  });
   test('what is read is what the table says', async () => {
     const job = (await request(app).post('/api/jobs/import').send(fernhollow).expect(201)).body as JobRecord;
     for (const one of table) {
       if (one.method !== 'GET' || !('answer' in one) || !one.answer) continue;
-      const path = one.path.replace(':job', job.id).replace(':room', job.rooms[0]!.id);
+      const path = one.path.replace(':job', job.id).replace(':room', job.rooms[0]!.id).replace(':item', '0');
       const answer = await request(app).get(`/api${path}`).expect(200);
       expect([one.path, checkShape(one.answer, answer.body)]).toEqual([
         one.path,

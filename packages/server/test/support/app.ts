@@ -11,9 +11,9 @@ import { contextOf, type Context } from '../../src/http/context.ts';
 import { Hub } from '../../src/http/hub.ts';
 
 /** A database for each of the runner's workers, so that files of tests that run at once do not see each other's jobs. */
-async function ownDatabase() {
+async function ownDatabase(name = '') {
   const config = readConfig(process.env).database;
-  const database = `longmiter_${process.env['JEST_WORKER_ID'] ?? '1'}`;
+  const database = `longmiter_${name}${process.env['JEST_WORKER_ID'] ?? '1'}`;
   const { host, port, user, password } = config;
   const connection = await createConnection({ host, port, user, password });
   await connection.query(`CREATE DATABASE IF NOT EXISTS ${database} CHARACTER SET utf8mb4`);
@@ -21,12 +21,19 @@ async function ownDatabase() {
   return { ...config, database };
 }
 
-/** The real application on the tests' own MariaDB. */
-export async function testApp(): Promise<{ app: Express; database: Database; context: Context }> {
-  const database = new Database(await ownDatabase());
+/**
+ * The real application on the tests' own MariaDB.
+ * @param name of a database that other files do not use: a house with accounts is closed for good
+ * @param firstCode lets the first lead in
+ */
+export async function testApp(
+  name?: string,
+  firstCode?: string,
+): Promise<{ app: Express; database: Database; context: Context }> {
+  const database = new Database(await ownDatabase(name));
   await migrate(database.pool, 'packages/server/migrations');
   return {
-    app: createApp(database, undefined, new DeviceListener()),
+    app: createApp(database, undefined, new DeviceListener(), undefined, { firstCode }),
     database,
     context: contextFor(database),
   };

@@ -1,6 +1,19 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
+import type { z } from 'zod';
 import type {
+  AccessToken,
+  CrewRole,
   CrewSaw,
+  DeviceSession,
+  firstAccountSchema,
+  Invited,
+  inviteSchema,
+  joinSchema,
+  Me,
+  Member,
+  newTokenSchema,
+  SessionAnswer,
+  signInSchema,
   JobRecord,
   JobSummary,
   KeptCut,
@@ -12,6 +25,7 @@ import type {
   Quote,
   RoomRecord,
   RuleSet,
+  ShopLog,
   StandInBehaviour,
   Supplier,
   Survey,
@@ -31,11 +45,13 @@ const raw = fetchBaseQuery({
 });
 
 /** fetchBaseQuery with every failure in one shape. */
-const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, api, extra) => {
-  const result = await raw(args, api, extra);
+const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, context, extra) => {
+  const result = await raw(args, context, extra);
   if (!result.error) return { data: result.data };
   const body = result.error.data as Partial<Problem> | undefined;
   if (typeof result.error.status !== 'number') return { error: OFFLINE };
+  // A session that has ended is noticed by whatever asks first: the page then asks who is there.
+  if (body?.code === 'sign-in') context.dispatch(api.util.invalidateTags(['Session']));
   return {
     error: {
       code: body?.code ?? 'internal',
@@ -47,7 +63,21 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
 
 export const api = createApi({
   baseQuery,
-  tagTypes: ['Jobs', 'Job', 'Rules', 'Saws', 'Rack', 'CutSticks', 'Suppliers', 'Quotes', 'Orders', 'StandIn'],
+  tagTypes: [
+    'Jobs',
+    'Job',
+    'Rules',
+    'Saws',
+    'Rack',
+    'CutSticks',
+    'Suppliers',
+    'Quotes',
+    'Orders',
+    'StandIn',
+    'Shop',
+    'Session',
+    'Crew',
+  ],
   endpoints: (build) => ({
     /** Any change in its turn; who calls it is the outbox. */
     command: build.mutation<unknown, { id: string; method: string; path: string; body?: unknown }>({
@@ -60,6 +90,11 @@ export const api = createApi({
     }),
     ruleSets: build.query<RuleSet[], void>({ query: () => '/rule-sets', providesTags: ['Rules'] }),
     crewSaws: build.query<CrewSaw[], void>({ query: () => '/saws', providesTags: ['Saws'] }),
+    shopLog: build.query<ShopLog, string>({ query: (job) => `/jobs/${job}/shop`, providesTags: ['Shop'] }),
+    shopSince: build.query<ShopLog, { job: string; after: number }>({
+      query: ({ job, after }) => `/jobs/${job}/shop/since/${after}`,
+      keepUnusedDataFor: 0,
+    }),
     rack: build.query<Offcut[], void>({ query: () => '/rack', providesTags: ['Rack'] }),
     cutSticks: build.query<KeptCut[], string>({
       query: (job) => `/jobs/${job}/cut-sticks`,
@@ -91,6 +126,47 @@ export const api = createApi({
     sendAgain: build.mutation<OrderRecord, string>({
       query: (id) => ({ url: `/orders/${id}/send`, method: 'POST' }),
       invalidatesTags: ['Orders'],
+    }),
+    session: build.query<SessionAnswer, void>({ query: () => '/session', providesTags: ['Session'] }),
+    // Signing in and the crew are asked for directly: nobody signs in later, by himself.
+    signIn: build.mutation<Me, z.input<typeof signInSchema>>({
+      query: (body) => ({ url: '/session', method: 'POST', body }),
+      invalidatesTags: ['Session'],
+    }),
+    firstAccount: build.mutation<Me, z.input<typeof firstAccountSchema>>({
+      query: (body) => ({ url: '/session/first', method: 'POST', body }),
+      invalidatesTags: ['Session'],
+    }),
+    joinCrew: build.mutation<Me, z.input<typeof joinSchema>>({
+      query: (body) => ({ url: '/session/join', method: 'POST', body }),
+      invalidatesTags: ['Session'],
+    }),
+    signOut: build.mutation<void, void>({ query: () => ({ url: '/session', method: 'DELETE' }) }),
+    devices: build.query<DeviceSession[], void>({ query: () => '/session/devices', providesTags: ['Crew'] }),
+    endDevice: build.mutation<void, string>({
+      query: (id) => ({ url: `/session/devices/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Crew', 'Session'],
+    }),
+    tokens: build.query<AccessToken[], void>({ query: () => '/session/tokens', providesTags: ['Crew'] }),
+    makeToken: build.mutation<{ token: string }, z.input<typeof newTokenSchema>>({
+      query: (body) => ({ url: '/session/tokens', method: 'POST', body }),
+      invalidatesTags: ['Crew'],
+    }),
+    endToken: build.mutation<void, string>({
+      query: (id) => ({ url: `/session/tokens/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Crew'],
+    }),
+    members: build.query<Member[], void>({ query: () => '/crew', providesTags: ['Crew'] }),
+    invite: build.mutation<Invited, z.input<typeof inviteSchema>>({
+      query: (body) => ({ url: '/crew/invitations', method: 'POST', body }),
+    }),
+    changeMember: build.mutation<Member[], { id: string; role: CrewRole }>({
+      query: ({ id, role }) => ({ url: `/crew/${id}`, method: 'PATCH', body: { role } }),
+      invalidatesTags: ['Crew', 'Session'],
+    }),
+    removeMember: build.mutation<void, string>({
+      query: (id) => ({ url: `/crew/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Crew', 'Session'],
     }),
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
     job: build.query<JobRecord, string>({
@@ -127,6 +203,7 @@ export const api = createApi({
 export const {
   useRackQuery,
   useCutSticksQuery,
+  useShopLogQuery,
   useSuppliersQuery,
   useStandInQuery,
   useSetStandInMutation,
@@ -138,6 +215,20 @@ export const {
   useRuleSetsQuery,
   useCrewSawsQuery,
   useJobsQuery,
+  useSessionQuery,
+  useSignInMutation,
+  useFirstAccountMutation,
+  useJoinCrewMutation,
+  useSignOutMutation,
+  useDevicesQuery,
+  useEndDeviceMutation,
+  useTokensQuery,
+  useMakeTokenMutation,
+  useEndTokenMutation,
+  useMembersQuery,
+  useInviteMutation,
+  useChangeMemberMutation,
+  useRemoveMemberMutation,
   useJobQuery,
 } = api;
 

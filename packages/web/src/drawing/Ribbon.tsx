@@ -20,6 +20,8 @@ interface Props {
   readonly unit: Unit;
   readonly layer: 'measures' | 'pieces';
   readonly pieces: readonly Piece[];
+  /** What hangs at the ceiling above them. */
+  readonly upper?: readonly Piece[];
   readonly selectedWall: number | undefined;
   readonly selectedPiece: string | undefined;
   readonly onWall: (index: number) => void;
@@ -28,11 +30,11 @@ interface Props {
   readonly onSplice?: (trim: string, wall: string, from: number | undefined, to: number) => void;
   /** What a splice would be worth at a place, shown while it is dragged. */
   readonly spliceWorth?: (piece: Piece, at: number) => SplicePlace | undefined;
-  /** Profiles by id, for the face width of casing. */
   /** Lets openings be dragged along their wall. */
   readonly onMove?: (wall: number, opening: string, at: number) => void;
 }
 
+const NONE: readonly Piece[] = [];
 const HINT = 'Shift and an arrow key move it';
 const SIDE = 12;
 
@@ -43,7 +45,7 @@ interface Held {
 
 /** The room's perimeter as one strip, always at the foot of the screen, always full width. */
 export function Ribbon(props: Props) {
-  const { room, unit, layer, pieces, onSplice, spliceWorth } = props;
+  const { room, unit, layer, pieces, upper = NONE, onSplice, spliceWorth } = props;
   const { ref, width } = useWidth();
   const inner = Math.max(0, width - 2 * SIDE);
   const [held, setHeld] = useState<Held>();
@@ -57,9 +59,10 @@ export function Ribbon(props: Props) {
         unit,
         layer,
         pieces,
+        upper,
         ...(movable ? { splices: held ? { held: { ...held, worth } } : {} } : {}),
       }),
-    [room, layout, unit, layer, pieces, movable, held, worth],
+    [room, layout, unit, layer, pieces, upper, movable, held, worth],
   );
   return (
     <div ref={ref}>
@@ -78,9 +81,9 @@ export function Ribbon(props: Props) {
 
 /** What may be done with each part of the strip. */
 function partsFor(props: Props, scale: number, setHeld: (held: Held | undefined) => void): UseOfPart {
-  const { room, unit, pieces, selectedWall, selectedPiece, onWall, onPiece, onMove } = props;
+  const { room, unit, pieces, upper = NONE, selectedWall, selectedPiece, onWall, onPiece, onMove } = props;
   const walls = new Map(room.walls.map((wall, index) => [wall.id, index]));
-  const byKey = new Map(pieces.map((piece) => [piece.id as string, piece]));
+  const byKey = new Map([...upper, ...pieces].map((piece) => [piece.id as string, piece]));
   return ({ ref }): PartUse | undefined => {
     if (ref.kind === 'piece') {
       const piece = byKey.get(ref.piece);

@@ -33,6 +33,13 @@ export const LOOK: Readonly<Record<Role, Look>> = {
   'fence-face': { fill: WALL, stroke: 'var(--lm-panel)', strokeWidth: 1, fillOpacity: 0.82 },
   marked: { fill: 'none', stroke: PICKED, strokeWidth: 5, strokeLinecap: 'round' },
   blade: { fill: 'var(--lm-bad)', fillOpacity: 0.55, stroke: 'var(--lm-bad)', strokeWidth: 1.2 },
+  'wall-edge': { fill: 'none', stroke: 'var(--lm-edge-wall)', strokeWidth: 4.5 },
+  'ceiling-edge': {
+    fill: 'none',
+    stroke: 'var(--lm-edge-ceiling)',
+    strokeWidth: 4.5,
+    strokeDasharray: '9 5',
+  },
   line: { fill: 'none', stroke: 'currentColor', strokeWidth: 2 },
   guide: { fill: 'none', stroke: DIM, strokeWidth: 1.2, strokeDasharray: '4 4' },
   blank: { fill: 'var(--lm-void)', stroke: 'var(--lm-line)', strokeWidth: 1 },

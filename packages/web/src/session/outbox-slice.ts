@@ -16,11 +16,13 @@ export interface OutboxState {
   /** Changes of jobs that the server has not been heard to have, in their order. */
   readonly calls: readonly ShownCall[];
   readonly offline: boolean;
+  /** What closed pages have left has been taken over: before that nobody knows all that is on its way. */
+  readonly ready: boolean;
   /** What the server would not take, newest last. */
   readonly refused: readonly { readonly job: string; readonly label: string; readonly text: string }[];
 }
 
-const initialState: OutboxState = { waiting: {}, calls: [], offline: false, refused: [] };
+const initialState: OutboxState = { waiting: {}, calls: [], offline: false, ready: false, refused: [] };
 const MOST_REFUSED = 20;
 
 export const outboxSlice = createSlice({
@@ -36,6 +38,9 @@ export const outboxSlice = createSlice({
     callHeard(state, { payload: id }: PayloadAction<string>) {
       state.calls = state.calls.filter((one) => one.id !== id);
     },
+    leftTakenOver(state) {
+      state.ready = true;
+    },
     lineChanged(state, { payload }: PayloadAction<{ offline: boolean }>) {
       state.offline = payload.offline;
     },
@@ -48,5 +53,12 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { waitingCounted, callsMade, callHeard, lineChanged, changeRefused, refusalsRead } =
-  outboxSlice.actions;
+export const {
+  waitingCounted,
+  callsMade,
+  callHeard,
+  leftTakenOver,
+  lineChanged,
+  changeRefused,
+  refusalsRead,
+} = outboxSlice.actions;

@@ -1,7 +1,7 @@
 import type { ThunkDispatch, UnknownAction } from '@reduxjs/toolkit';
 import { api, errorOf, type ApiError } from '../api/api.ts';
 import { browserStore, KEPT_VERSION, type OutboxEntry } from './browser-store.ts';
-import { callsMade, changeRefused, lineChanged, waitingCounted } from './outbox-slice.ts';
+import { callsMade, changeRefused, leftTakenOver, lineChanged, waitingCounted } from './outbox-slice.ts';
 import { newId, tabId } from './tab-tag.ts';
 
 /**
@@ -57,9 +57,9 @@ class Outbox {
   /** Begins to send: what this page and pages that are gone have left. */
   start(hooks: Hooks): void {
     this.hooks = hooks;
-    const look = (): void => void this.adopt().catch(() => undefined);
-    look();
-    setInterval(look, BEAT);
+    const look = (): Promise<void> => this.adopt().catch(() => undefined);
+    void look().then(() => hooks.dispatch(leftTakenOver()));
+    setInterval(() => void look(), BEAT);
     window.addEventListener('online', () => this.wake?.());
   }
 
@@ -106,10 +106,12 @@ class Outbox {
     this.queue.filter((one) => one.job === job && one.what.kind === 'call').length +
     this.coming.filter((one) => one === job).length;
 
-  private async put(entry: Omit<OutboxEntry, 'seq'>): Promise<void> {
+  /** @param kept told once it is in the browser's store, before it is sent */
+  private async put(entry: Omit<OutboxEntry, 'seq'>, kept?: () => void): Promise<void> {
     const turn = this.writing.then(async () => {
       const store = await browserStore();
       const made = await store.add(entry).catch(() => undefined);
+      kept?.();
       // A store that is full keeps nothing; the change is sent all the same while the page is open.
       this.queue.push(made ?? { ...entry, seq: this.unkept++ });
     });
@@ -122,20 +124,28 @@ class Outbox {
   /**
    * Sends a request in its turn. Resolves when the server has taken or refused it.
    * @param says who tells the person of a refusal; where it is the caller and he is gone, this does
+   * @param kept a fact that nobody could tell again: shown only once it is in the browser's store, and this told just before
    */
   async call(
     job: string,
     label: string,
     what: Omit<Call, 'kind'>,
     says: 'the outbox' | 'the caller' = 'the outbox',
+    kept?: () => void,
   ): Promise<Sent> {
     const id = newId();
     if (says === 'the caller') this.ownWord.add(id);
     const sent = new Promise<Sent>((resolve) => this.waitedFor.set(id, resolve));
     const entry = { id, v: KEPT_VERSION, tab: tabId(), job, label, what: { kind: 'call', ...what } } as const;
-    this.show([entry]);
+    if (!kept) this.show([entry]);
     this.coming.push(job);
-    await this.put(entry).finally(() => this.coming.splice(this.coming.indexOf(job), 1));
+    const keptFirst =
+      kept &&
+      ((): void => {
+        kept();
+        this.show([entry]);
+      });
+    await this.put(entry, keptFirst).finally(() => this.coming.splice(this.coming.indexOf(job), 1));
     return sent;
   }
 
@@ -172,6 +182,9 @@ class Outbox {
       for (let entry = this.queue[0]; entry; entry = this.queue[0]) {
         const { what } = entry;
         if (what.kind === 'room') {
+          // What was changed a moment ago may still be on its way into the browser's store.
+          await this.writing;
+          if (this.goesAfterProfiles(entry)) continue;
           const came = await hooks.saveRoom({ ...entry, what });
           if (came === 'offline') {
             await this.rest(hooks);
@@ -211,6 +224,24 @@ class Outbox {
     }
   }
 
+  /**
+   * A room is saved as it is at that moment, so that it may run a trim of a profile that was added after it had been queued:
+   * the profile goes first. To add one never waits for a room.
+   */
+  private goesAfterProfiles(room: OutboxEntry): boolean {
+    const adds = (one: OutboxEntry): boolean =>
+      one.job === room.job &&
+      one.what.kind === 'call' &&
+      one.what.method === 'POST' &&
+      one.what.path === `/jobs/${room.job}/profiles`;
+    const last = this.queue.findLastIndex(adds);
+    const at = this.queue.indexOf(room);
+    if (at < 0 || last < at) return false;
+    this.queue.splice(last + 1, 0, room);
+    this.queue.splice(at, 1);
+    return true;
+  }
+
   private async send(
     dispatch: Dispatch,
     entry: OutboxEntry,
@@ -219,7 +250,10 @@ class Outbox {
     const answer = await dispatch(api.endpoints.command.initiate({ id: entry.id, method, path, body }));
     if (!('error' in answer) || answer.error === undefined) return { ok: true, answer: answer.data };
     const error = errorOf(answer.error);
-    return error.code === 'offline' || error.code === 'unavailable' ? 'offline' : { ok: false, error };
+    // Until somebody signs in again it waits, as without a line.
+    return error.code === 'offline' || error.code === 'unavailable' || error.code === 'sign-in'
+      ? 'offline'
+      : { ok: false, error };
   }
 
   private async rest({ dispatch }: Hooks): Promise<void> {

@@ -94,6 +94,9 @@ export async function saveRoom(
 
 export const autosave = createListenerMiddleware<WithDrafts>();
 
+/** Undo steps of each room as they were kept last. */
+const steps = new Map<string, Draft['past']>();
+
 /** Keeps every edit in the browser at once, and gives the room to the outbox after a pause in typing. */
 autosave.startListening({
   matcher: isAnyOf(edited, undone, redone, recovered, settled, loaded),
@@ -105,8 +108,12 @@ autosave.startListening({
         void keepDraft(key, draft);
     await listener.delay(PAUSE);
     for (const [key, draft] of Object.entries(listener.getState().drafts)) {
+      // Also of a room that was saved in this pause: its newest step is kept nowhere yet.
+      if ((draft.past.length > 0 || draft.future.length > 0) && steps.get(key) !== draft.past) {
+        steps.set(key, draft.past);
+        void keepHistory(key, draft);
+      }
       if (draft.save === 'saved' || draft.save === 'deleted') continue;
-      void keepHistory(key, draft);
       if (draft.save === 'waiting' || draft.save === 'offline') void outbox.room(draft.jobId, draft.roomId);
     }
   },

@@ -3,6 +3,7 @@ import { bringOldDrafts } from './kept.ts';
 import { callHeard } from './outbox-slice.ts';
 import { outbox } from './outbox.ts';
 import { saveRoom } from './save-room.ts';
+import { eventsTaken } from './shop.ts';
 import { answerTaken } from './shown-job.ts';
 import type { Store } from './store.ts';
 
@@ -19,7 +20,10 @@ export async function startSession(store: Store): Promise<void> {
       if (what.kind === 'call') {
         // Rooms that come and go, and what is shown instead of a refused change, are the whole job's to say.
         if (!sent.ok || what.path.startsWith(`/jobs/${job}/rooms`)) void loadAgain(store, job).finally(heard);
-        else {
+        else if (what.path === `/jobs/${job}/shop/events`) {
+          eventsTaken(store, job, what.body, sent.answer);
+          heard();
+        } else {
           answerTaken(store, job, what, sent.answer);
           heard();
         }

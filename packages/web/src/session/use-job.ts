@@ -18,6 +18,7 @@ import { draftKey } from './draft-key.ts';
 import { historyFound, loaded, recovered, type Draft } from './draft-slice.ts';
 import { keptDraft, keptHistory } from './kept.ts';
 import { headTold, isBehind, settingsTold, useShownJob } from './shown-job.ts';
+import { shopTold } from './shop.ts';
 import { useAppDispatch, useAppSelector, type State } from './store.ts';
 
 /** Edits and undo steps of a room from before a reload. */
@@ -108,6 +109,8 @@ export function useJobEvents(jobId: string): void {
           return settingsTold(store, jobId, { ...event.part, version: event.version });
         case 'cuts':
           return void dispatch(api.util.invalidateTags(['CutSticks']));
+        case 'shop':
+          return void shopTold(store, jobId);
         case 'rack':
           return void dispatch(api.util.invalidateTags(['Rack']));
         case 'rooms':
@@ -120,7 +123,10 @@ export function useJobEvents(jobId: string): void {
     };
     // What was told while the line was down is fetched when it is up again.
     events.onopen = () => {
-      if (lost) reload();
+      if (lost) {
+        reload();
+        void shopTold(store, jobId);
+      }
       lost = false;
     };
     return () => events.close();

@@ -32,7 +32,9 @@ export function playServer(): { readonly asked: Asked[]; answers: Answers } {
       const text = await request.text();
       const body: unknown = text === '' ? undefined : JSON.parse(text);
       if (request.method !== 'GET') play.asked.push({ what, body });
-      const answer = play.answers[what]?.(body) ?? [];
+      // What a test says nothing of is a list with nothing in it; a shop log has two.
+      const nothing = what.endsWith('/shop') ? { issues: [], events: [] } : [];
+      const answer = play.answers[what]?.(body) ?? nothing;
       const refused = answer as { __problem?: number; detail?: string };
       return new Response(
         JSON.stringify(

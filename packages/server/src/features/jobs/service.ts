@@ -31,7 +31,12 @@ import * as repository from './repository.ts';
 const within = (prefix: string, issues: readonly Issue[]): Issue[] =>
   issues.map((issue) => ({ ...issue, at: prefix + issue.at }));
 
-export const listJobs = ({ db }: Context): Promise<JobSummary[]> => repository.listJobs(db);
+/** Jobs that one may see: a guest his one, everybody else all. */
+export async function listJobs({ db, actor }: Context): Promise<JobSummary[]> {
+  const jobs = await repository.listJobs(db);
+  const only = actor.account?.role === 'guest' ? actor.account.job : undefined;
+  return only === undefined ? jobs : jobs.filter((one) => one.id === only);
+}
 
 /** The head of a job; with its row held where something of the job is going to change. */
 export async function headOfJob({ db }: Context, id: string, lock = false): Promise<JobHead> {

@@ -142,21 +142,36 @@ export async function giveBack(context: Context, jobId: string, offcutId: string
 const entryOf = (settings: JobSettings, id: string): RackEntry | undefined =>
   settings.rack.find((one) => one.id === id);
 
-/** What is left of the piece on the rack that an entry stands for, once its stretch is cut out of it. */
-async function takeOut(
-  context: Context,
-  head: JobHead,
-  settings: JobSettings,
-  entry: RackEntry,
+/**
+ * Cuts a stretch out of a piece on the rack; what of it is too short for a piece is gone.
+ * @returns whether there is such a piece
+ */
+export async function cutOutOf(
+  { db }: Context,
+  unit: JobHead['unit'],
+  rules: JobSettings['houseRules'],
+  id: string,
+  stretch: { readonly from: number; readonly to: number },
+): Promise<boolean> {
+  const held = await repository.holdOffcut(db, id);
+  if (!held) return false;
+  const { minPiece } = completeHouseRules(rules, unit);
+  const { damages, usedUp } = cutOut(held.offcut, stretch, unit, minPiece);
+  await repository.updateOffcut(db, { ...held.offcut, damages });
+  if (usedUp) await repository.setGone(db, id, true);
+  return true;
+}
+
+/** A stretch was not cut out of a piece of the rack after all: it is whole again there, and on the rack. */
+export async function putBackInto(
+  { db }: Context,
+  id: string,
+  stretch: { readonly from: number; readonly to: number },
 ): Promise<void> {
-  const { offcut: id, from, to } = entry;
-  if (id === undefined || from === undefined || to === undefined) return;
-  const held = await repository.holdOffcut(context.db, id);
+  const held = await repository.holdOffcut(db, id);
   if (!held) return;
-  const { minPiece } = completeHouseRules(settings.houseRules, head.unit);
-  const { damages, usedUp } = cutOut(held.offcut, { from, to }, head.unit, minPiece);
-  await repository.updateOffcut(context.db, { ...held.offcut, damages });
-  if (usedUp) await repository.setGone(context.db, id, true);
+  await repository.updateOffcut(db, { ...held.offcut, damages: putBack(held.offcut.damages, stretch) });
+  await repository.setGone(db, id, false);
 }
 
 /**
@@ -197,7 +212,8 @@ export async function stickCut(
   const entry = record.source === 'rack' ? entryOf(settings, record.stock) : undefined;
   if (entry && cuts.some((one) => one.record.source === 'rack' && one.record.stock === entry.id))
     throw new HttpProblem('conflict', `${entry.label ?? 'this piece of the rack'} is noted as cut already`);
-  if (entry) await takeOut(context, head, settings, entry);
+  if (entry?.offcut !== undefined && entry.from !== undefined && entry.to !== undefined)
+    await cutOutOf(context, head.unit, settings.houseRules, entry.offcut, { from: entry.from, to: entry.to });
   let left: string | undefined;
   if (leaving) {
     left = randomUUID();
@@ -231,14 +247,8 @@ export async function stickNotCut(context: Context, jobId: string, id: string): 
     await repository.setGone(context.db, left.offcut.id, true);
   }
   const entry = cut.record.source === 'rack' ? entryOf(settings, cut.record.stock) : undefined;
-  if (cut.from !== undefined && entry?.from !== undefined && entry.to !== undefined) {
-    const held = await repository.holdOffcut(context.db, cut.from);
-    if (held) {
-      const damages = putBack(held.offcut.damages, { from: entry.from, to: entry.to });
-      await repository.updateOffcut(context.db, { ...held.offcut, damages });
-      await repository.setGone(context.db, cut.from, false);
-    }
-  }
+  if (cut.from !== undefined && entry?.from !== undefined && entry.to !== undefined)
+    await putBackInto(context, cut.from, { from: entry.from, to: entry.to });
   await repository.undoCut(context.db, jobId, id);
   context.tell(jobId, { kind: 'cuts' });
   context.tell(jobId, { kind: 'rack' });

@@ -5,12 +5,13 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import {
   moveSplice,
   spliceWorth,
+  traitsOf,
   type JobRecord,
-  type KeptCut,
   type Piece,
   type RoomRecord,
 } from '@long-miter/core';
-import { useCutSticksQuery } from '../../api/api.ts';
+import { useShopLogQuery } from '../../api/api.ts';
+import { useCutRecords } from '../../session/use-cut-records.ts';
 import { useRackWords } from '../../session/use-rack-words.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { piecePicked, wallPicked } from '../../session/ui-slice.ts';
@@ -20,8 +21,10 @@ import { OpeningsPage } from '../../features/openings/OpeningsPage.tsx';
 import { RackView } from '../../features/rack/RackView.tsx';
 import { RoomsPage } from '../../features/rooms/RoomsPage.tsx';
 import { RulesDrawer } from '../../features/rules/RulesDrawer.tsx';
-import { PrintedList } from '../../features/saw/PrintedList.tsx';
-import { SawPage } from '../../features/saw/SawPage.tsx';
+import { PaperPage } from '../../features/paper/PaperPage.tsx';
+import { PrintedList } from '../../features/paper/PrintedList.tsx';
+import { HangPage } from '../../features/hang/HangPage.tsx';
+import { SawStage } from '../../features/saw/SawStage.tsx';
 import { SetupDrawer } from '../../features/setup/SetupDrawer.tsx';
 import { StockPage } from '../../features/stock/StockPage.tsx';
 import { usePlan } from '../../session/use-plan.ts';
@@ -36,7 +39,7 @@ import { useSteady } from '../../shared/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
 import { Disputes } from './Disputes.tsx';
-import { HOME, OPENINGS, STAGES, type Stage } from './stages.ts';
+import { HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from '../../session/use-job.ts';
 
 /** A job in one of its stages: the frame around all of them. */
@@ -58,7 +61,7 @@ export function JobPage() {
         <Loader aria-label="Opening the job" />
       </Center>
     );
-  if (stage !== HOME && stage !== OPENINGS && !STAGES.some((one) => one.key === stage))
+  if (![HOME, OPENINGS, PAPER, ...STAGES.map((one) => one.key)].some((key) => key === stage))
     return <Navigate to={`/jobs/${jobId}/walk`} replace />;
   const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
   return <JobFrame job={job} stage={stage as Stage} roomId={current?.id} />;
@@ -75,10 +78,13 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const file = useJobFile(job);
   const room = useRoom(job, roomId ?? '');
   const quick = useQuickRoom(job, room);
-  const { data: cuts = NO_CUTS } = useCutSticksQuery(job.id);
+  const cuts = useCutRecords(job.id, file);
   const live = usePlanUnlessWalking(stage, job.id, file, job.settings.pins, cuts);
   const rackName = useRackWords(job, live.plan);
   const planned = live.plan?.pieces;
+  // What was given goes by its log: a sheet of a newer plan would name other pieces than stand on wood.
+  const { data: log } = useShopLogQuery(job.id, { skip: stage !== 'saw' });
+  const given = stage === 'saw' && (log?.issues.length ?? 0) > 0;
   const own = useMemo(() => planned?.filter((piece) => piece.room === roomId), [planned, roomId]);
   const all = own ?? quick?.pieces ?? NO_PIECES;
   const oneTrim = room?.trims.some((trim) => trim.id === ui.trim) ? ui.trim : undefined;
@@ -86,12 +92,19 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   // Several trims on one strip would lie on each other: without a choice the ribbon and the plan show the first.
   const first = oneTrim ?? room?.trims.find((trim) => trim.on === 'walls')?.id;
   const around = room?.trims.find((trim) => trim.id === oneTrim)?.on === 'openings';
+  const atCeiling = (id: string | undefined): boolean => {
+    const profile = room?.trims.find((trim) => trim.id === id && trim.on === 'walls')?.profile;
+    return file.profiles.some((one) => one.id === profile && traitsOf(one).atCeiling);
+  };
+  const crown = atCeiling(first) ? undefined : room?.trims.find((trim) => atCeiling(trim.id))?.id;
   const now = useMemo(
     () => ({
       room,
+      // With base in the band crown runs along the upper edge.
+      upper: all.filter((piece) => piece.trim === crown && piece.role === 'wall'),
       drawn: all.filter((piece) => piece.trim === first || (piece.role !== 'wall' && !around)),
     }),
-    [room, all, first, around],
+    [room, all, first, crown, around],
   );
   // What is typed is in its field at once; the ribbon follows in a moment. What is dragged on it must not wait.
   const view = useLater(now, stage === 'walk' ? roomId : now);
@@ -158,7 +171,11 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
             onPiece={pick}
             edit={edit}
           />
-          <footer className="foot" data-stage={stage} hidden={stage === HOME || stage === OPENINGS}>
+          <footer
+            className="foot"
+            data-stage={stage}
+            hidden={stage === HOME || stage === OPENINGS || stage === PAPER || stage === 'hang'}
+          >
             {view.room ? (
               <Strip
                 room={view.room}
@@ -167,6 +184,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
                 {...(stage === 'walk' ? { onMove: moveOpening } : {})}
                 {...(stage === 'joints' ? { onSplice: dragSplice, spliceWorth: worth } : {})}
                 pieces={view.drawn}
+                upper={view.upper}
                 selectedWall={ui.wall}
                 selectedPiece={ui.piece}
                 onWall={pickWall}
@@ -181,8 +199,13 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
           <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
           <ShortcutHelp opened={help} onClose={helpOpen.close} />
         </div>
-        {printing && stage === 'saw' && live.plan && (
+        {printing && stage === 'saw' && live.plan && !given && (
           <PrintedList file={file} plan={live.plan} on={new Date()} rackName={rackName} />
+        )}
+        {given && (
+          <div className="only-print">
+            <p>This job has been given to the saw: print what was given from Paper, beside Another trip.</p>
+          </div>
         )}
       </FieldScope.Provider>
     </Words.Provider>
@@ -193,12 +216,12 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
 const EMPTY_ROOMS: never[] = [];
 const NO_PIECES: readonly Piece[] = [];
 const Strip = memo(Ribbon);
-const NO_CUTS: readonly KeptCut[] = [];
 function usePlanUnlessWalking(
   stage: Stage,
   ...[id, file, pins, records]: Parameters<typeof usePlan>
 ): ReturnType<typeof usePlan> {
-  const walking = stage === 'walk' || stage === HOME || stage === OPENINGS;
+  const walking =
+    stage === 'walk' || stage === HOME || stage === OPENINGS || stage === PAPER || stage === 'hang';
   return usePlan(id, walking ? { ...file, rooms: EMPTY_ROOMS } : file, pins, records);
 }
 
@@ -231,6 +254,7 @@ const Hint = ({ children }: { children: string }) => (
 
 function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiece, edit }: BodyProps) {
   if (stage === HOME) return <RoomsPage job={job} />;
+  if (stage === PAPER) return <PaperPage job={job} file={file} roomId={roomId} />;
   if (stage === OPENINGS) return <OpeningsPage job={job} file={file} roomId={roomId} />;
   if (stage === 'walk')
     return roomId ? (
@@ -261,13 +285,21 @@ function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiec
     ) : (
       <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>
     );
+  if (stage === 'hang') return <HangPage key={roomId} job={job} file={file} roomId={roomId} room={room} />;
   if (file.rooms.length === 0) return <Hint>There is nothing to cut yet. Walk a room first.</Hint>;
   const stock = (
     <StockPage job={job} file={file} live={live} onPiece={onPiece} rack={<RackView job={job} />} />
   );
   if (stage === 'stock') return stock;
-  if (live.plan) return <SawPage job={job} file={file} plan={live.plan} onPiece={onPiece} />;
-  return live.working || live.latest ? <Hint>The cut plan is being worked out.</Hint> : stock;
+  return (
+    <SawStage
+      job={job}
+      file={file}
+      plan={live.plan}
+      onPiece={onPiece}
+      noPlan={live.working || live.latest ? <Hint>The cut plan is being worked out.</Hint> : stock}
+    />
+  );
 }
 
 const recordOf = (job: JobRecord, roomId: string): RoomRecord => job.rooms.find((one) => one.id === roomId)!;

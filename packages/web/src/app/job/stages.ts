@@ -4,12 +4,16 @@ export const HOME = 'rooms';
 /** Doors and windows of the whole job: a part of the walk. */
 export const OPENINGS = 'openings';
 
+/** Sheets and labels of what was given to the saw. */
+export const PAPER = 'paper';
+
 /** The stages of a job, in the order the work is done. */
 export const STAGES = [
   { key: 'walk', label: 'Walk' },
   { key: 'joints', label: 'Joints' },
   { key: 'stock', label: 'Stock' },
   { key: 'saw', label: 'Saw' },
+  { key: 'hang', label: 'Hang' },
 ] as const;
 
-export type Stage = (typeof STAGES)[number]['key'] | typeof HOME | typeof OPENINGS;
+export type Stage = (typeof STAGES)[number]['key'] | typeof HOME | typeof OPENINGS | typeof PAPER;

@@ -17,7 +17,7 @@ import { IconArchiveOff, IconPencil, IconSearch, IconTrash, IconUpload } from '@
 import { useEffect, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobSummary, Unit } from '@long-miter/core';
-import { api, errorOf, useJobsQuery } from '../../api/api.ts';
+import { api, errorOf, useJobsQuery, useSessionQuery } from '../../api/api.ts';
 import {
   useChangeHeadMutation,
   useCreateJobMutation,
@@ -32,6 +32,9 @@ import { undoNotice } from '../../shared/undo-notice.tsx';
 /** All jobs, and a new one. */
 export function JobsPage({ onIdle }: { onIdle: () => void }) {
   const { data: all, error, isLoading } = useJobsQuery();
+  const { data: session } = useSessionQuery();
+  // Where there are accounts jobs are the lead's to make.
+  const mayLead = session?.me === undefined || session.me.role === 'lead';
   const [search, setSearch] = useState('');
   // The job's screens are fetched while one looks for it, so that it opens at once.
   useEffect(onIdle, [onIdle]);
@@ -50,11 +53,14 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
         <Link to="/library" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
           Library: saws, rack
         </Link>
+        <Link to="/crew" style={{ color: 'inherit', fontWeight: 600 }}>
+          Crew
+        </Link>
         <Link to="/bench" style={{ color: 'inherit', fontWeight: 600 }}>
           Bench: settings and figures without a job
         </Link>
       </Group>
-      <NewJob />
+      {mayLead && <NewJob />}
       {isLoading && <Loader aria-label="Loading the jobs" mt="lg" />}
       {error && (
         <Text role="alert" mt="lg" style={{ color: 'var(--lm-bad)' }}>
@@ -95,15 +101,21 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
           <Table.Thead>
             <Table.Tr>
               <Table.Th>Job</Table.Th>
-              <Table.Th w={110}>Measured in</Table.Th>
-              <Table.Th w={170}>Recorded</Table.Th>
-              <Table.Th w={150}>Last change</Table.Th>
+              <Table.Th w={110} className="hide-narrow">
+                Measured in
+              </Table.Th>
+              <Table.Th w={170} className="hide-narrow">
+                Recorded
+              </Table.Th>
+              <Table.Th w={150} className="hide-narrow">
+                Last change
+              </Table.Th>
               <Table.Th w={100} />
             </Table.Tr>
           </Table.Thead>
           <Table.Tbody>
             {jobs.map((job) => (
-              <JobRow key={job.id} job={job} onNear={() => prefetch(job.id)} />
+              <JobRow key={job.id} job={job} mayLead={mayLead} onNear={() => prefetch(job.id)} />
             ))}
           </Table.Tbody>
         </Table>
@@ -204,7 +216,7 @@ function NewJob() {
   );
 }
 
-function JobRow({ job, onNear }: { job: JobSummary; onNear: () => void }) {
+function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; onNear: () => void }) {
   const [name, setName] = useState<string>();
   const [fault, setFault] = useState<string>();
   const [remove] = useDeleteJobMutation();
@@ -268,11 +280,11 @@ function JobRow({ job, onNear }: { job: JobSummary; onNear: () => void }) {
           </Stack>
         )}
       </Table.Td>
-      <Table.Td>{job.unit === 'in' ? 'inches' : 'mm'}</Table.Td>
-      <Table.Td>
+      <Table.Td className="hide-narrow">{job.unit === 'in' ? 'inches' : 'mm'}</Table.Td>
+      <Table.Td className="hide-narrow">
         {job.rooms} {job.rooms === 1 ? 'room' : 'rooms'}, {job.walls} {job.walls === 1 ? 'wall' : 'walls'}
       </Table.Td>
-      <Table.Td>
+      <Table.Td className="hide-narrow">
         {new Date(job.updatedAt).toLocaleDateString(undefined, {
           day: 'numeric',
           month: 'short',
@@ -281,7 +293,7 @@ function JobRow({ job, onNear }: { job: JobSummary; onNear: () => void }) {
       </Table.Td>
       <Table.Td>
         <Group gap={4} wrap="nowrap" justify="flex-end">
-          {job.archived && (
+          {mayLead && job.archived && (
             <ActionIcon
               size={38}
               variant="subtle"
@@ -293,24 +305,28 @@ function JobRow({ job, onNear }: { job: JobSummary; onNear: () => void }) {
               <IconArchiveOff size={18} />
             </ActionIcon>
           )}
-          <ActionIcon
-            size={38}
-            variant="subtle"
-            color="gray"
-            aria-label={`Rename ${job.name}`}
-            onClick={() => setName(job.name)}
-          >
-            <IconPencil size={18} />
-          </ActionIcon>
-          <ActionIcon
-            size={38}
-            variant="subtle"
-            color="gray"
-            aria-label={`Delete ${job.name}`}
-            onClick={() => void removeJob()}
-          >
-            <IconTrash size={18} />
-          </ActionIcon>
+          {mayLead && (
+            <>
+              <ActionIcon
+                size={38}
+                variant="subtle"
+                color="gray"
+                aria-label={`Rename ${job.name}`}
+                onClick={() => setName(job.name)}
+              >
+                <IconPencil size={18} />
+              </ActionIcon>
+              <ActionIcon
+                size={38}
+                variant="subtle"
+                color="gray"
+                aria-label={`Delete ${job.name}`}
+                onClick={() => void removeJob()}
+              >
+                <IconTrash size={18} />
+              </ActionIcon>
+            </>
+          )}
         </Group>
       </Table.Td>
     </Table.Tr>

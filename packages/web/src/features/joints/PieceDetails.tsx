@@ -1,6 +1,8 @@
 import { Group, SegmentedControl, Stack, Text } from '@mantine/core';
 import {
+  backerOf,
   crownSection,
+  dropLineDrawing,
   endDrawing,
   formatWithUnit,
   jointCloseUp,
@@ -112,16 +114,25 @@ function Section({
   quick,
   unit,
 }: Pick<Props, 'piece' | 'room' | 'quick' | 'unit'> & { profile: Profile }) {
-  if (!traitsOf(profile).sprung || piece.role === 'test') return null;
-  const slopes = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run.frame
-    .slopes;
+  // What lies behind crown shows in the crown's own section.
+  if (!traitsOf(profile).sprung || piece.role === 'test' || piece.role === 'backer') return null;
+  const frame = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run.frame;
+  const slopes = frame?.slopes;
   const index = room.walls.findIndex((one) => one.id === piece.wall);
   const drop = slopes?.drops.get(index);
   const rise = room.walls[index]?.ceiling?.rise ?? 0;
   // Where it climbs, the section is square to the piece: there it hangs as on a level wall.
   const place =
     drop === undefined || rise !== 0 ? undefined : { drop, pitch: room.walls[index]?.ceiling?.pitch ?? 0 };
-  return <DrawingSvg drawing={crownSection(profile, unit, place)} height={190} margin={20} />;
+  const strip = frame && backerOf(frame);
+  const behind = { lightGap: frame?.rules.lightGap ?? 0, ...(strip ? { strip } : {}) };
+  const marks = frame && index >= 0 ? dropLineDrawing(frame, index) : undefined;
+  return (
+    <>
+      <DrawingSvg drawing={crownSection(profile, unit, place, behind)} height={190} margin={20} />
+      {marks && <DrawingSvg drawing={marks} height={130} margin={14} />}
+    </>
+  );
 }
 
 /** The joint at an end from above: both pieces where it is at a corner, else the end alone. */
@@ -152,7 +163,7 @@ function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit' | 'pieces
   const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   // Sides of a tray are no walls: their corners are inside ones as they are measured.
-  if (wall < 0) return null;
+  if (wall < 0 || piece.role === 'backer') return null;
   const before = (wall + room.walls.length - 1) % room.walls.length;
   const at = (index: number) =>
     run?.corners.find(

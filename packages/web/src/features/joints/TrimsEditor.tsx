@@ -6,6 +6,7 @@ import {
   changeTrim,
   firstStock,
   formatLength,
+  formatWithUnit,
   newProfile,
   parseLength,
   removeTrim,
@@ -21,6 +22,7 @@ import {
 import { useSpoken } from '../../shared/words.tsx';
 import { useCommands } from '../../session/use-commands.ts';
 import { CommitField } from '../../shared/CommitField.tsx';
+import { Typeset } from '../../shared/Figure.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
@@ -199,6 +201,21 @@ function TrimRow({
           }}
         />
       )}
+      {profile && traitsOf(profile).atCeiling && <BackerField trim={trim} profiles={profiles} edit={edit} />}
+      {trim.measuredClosing && (
+        <Group gap={6} mb={8} wrap="nowrap">
+          <Text size="sm">
+            closing piece measured <Typeset text={formatWithUnit(trim.measuredClosing.near, unit)} />
+          </Text>
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() => edit((now) => changeTrim(now, trim.id, { measuredClosing: undefined }))}
+          >
+            Measure it again
+          </Button>
+        </Group>
+      )}
       {trim.on === 'walls' && others.length > 0 && (
         <NativeSelect
           label="lies on"
@@ -246,5 +263,52 @@ function TrimRow({
         <IconTrash size={18} />
       </ActionIcon>
     </Group>
+  );
+}
+
+/** The strip that is hidden behind a crown, of any profile that does not itself hang at the ceiling or around openings. */
+function BackerField({
+  trim,
+  profiles,
+  edit,
+}: {
+  trim: Trim;
+  profiles: readonly Profile[];
+  edit: EditSurvey;
+}) {
+  const strips = profiles.filter((one) => !traitsOf(one).atCeiling && !traitsOf(one).aroundOpenings);
+  const { backer } = trim;
+  return (
+    <>
+      <NativeSelect
+        label="strip behind it"
+        value={backer?.profile ?? ''}
+        data={[
+          { value: '', label: 'none' },
+          ...(backer && !strips.some((one) => one.id === backer.profile)
+            ? [{ value: backer.profile, label: 'not in the job any more' }]
+            : []),
+          ...strips.map((one) => ({ value: one.id, label: one.name })),
+        ]}
+        onChange={(event) => {
+          const next = event.currentTarget.value;
+          edit((now) =>
+            changeTrim(now, trim.id, { backer: next === '' ? undefined : { ...backer, profile: next } }),
+          );
+        }}
+      />
+      {backer && (
+        <Checkbox
+          mb={8}
+          label="its edge bevelled"
+          checked={backer.bevelled === true}
+          onChange={(event) => {
+            const bevelled = event.currentTarget.checked;
+            const { bevelled: _old, ...rest } = backer;
+            edit((now) => changeTrim(now, trim.id, { backer: bevelled ? { ...rest, bevelled } : rest }));
+          }}
+        />
+      )}
+    </>
   );
 }

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import {
   openingsFromTable,
   openingTable,
@@ -6,18 +5,19 @@ import {
   type Result,
   type TableChange,
 } from '@long-miter/core';
+import { fromCsv, toCsv } from '../../shared/csv.ts';
 import { fileName, saveFile } from '../../shared/files.ts';
 
 /** Openings as a spreadsheet file, and back. */
 export const saveOpenings = (job: JobRecord): void =>
   saveFile(
     `${fileName(job.name)}-openings.csv`,
-    Papa.unparse(openingTable(job.rooms, job.settings.profiles)),
+    toCsv(openingTable(job.rooms, job.settings.profiles)),
     'text/csv',
   );
 
 /** Reads openings from the text of a file: commas, semicolons or tabs between. */
 export function readOpenings(text: string, job: JobRecord): Result<TableChange[]> {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const data = fromCsv(text);
   return openingsFromTable(data, job.rooms, job.settings.profiles, job.unit);
 }

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import {
   roomsOfTable,
   wallTable,
@@ -7,12 +6,13 @@ import {
   type TableRoom,
   type Unit,
 } from '@long-miter/core';
+import { fromCsv, toCsv } from '../../shared/csv.ts';
 import { fileName, saveFile } from '../../shared/files.ts';
 
 /** Rooms' walls as a spreadsheet file, and back. */
 
 export const saveWalls = (job: string, rooms: readonly TableRoom[]): void =>
-  saveFile(`${fileName(job)}-walls.csv`, Papa.unparse(wallTable(rooms)), 'text/csv');
+  saveFile(`${fileName(job)}-walls.csv`, toCsv(wallTable(rooms)), 'text/csv');
 
 /** Reads rooms from the text of a file: commas, semicolons or tabs between. */
 export function readWalls(
@@ -20,7 +20,7 @@ export function readWalls(
   unit: Unit,
   survey: Survey,
 ): { readonly rooms: readonly TableRoom[] } | { readonly issues: readonly Issue[] } {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const data = fromCsv(text);
   const rooms = roomsOfTable(data, unit, survey);
   return rooms.ok ? { rooms: rooms.value } : { issues: rooms.issues };
 }

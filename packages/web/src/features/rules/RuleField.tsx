@@ -238,6 +238,40 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
         ],
         (value) => onChange({ crownOrder: (value || undefined) as 'round' }),
       );
+    case 'closingMode':
+      return choice(
+        complete.closingMode,
+        [
+          { value: 'long', label: 'cut long, pressed in' },
+          { value: 'measured', label: 'held until measured in place' },
+        ],
+        (value) => onChange({ closingMode: value as 'long' }),
+      );
+    case 'ceilingLine':
+      return choice(
+        complete.ceilingLine,
+        [
+          { value: 'level', label: 'level, under the lowest point' },
+          { value: 'follow', label: 'follows the ceiling' },
+        ],
+        (value) => onChange({ ceilingLine: value as 'level' }),
+      );
+    case 'looseEnd':
+      return (
+        <Group gap={6} grow preventGrowOverflow={false}>
+          {(['polyurethane', '*'] as const).map((material) => (
+            <SizeField
+              key={material}
+              aria-label={`${note.name}, ${material === '*' ? 'others' : 'foam'}`}
+              label={material === '*' ? 'others' : 'foam'}
+              value={complete.looseEnd[material] ?? 0}
+              unit={unit}
+              zero
+              onTake={(value) => taken({ looseEnd: { ...rules.looseEnd, [material]: value } })}
+            />
+          ))}
+        </Group>
+      );
     case 'backCut':
       return (
         <NumberField
@@ -258,6 +292,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'closing':
     case 'shy':
     case 'testPiece':
+    case 'ceilingGap':
+    case 'lightGap':
     case 'reveal': {
       const { key } = note;
       return (

@@ -1,18 +1,21 @@
-import { useContext } from 'react';
+import { useContext, type ReactNode } from 'react';
 import { Button, Group, Text } from '@mantine/core';
 import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
 import {
   adviceFor,
+  asItHangs,
   cutDrawing,
   cutNotes,
   formatAngle,
   formatWithUnit,
+  heldMeasure,
   kerfOf,
   lackText,
   parseLength,
   partWords,
   seatWords,
   shownAt,
+  traitsOf,
   type CutStep,
   type Saw,
   type SawSetting,
@@ -39,12 +42,34 @@ interface Props {
   readonly rackName: (stick: PlannedStick) => string;
   /** Takes what a head was measured to; answers why it cannot be. */
   readonly onMeasured: (step: CutStep, value: number, text: string) => string | undefined;
+  /** The corner of its room that an end of crown stands at. */
+  readonly cornerAt: (step: CutStep) => number | undefined;
+  /** What can be done here, instead of going through the list. */
+  readonly actions?: ReactNode;
+  /** How far one is, instead of the place in the list. */
+  readonly count?: string;
+  /** What is written on the stick, where it has a letter. */
+  readonly letter?: string | undefined;
   /** Leads to the whole list. */
-  readonly onList: () => void;
+  readonly onList?: () => void;
 }
 
 /** One cut in figures, sides and a picture that can be read from two metres. */
-export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, onMeasured, onList }: Props) {
+export function CutCard({
+  steps,
+  at,
+  unit,
+  machine,
+  warnings,
+  rackName,
+  cornerAt,
+  onStep,
+  onMeasured,
+  onList,
+  actions,
+  count,
+  letter,
+}: Props) {
   const inWords = useSpoken();
   const vocabulary = useContext(Words);
   const step = steps[at]!;
@@ -56,14 +81,19 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
           {piece.label}
         </span>
         <span className="cut-tag" data-testid="end">
-          {step.held ? partWords(piece.role, piece.place) : `${step.end} end`}
+          {!step.held
+            ? `${step.end} end`
+            : piece.opening === undefined
+              ? 'closing'
+              : partWords(piece.role, piece.place)}
         </span>
         <span className="cut-name" data-testid="profile">
           <span>
             <Typeset text={profile.name} />
           </span>
           <small>
-            {inWords('stick')} {step.stickNumber}, <Typeset text={formatWithUnit(step.stick.length, unit)} />
+            {inWords('stick')} {letter ?? step.stickNumber},{' '}
+            <Typeset text={formatWithUnit(step.stick.length, unit)} />
             {step.stick.source === 'rack' ? `, from the rack: ${rackName(step.stick)}` : ''}
           </small>
         </span>
@@ -78,7 +108,7 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
         )}
         <div className="cut-lies">
           {saw.seat !== null && !step.held && (
-            <Lies step={step} seat={saw.seat} kerf={kerfOf(machine, unit)} />
+            <Lies step={step} seat={saw.seat} kerf={kerfOf(machine, unit)} corner={cornerAt(step)} />
           )}
           <div className="cut-notes">
             {(step.held ? [] : cutNotes(step, machine, unit, vocabulary)).map((note) => (
@@ -94,42 +124,46 @@ export function CutCard({ steps, at, unit, machine, warnings, rackName, onStep, 
           </div>
           <div className="cut-count">
             <span>
-              cut {at + 1} of {steps.length} · write {piece.label} on its back · goes to {step.place}
+              {count ?? `cut ${at + 1} of ${steps.length}`} · write {piece.label} on its back · goes to{' '}
+              {step.place}
             </span>
-            <Button size="compact-md" variant="default" className="no-print" onClick={onList}>
-              Cut list
-            </Button>
+            {onList && (
+              <Button size="compact-md" variant="default" className="no-print" onClick={onList}>
+                Cut list
+              </Button>
+            )}
           </div>
-          <Group grow gap="sm" className="no-print cut-go" wrap="nowrap">
-            <Button
-              size="lg"
-              variant="default"
-              leftSection={<IconArrowLeft />}
-              disabled={at === 0}
-              onClick={() => onStep(at - 1)}
-            >
-              Back
-            </Button>
-            <Button
-              size="lg"
-              rightSection={<IconArrowRight />}
-              disabled={at === steps.length - 1}
-              onClick={() => onStep(at + 1)}
-            >
-              Next cut
-            </Button>
-          </Group>
+          {actions ?? (
+            <Group grow gap="sm" className="no-print cut-go" wrap="nowrap">
+              <Button
+                size="lg"
+                variant="default"
+                leftSection={<IconArrowLeft />}
+                disabled={at === 0}
+                onClick={() => onStep(at - 1)}
+              >
+                Back
+              </Button>
+              <Button
+                size="lg"
+                rightSection={<IconArrowRight />}
+                disabled={at === steps.length - 1}
+                onClick={() => onStep(at + 1)}
+              >
+                Next cut
+              </Button>
+            </Group>
+          )}
         </div>
       </div>
     </section>
   );
 }
 
-/** A head that waits: what is measured, and where it is written. */
+/** A piece that waits for its measure, a head or the last of a crown: what is measured, and where it is written. */
 function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & { step: CutStep }) {
   const { piece } = step;
-  const held = piece.held!;
-  const far = held.predicted + piece.left.reach + piece.right.reach;
+  const { how, label, figure } = heldMeasure(piece);
   return (
     <div className="cut-figures">
       <div className="cut-row">
@@ -137,13 +171,12 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
         <div className="cut-keep">waits</div>
       </div>
       <Text size="lg">
-        Nail both legs, then measure over them along the top, outer edge to outer edge. The figures say{' '}
-        <Typeset text={formatWithUnit(far, unit)} />.
+        {how} The figures say <Typeset text={formatWithUnit(figure, unit)} />.
       </Text>
       <CommitField
         size="lg"
         mt={8}
-        label="over both legs"
+        label={label}
         text=""
         onCommit={(text) => (text.trim() === '' ? undefined : parseFault(text, unit))}
         onEnter={() => undefined}
@@ -152,7 +185,7 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
           const read = parseLength(event.currentTarget.value, unit);
           if (read.ok) onMeasured(step, read.value.value, event.currentTarget.value.trim());
         }}
-        description="then Enter: the head is cut to it"
+        description="then Enter: it is cut to that"
       />
     </div>
   );
@@ -207,7 +240,17 @@ function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machi
 }
 
 /** What is kept, how the piece lies in words, and its picture made from the same figures. */
-function Lies({ step, seat, kerf }: { step: CutStep; seat: Seat; kerf: number }) {
+function Lies({
+  step,
+  seat,
+  kerf,
+  corner,
+}: {
+  step: CutStep;
+  seat: Seat;
+  kerf: number;
+  corner: number | undefined;
+}) {
   const lies = cutDrawing(step, kerf, 'operator');
   const above = cutDrawing(step, kerf, 'above');
   return (
@@ -216,7 +259,12 @@ function Lies({ step, seat, kerf }: { step: CutStep; seat: Seat; kerf: number })
         keep {step.saw.keep}
       </div>
       <Text fw={650}>{seatWords(seat, step.profile)}</Text>
-      {lies && <DrawingSvg drawing={lies} height={140} margin={12} caption={false} />}
+      <div className="cut-pictures">
+        {lies && <DrawingSvg drawing={lies} height={140} margin={12} caption={false} />}
+        {traitsOf(step.profile).sprung && step.piece.role !== 'test' && (
+          <DrawingSvg drawing={asItHangs(step, corner)} height={140} margin={30} caption={false} />
+        )}
+      </div>
       {above && <DrawingSvg drawing={above} height={62} margin={4} caption={false} />}
     </>
   );

@@ -1,8 +1,10 @@
 import { Button, Group, Text, Title } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
-import { memo, useEffect, useMemo, useRef } from 'react';
+import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import {
   changeOpening,
+  changeTrim,
+  cornerOfEnd,
   cutList,
   cutSteps,
   pieceWarnings,
@@ -29,10 +31,12 @@ interface Props {
   readonly file: JobFile;
   readonly plan: PlanFile;
   readonly onPiece: (piece: Piece) => void;
+  /** Leads to giving the plan to the saw. */
+  readonly give?: ReactNode;
 }
 
 /** Saw: the cut list, and the cut at hand in large figures. */
-export function SawPage({ file, plan, onPiece, job }: Props) {
+export function SawPage({ file, plan, onPiece, job, give }: Props) {
   const dispatch = useAppDispatch();
   const rackName = useRackWords(job, plan);
   const steps = useMemo(() => cutSteps(file, plan), [file, plan]);
@@ -67,12 +71,16 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
   });
   const store = useStore() as unknown as Store;
   const measured = useSteady((held: CutStep, value: number, text: string): string | undefined => {
-    const { room, wall, opening, side } = held.piece;
+    const { room, wall, opening, side, trim } = held.piece;
     return sheetEditor(
       store,
       job,
       room,
     )((sheet) => {
+      if (opening === undefined)
+        return wall === undefined
+          ? sheet
+          : { ...sheet, survey: changeTrim(sheet.survey, trim, { measuredClosing: { wall, near: value } }) };
       const index = sheet.survey.walls.findIndex((one) => one.id === wall);
       const now = sheet.survey.walls[index]?.openings?.find((one) => one.id === opening);
       if (!now) return sheet;
@@ -130,6 +138,7 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
             machine={sawOf(file)}
             warnings={pieceWarnings(plan, steps[at]!.piece)}
             rackName={rackName}
+            cornerAt={(step) => cornerOfEnd(file, step)}
             onStep={go}
             onMeasured={measured}
             onList={() => list.current?.scrollIntoView({ behavior: 'smooth' })}
@@ -141,6 +150,8 @@ export function SawPage({ file, plan, onPiece, job }: Props) {
           <Title order={2} size="h4">
             Cut list
           </Title>
+          <span style={{ flex: 1 }} />
+          {give}
           <Button
             size="compact-md"
             variant="default"

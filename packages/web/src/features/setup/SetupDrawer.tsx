@@ -1,12 +1,14 @@
 import { Drawer, Select, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import {
   completeHouseRules,
+  traitsOf,
   type HouseRulesInput,
   type JobRecord,
   type Profile,
   type Result,
 } from '@long-miter/core';
 import { SettledField, SizeField } from '../../shared/SettledField.tsx';
+import { CrownFigures } from './CrownFigures.tsx';
 import { SawEditor } from './SawEditor.tsx';
 import { useCommands } from '../../session/use-commands.ts';
 
@@ -47,51 +49,55 @@ export function SetupDrawer({
           {settings.profiles.map((profile) => {
             const set = (change: Partial<Profile>) => setItem('profiles', profile.id, change);
             return (
-              <SimpleGrid
-                key={profile.id}
-                cols={{ base: 2, sm: 4 }}
-                spacing={8}
-                mb={8}
-                role="group"
-                aria-label={profile.name}
-              >
-                <SettledField
-                  size="sm"
-                  label={profile.use}
-                  aria-label={`Name of ${profile.id}`}
-                  text={profile.name}
-                  read={(text): Result<string> =>
-                    text.trim() === ''
-                      ? { ok: false, issues: [{ at: '', text: 'give the profile a name' }] }
-                      : { ok: true, value: text.trim() }
-                  }
-                  onTake={(name) => set({ name })}
-                />
-                <SizeField
-                  size="sm"
-                  label="face"
-                  aria-label={`Face of ${profile.id}`}
-                  value={profile.width}
-                  unit={unit}
-                  onTake={(width) => set({ width })}
-                />
-                <SizeField
-                  size="sm"
-                  label="thickness"
-                  aria-label={`Thickness of ${profile.id}`}
-                  value={profile.thickness}
-                  unit={unit}
-                  onTake={(thickness) => set({ thickness })}
-                />
-                <Select
-                  size="sm"
-                  label="material"
-                  allowDeselect={false}
-                  data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']}
-                  value={profile.material}
-                  onChange={(material) => set({ material: material as Profile['material'] })}
-                />
-              </SimpleGrid>
+              <div key={profile.id}>
+                <SimpleGrid
+                  cols={{ base: 2, sm: 4 }}
+                  spacing={8}
+                  mb={8}
+                  role="group"
+                  aria-label={profile.name}
+                >
+                  <SettledField
+                    size="sm"
+                    label={profile.use}
+                    aria-label={`Name of ${profile.id}`}
+                    text={profile.name}
+                    read={(text): Result<string> =>
+                      text.trim() === ''
+                        ? { ok: false, issues: [{ at: '', text: 'give the profile a name' }] }
+                        : { ok: true, value: text.trim() }
+                    }
+                    onTake={(name) => set({ name })}
+                  />
+                  {!traitsOf(profile).sprung && (
+                    <SizeField
+                      size="sm"
+                      label="face"
+                      aria-label={`Face of ${profile.id}`}
+                      value={profile.width}
+                      unit={unit}
+                      onTake={(width) => set({ width })}
+                    />
+                  )}
+                  <SizeField
+                    size="sm"
+                    label="thickness"
+                    aria-label={`Thickness of ${profile.id}`}
+                    value={profile.thickness}
+                    unit={unit}
+                    onTake={(thickness) => set({ thickness })}
+                  />
+                  <Select
+                    size="sm"
+                    label="material"
+                    allowDeselect={false}
+                    data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']}
+                    value={profile.material}
+                    onChange={(material) => set({ material: material as Profile['material'] })}
+                  />
+                </SimpleGrid>
+                {traitsOf(profile).sprung && <CrownFigures profile={profile} unit={unit} onTake={set} />}
+              </div>
             );
           })}
         </div>

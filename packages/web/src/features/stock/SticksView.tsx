@@ -1,6 +1,7 @@
 import { Button, Group, Modal, NativeSelect, Stack, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import {
   coinOfJob,
   completeHouseRules,
@@ -23,7 +24,7 @@ import {
   type StickRef,
 } from '@long-miter/core';
 import { useSpoken } from '../../shared/words.tsx';
-import { useCutSticksQuery } from '../../api/api.ts';
+import { useCutSticksQuery, useShopLogQuery } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
 import { useRackWords } from '../../session/use-rack-words.ts';
 import { useCommands } from '../../session/use-commands.ts';
@@ -71,6 +72,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
   const { changePins, stickCut, stickNotCut } = useCommands(job.id);
   const rackName = useRackWords(job, shown);
   const { data: cuts = NO_CUTS } = useCutSticksQuery(job.id);
+  const { data: log } = useShopLogQuery(job.id);
   const [asked, setAsked] = useState<{ readonly stick: PlannedStick; readonly number: number }>();
   const coin = useMemo(() => coinOfJob(file), [file]);
   const { minReusable } = completeHouseRules(job.settings.houseRules, job.unit);
@@ -204,6 +206,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
           onClose={() => setAsked(undefined)}
           waiting={waitingOn(plan, asked.stick)}
           onCut={() => void tickOff(asked.stick)}
+          given={(log?.issues.length ?? 0) > 0}
         />
       )}
     </main>
@@ -233,6 +236,7 @@ function AskCut({
   job,
   leaves,
   waiting,
+  given,
   onClose,
   onCut,
 }: {
@@ -240,12 +244,38 @@ function AskCut({
   number: number;
   job: JobRecord;
   leaves: number | undefined;
+  /** What is cut of this job is noted at the saw. */
+  given: boolean;
   /** Pieces on it that cannot be cut before they are measured. */
   waiting: readonly string[];
   onClose: () => void;
   onCut: () => void;
 }) {
   const inWords = useSpoken();
+  if (given)
+    return (
+      <Modal
+        opened
+        onClose={onClose}
+        title={<Text fw={650}>This job is at the saw</Text>}
+        closeButtonProps={{ 'aria-label': 'Close' }}
+      >
+        <Stack gap={10}>
+          <Text>
+            It has been given to the saw: what is cut is noted there piece by piece, or entered afterwards
+            from paper. Opened {inWords('stick')}s come in here by themselves.
+          </Text>
+          <Group>
+            <Button component={Link} to={`/jobs/${job.id}/saw`}>
+              Go to the saw
+            </Button>
+            <Button variant="default" component={Link} to={`/jobs/${job.id}/paper`}>
+              Paper
+            </Button>
+          </Group>
+        </Stack>
+      </Modal>
+    );
   if (waiting.length > 0)
     return (
       <Modal

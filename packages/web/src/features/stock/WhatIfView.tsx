@@ -11,7 +11,6 @@ import {
   sticksMoved,
   variationWords,
   type Coin,
-  type CutRecord,
   type JobFile,
   type JobRecord,
   type Piece,
@@ -20,7 +19,7 @@ import {
   type StickPin,
   type Variation,
 } from '@long-miter/core';
-import { useCutSticksQuery } from '../../api/api.ts';
+import { useCutRecords } from '../../session/use-cut-records.ts';
 import { useAppSelector } from '../../session/store.ts';
 import { sticksOfPlan } from '../../session/use-plan.ts';
 import { Typeset } from '../../shared/Figure.tsx';
@@ -35,12 +34,10 @@ interface Props {
   readonly onPiece: (piece: Piece) => void;
 }
 
-const NONE: readonly CutRecord[] = [];
-
 /** What if one thing were otherwise: the plan beside the one in force, in figures and stick by stick. */
 export function WhatIfView({ job, file, plan, onPiece }: Props) {
   const { pins } = job.settings;
-  const { data: records = NONE } = useCutSticksQuery(job.id);
+  const records = useCutRecords(job.id, file);
   const earlier = useAppSelector((state) => state.plan.before);
   const before = useMemo(() => sticksOfPlan(earlier), [earlier]);
   const { found, ask, stop } = useVariation(file, pins, records, before);

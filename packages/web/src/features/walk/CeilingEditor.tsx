@@ -102,6 +102,22 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
             )[0]?.text;
           }}
         />
+        <NativeSelect
+          size="sm"
+          label="behind its skin"
+          value={wall.substrate ?? ''}
+          data={[
+            { value: '', label: 'studs' },
+            { value: 'masonry', label: 'masonry' },
+            { value: 'wood', label: 'solid wood' },
+          ]}
+          onChange={(event) => {
+            const value = event.currentTarget.value;
+            edit((survey) =>
+              setOfWall(survey, index, 'substrate', value === '' ? undefined : (value as 'wood' | 'masonry')),
+            );
+          }}
+        />
         {slope('rise', 'ceiling climbs to the right, °')}
         {slope('pitch', 'ceiling climbs into the room, °')}
       </Group>

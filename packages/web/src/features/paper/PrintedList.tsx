@@ -70,7 +70,7 @@ export function PrintedList({ file, plan, on, rackName }: Props) {
 const nameOf = (file: JobFile, id: string): string =>
   file.profiles.find((profile) => profile.id === id)?.name ?? id;
 
-function StickSheet({
+export function StickSheet({
   file,
   title,
   steps,
@@ -79,7 +79,7 @@ function StickSheet({
   file: JobFile;
   title: string;
   steps: readonly CutStep[];
-  plan: PlanFile;
+  plan: Pick<PlanFile, 'watchOuts'>;
 }) {
   const saw = sawOf(file);
   return (
@@ -111,7 +111,13 @@ function StickSheet({
                 <br />
                 {step.place}
               </td>
-              <td>{step.held ? 'waits: over both legs ______' : <b>{step.mark.text}</b>}</td>
+              <td>
+                {step.held ? (
+                  `waits: ${step.piece.opening === undefined ? 'between its neighbours' : 'over both legs'} ______`
+                ) : (
+                  <b>{step.mark.text}</b>
+                )}
+              </td>
               <td>
                 from {spoken(step.mark.from, file.vocabulary)}, on the {step.mark.edge}
               </td>

@@ -1,0 +1,83 @@
+import { expect, test, type Page } from '@playwright/test';
+
+/** A house that gets accounts, on an application of its own: the lead's first, others by invitation, and what each may do. */
+
+interface App {
+  readonly address: string | undefined;
+  readonly output: string;
+  waitFor(what: () => unknown, seconds?: number): Promise<boolean>;
+  stop(): Promise<void>;
+}
+
+const PASSWORD = 'seven planks of pine';
+const fill = async (page: Page, name: string, password: string): Promise<void> => {
+  await page.getByLabel('your name').fill(name);
+  await page.getByLabel('password', { exact: true }).fill(password);
+};
+const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
+
+test('the lead makes the first account, invites a cutter, and both see what is theirs', async ({
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  const starter: string = '../scripts/lib/app.mjs';
+  const { startApplication } = (await import(starter)) as {
+    startApplication: (env: Record<string, string>) => Promise<App>;
+  };
+  const app = await startApplication({ LONGMITER_SEED: 'no', LONGMITER_PORT: '4298' });
+  try {
+    expect(await app.waitFor(() => /with the code \w{8}/.test(app.output), 120)).toBe(true);
+    const code = /with the code (\w{8})/.exec(app.output)![1]!;
+    const context = () => browser.newContext({ baseURL: app.address!, serviceWorkers: 'block' });
+    const lead = await (await context()).newPage();
+    await lead.goto('/');
+    await lead.getByRole('link', { name: 'Crew' }).click();
+    await lead.getByLabel('code on the terminal').fill('WRONGONE');
+    await fill(lead, 'Lead', PASSWORD);
+    await press(lead, 'Make the lead’s account');
+    await expect(lead.getByText(/is not the code on the terminal/)).toBeVisible();
+    // What was typed stays; only the code is put right.
+    await lead.getByLabel('code on the terminal').fill(code.toLowerCase());
+    await press(lead, 'Make the lead’s account');
+    await expect(lead.getByText('Lead, lead')).toBeVisible();
+
+    // Whoever comes now has to sign in, whatever the address.
+    const stranger = await (await context()).newPage();
+    await stranger.goto('/library/rack');
+    await expect(stranger.getByText('Whoever has no account asks the lead')).toBeVisible();
+    await fill(stranger, 'Lead', 'not the password');
+    await press(stranger, 'Sign in');
+    await expect(stranger.getByText('name and password do not go together')).toBeVisible();
+
+    // An invitation, shown as a link and as a code.
+    await lead.getByLabel('as', { exact: true }).selectOption('cutter');
+    await press(lead, 'Make an invitation');
+    const link = (await lead.getByText(/\/join\/[\w-]{43}/).innerText()).trim();
+    await expect(lead.getByRole('img', { name: `Code for ${link}` })).toBeVisible();
+    const cutter = await (await context()).newPage();
+    await cutter.goto(link);
+    await fill(cutter, 'Cutter', PASSWORD);
+    await press(cutter, 'Join');
+    await expect(cutter.getByRole('heading', { name: 'Long Miter' })).toBeVisible();
+    // A cutter makes no jobs: there is nothing to make one with.
+    await expect(cutter.getByRole('button', { name: 'Start job' })).toHaveCount(0);
+    await expect(cutter.getByText('No job yet', { exact: false })).toBeVisible();
+
+    // The lead takes the cutter out: the next thing the cutter does ends at the sign-in.
+    await lead.reload();
+    await press(lead, 'Remove Cutter');
+    await press(lead, 'Take Cutter out');
+    await expect(lead.getByRole('cell', { name: 'Cutter', exact: true })).toHaveCount(0);
+    await cutter.getByRole('link', { name: /^Library/ }).click();
+    await expect(cutter.getByText('Whoever has no account asks the lead')).toBeVisible();
+
+    // Signed out and in again.
+    await press(lead, 'Sign out');
+    await expect(lead.getByText('Whoever has no account asks the lead')).toBeVisible();
+    await fill(lead, 'lead', PASSWORD);
+    await press(lead, 'Sign in');
+    await expect(lead.getByRole('link', { name: 'Crew' })).toBeVisible();
+  } finally {
+    await app.stop();
+  }
+});

@@ -1,0 +1,100 @@
+import { z } from 'zod';
+
+/** People of the crew, how they come in, and what they may do. One schema for each thing, for the page and the server. */
+
+export const CREW_ROLES = ['lead', 'measurer', 'cutter', 'hanger', 'guest'] as const;
+export type CrewRole = (typeof CREW_ROLES)[number];
+
+/** What each may do, in a sentence. */
+export const ROLE_WORDS: Readonly<Record<CrewRole, string>> = {
+  lead: 'everything: jobs, rules, stock, orders, giving to the saw, the crew itself',
+  measurer: 'reads all jobs and records rooms',
+  cutter: 'reads all jobs, notes what happens at the saw and on the rack',
+  hanger: 'reads all jobs, notes what happens at the saw and on the wall',
+  guest: 'reads one job until a day that is named',
+};
+
+const personName = z.string().trim().min(1, 'write a name').max(80, 'must have at most 80 characters');
+/** Long beats strange: nothing is asked of it but its length. */
+const newPassword = z
+  .string()
+  .min(10, 'must have at least 10 characters')
+  .max(200, 'must have at most 200 characters');
+const device = z.string().trim().max(80, 'must have at most 80 characters').default('');
+const token = z.string().min(1, 'must not be empty').max(200, 'is no code of ours');
+
+export const signInSchema = z.strictObject({
+  name: personName,
+  password: z.string().min(1, 'write your password').max(200, 'must have at most 200 characters'),
+  device,
+});
+/** The lead of a house that has no account yet, with the code on the terminal. */
+export const firstAccountSchema = z.strictObject({
+  code: token,
+  name: personName,
+  password: newPassword,
+  device,
+});
+export const joinSchema = z.strictObject({ token, name: personName, password: newPassword, device });
+export const inviteSchema = z
+  .strictObject({
+    role: z.enum(CREW_ROLES, 'must be "lead", "measurer", "cutter", "hanger" or "guest"'),
+    job: z.uuid('must be a job').optional(),
+    /** Days that the invitation may be used, and, for a guest, that the account lasts after that. */
+    days: z
+      .int('must be a whole number')
+      .min(1, 'must be at least 1')
+      .max(90, 'must be at most 90')
+      .default(7),
+  })
+  .refine((one) => (one.role === 'guest') === (one.job !== undefined), {
+    path: ['job'],
+    message: 'a guest is invited to one job, all others to all',
+  });
+export const changeMemberSchema = z.strictObject({
+  role: z.enum(['lead', 'measurer', 'cutter', 'hanger'], 'must be "lead", "measurer", "cutter" or "hanger"'),
+});
+
+export const meSchema = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  role: z.enum(CREW_ROLES),
+  job: z.uuid().optional(),
+});
+export type Me = z.infer<typeof meSchema>;
+/** How this page stands: nobody has an account yet and everything is open on this machine, or who is signed in. */
+export const sessionAnswer = z.object({ open: z.boolean(), me: meSchema.optional() });
+export type SessionAnswer = z.infer<typeof sessionAnswer>;
+
+export const memberSchema = meSchema.extend({ expires: z.string().optional(), createdAt: z.string() });
+export type Member = z.infer<typeof memberSchema>;
+export const membersAnswer = z.array(memberSchema);
+export const invitedAnswer = z.object({ token: z.string(), expires: z.string() });
+export type Invited = z.infer<typeof invitedAnswer>;
+export const deviceSessionsAnswer = z.array(
+  z.object({
+    id: z.uuid(),
+    device: z.string(),
+    createdAt: z.string(),
+    seenAt: z.string(),
+    here: z.boolean(),
+  }),
+);
+export type DeviceSession = z.infer<typeof deviceSessionsAnswer>[number];
+
+/** Access of a program, named after what it is for; its role is one's own or, for the lead, any of the crew's. */
+export const newTokenSchema = z.strictObject({
+  name: personName,
+  role: z.enum(['lead', 'measurer', 'cutter', 'hanger'], 'must be "lead", "measurer", "cutter" or "hanger"'),
+});
+export const tokensAnswer = z.array(
+  z.object({
+    id: z.uuid(),
+    name: z.string(),
+    role: z.enum(CREW_ROLES),
+    createdAt: z.string(),
+    seenAt: z.string().optional(),
+  }),
+);
+export type AccessToken = z.infer<typeof tokensAnswer>[number];
+export const tokenMadeAnswer = z.object({ token: z.string() });

@@ -1,0 +1,16 @@
+export * from './log-file.ts';
+export * from './order.ts';
+export * from './state.ts';
+export * from './tags.ts';
+export * from './fold.ts';
+export * from './left.ts';
+export type { LeftStick } from './left-stock.ts';
+export * from './work.ts';
+export * from './at-hand.ts';
+export * from './give.ts';
+export * from './shop-file.ts';
+export * from './tags-for.ts';
+export * from './changes.ts';
+export { recordsOf as shopRecordsOf, shopRecordId } from './records.ts';
+export * from './ticked.ts';
+export * from './stick-order.ts';

@@ -1,0 +1,166 @@
+import type { Response } from 'express';
+import {
+  changeMemberSchema,
+  deviceSessionsAnswer,
+  firstAccountSchema,
+  invitedAnswer,
+  inviteSchema,
+  joinSchema,
+  membersAnswer,
+  meSchema,
+  newTokenSchema,
+  sessionAnswer,
+  signInSchema,
+  tokenMadeAnswer,
+  tokensAnswer,
+} from '@long-miter/core';
+import { route, stream, type Route } from '../../http/route.ts';
+import * as service from './service.ts';
+
+const signedIn = ({ token, me }: service.SignedIn) => ({ token, value: me });
+
+/**
+ * Who is signed in, who belongs to the crew, and everything in one file.
+ * @param firstCode lets the first lead in; undefined where nobody is let in so
+ * @param backup writes everything to where it is asked for
+ */
+export const crewRoutes = (
+  firstCode: string | undefined,
+  backup: (response: Response) => Promise<unknown>,
+): readonly Route[] => [
+  stream({
+    method: 'GET',
+    path: '/backup',
+    role: 'lead',
+    about: 'Everything in one file, to be restored by `npm run restore`',
+    stream: async (_context, _input, _request, response) => {
+      const day = new Date().toISOString().slice(0, 10);
+      response.attachment(`long-miter-${day}.backup.gz`).type('application/gzip');
+      await backup(response);
+    },
+  }),
+  route({
+    method: 'GET',
+    path: '/session',
+    role: 'open',
+    about: 'Whether anybody has an account here, and who is signed in',
+    answer: sessionAnswer,
+    handle: (context) => Promise.resolve(service.howItStands(context)),
+  }),
+  route({
+    method: 'POST',
+    path: '/session',
+    role: 'open',
+    about: 'Signs in by name and password',
+    body: signInSchema,
+    answer: meSchema,
+    session: signedIn,
+    handle: (context, { body }) => service.signIn(context, body),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/session',
+    role: 'open',
+    about: 'Signs out on this device',
+    answer: undefined,
+    session: () => ({ token: null, value: undefined }),
+    handle: (context) => service.signOut(context),
+  }),
+  route({
+    method: 'POST',
+    path: '/session/first',
+    role: 'open',
+    about: 'Makes the account of the first lead, with the code on the terminal',
+    body: firstAccountSchema,
+    answer: meSchema,
+    session: signedIn,
+    handle: (context, { body }) => service.firstAccount(context, firstCode, body),
+  }),
+  route({
+    method: 'POST',
+    path: '/session/join',
+    role: 'open',
+    about: 'Makes an account from an invitation',
+    body: joinSchema,
+    answer: meSchema,
+    session: signedIn,
+    handle: (context, { body }) => service.join(context, body),
+  }),
+  route({
+    method: 'GET',
+    path: '/session/devices',
+    role: 'self',
+    about: 'Where one is signed in',
+    answer: deviceSessionsAnswer,
+    handle: (context) => service.ownSessions(context),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/session/devices/:session',
+    role: 'self',
+    about: 'Ends one’s session on a device',
+    answer: undefined,
+    handle: (context, { params }) => service.endOwnSession(context, params['session']!),
+  }),
+  route({
+    method: 'GET',
+    path: '/session/tokens',
+    role: 'self',
+    about: 'Access of one’s programs',
+    answer: tokensAnswer,
+    handle: (context) => service.ownTokens(context),
+  }),
+  route({
+    method: 'POST',
+    path: '/session/tokens',
+    role: 'self',
+    about: 'Makes a token for a program, sent as `Authorization: Bearer`; it is shown once',
+    body: newTokenSchema,
+    answer: tokenMadeAnswer,
+    secret: true,
+    handle: (context, { body }) => service.makeToken(context, body),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/session/tokens/:token',
+    role: 'self',
+    about: 'Ends the access of a program',
+    answer: undefined,
+    handle: (context, { params }) => service.endToken(context, params['token']!),
+  }),
+  route({
+    method: 'GET',
+    path: '/crew',
+    role: 'lead',
+    about: 'People of the crew',
+    answer: membersAnswer,
+    handle: (context) => service.listMembers(context),
+  }),
+  route({
+    method: 'POST',
+    path: '/crew/invitations',
+    role: 'lead',
+    about: 'Invites somebody; the link works once',
+    body: inviteSchema,
+    answer: invitedAnswer,
+    secret: true,
+    handle: (context, { body }) => service.invite(context, body),
+  }),
+  route({
+    method: 'PATCH',
+    path: '/crew/:member',
+    role: 'lead',
+    about: 'Changes somebody’s role',
+    body: changeMemberSchema,
+    answer: membersAnswer,
+    handle: (context, { params, body }) => service.changeMember(context, params['member']!, body),
+  }),
+  route({
+    method: 'DELETE',
+    path: '/crew/:member',
+    role: 'lead',
+    about: 'Takes somebody out of the crew and ends all their sessions',
+    answer: undefined,
+    handle: (context, { params }) => service.removeMember(context, params['member']!),
+  }),
+];

@@ -1,0 +1,186 @@
+import { timingSafeEqual } from 'node:crypto';
+import type { z } from 'zod';
+import type {
+  AccessToken,
+  changeMemberSchema,
+  DeviceSession,
+  firstAccountSchema,
+  Invited,
+  inviteSchema,
+  joinSchema,
+  Me,
+  Member,
+  newTokenSchema,
+  SessionAnswer,
+  signInSchema,
+} from '@long-miter/core';
+import type { Context } from '../../http/context.ts';
+import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
+import { headOfJob } from '../jobs/service.ts';
+import * as accounts from './accounts.ts';
+import { Throttle } from './throttle.ts';
+
+/** Signing in and out, the first account, invitations, and the list of the crew. */
+
+export interface SignedIn {
+  readonly token: string;
+  readonly me: Me;
+}
+
+const throttle = new Throttle();
+const keysOf = (context: Context, name: string): string[] => [
+  `name ${name.toLowerCase()}`,
+  `from ${context.actor.address ?? ''}`,
+];
+
+export const howItStands = ({ actor }: Context): SessionAnswer => ({
+  open: actor.kind === 'device',
+  ...(actor.account ? { me: actor.account } : {}),
+});
+
+async function begin(context: Context, me: Me, device: string): Promise<SignedIn> {
+  return { me, token: await accounts.beginSession(context.db, me.id, device) };
+}
+
+export async function signIn(
+  context: Context,
+  { name, password, device }: z.infer<typeof signInSchema>,
+): Promise<SignedIn> {
+  const keys = keysOf(context, name);
+  throttle.check(keys);
+  const me = await accounts.accountFor(context.db, name, password);
+  if (!me) {
+    throttle.failed(keys);
+    throw invalid([{ at: '/password', text: 'name and password do not go together' }]);
+  }
+  throttle.succeeded(keys);
+  return begin(context, me, device);
+}
+
+export async function signOut({ db, actor }: Context): Promise<void> {
+  if (actor.session !== undefined) await accounts.endSession(db, actor.session);
+}
+
+const sameText = (a: string, b: string): boolean =>
+  a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
+
+/** The lead of a house without accounts; whoever can read the terminal of its server. */
+export async function firstAccount(
+  context: Context,
+  expected: string | undefined,
+  { code, name, password, device }: z.infer<typeof firstAccountSchema>,
+): Promise<SignedIn> {
+  const keys = keysOf(context, '');
+  throttle.check(keys);
+  if (expected === undefined || !sameText(code.trim().toUpperCase(), expected)) {
+    throttle.failed(keys);
+    throw invalid([{ at: '/code', text: 'is not the code on the terminal where the server was started' }]);
+  }
+  if (await accounts.anyAccount(context.db))
+    throw new HttpProblem('conflict', 'there is an account already: sign in, or be invited by the lead');
+  const hashed = await accounts.hashPassword(password);
+  return begin(
+    context,
+    await accounts.insertAccount(context.db, { name, role: 'lead', password: hashed }),
+    device,
+  );
+}
+
+export async function join(
+  context: Context,
+  { token, name, password, device }: z.infer<typeof joinSchema>,
+): Promise<SignedIn> {
+  const keys = keysOf(context, '');
+  throttle.check(keys);
+  const hashed = await accounts.hashPassword(password);
+  if (await accounts.nameTaken(context.db, name))
+    throw invalid([{ at: '/name', text: 'somebody of the crew goes by that name: take another' }]);
+  // In one transaction with the account: refused for its name it may be used again.
+  const invited = await accounts.useInvitation(context.db, token);
+  if (!invited) {
+    throttle.failed(keys);
+    throw invalid([
+      { at: '/token', text: 'has been used, or is too old: ask the lead for another invitation' },
+    ]);
+  }
+  const { role, job, days } = invited;
+  const me = await accounts.insertAccount(context.db, {
+    name,
+    role,
+    password: hashed,
+    ...(job === undefined ? {} : { job, days }),
+  });
+  return begin(context, me, device);
+}
+
+export const listMembers = ({ db }: Context): Promise<Member[]> => accounts.listMembers(db);
+
+export async function invite(
+  context: Context,
+  { role, job, days }: z.infer<typeof inviteSchema>,
+): Promise<Invited> {
+  const { account } = context.actor;
+  if (!account) throw new HttpProblem('conflict', 'make the lead’s own account first');
+  if (job !== undefined) await headOfJob(context, job);
+  return accounts.insertInvitation(context.db, { role, job, days, by: account.id });
+}
+
+/** The last lead can neither go nor become something else: nobody could invite any more. */
+async function keepALead({ db }: Context, member: Me): Promise<void> {
+  const leads = await accounts.holdLeads(db);
+  if (member.role === 'lead' && leads < 2)
+    throw new HttpProblem('conflict', `${member.name} is the only lead: make somebody else lead first`);
+}
+
+async function hold({ db }: Context, id: string): Promise<Me> {
+  const member = await accounts.holdAccount(db, id);
+  if (!member) throw notFound('person of the crew');
+  return member;
+}
+
+export async function changeMember(
+  context: Context,
+  id: string,
+  { role }: z.infer<typeof changeMemberSchema>,
+): Promise<Member[]> {
+  const member = await hold(context, id);
+  if (member.role === 'guest')
+    throw new HttpProblem('conflict', 'a guest stays a guest: invite this person to the crew');
+  if (role !== member.role) {
+    if (role !== 'lead') await keepALead(context, member);
+    await accounts.setRole(context.db, id, role);
+  }
+  return accounts.listMembers(context.db);
+}
+
+export async function removeMember(context: Context, id: string): Promise<void> {
+  await keepALead(context, await hold(context, id));
+  await accounts.removeAccount(context.db, id);
+}
+
+export const ownSessions = ({ db, actor }: Context): Promise<DeviceSession[]> =>
+  actor.account ? accounts.listSessions(db, actor.account.id, actor.session) : Promise.resolve([]);
+
+export async function endOwnSession({ db, actor }: Context, id: string): Promise<void> {
+  if (!actor.account || (await accounts.endOwnSession(db, actor.account.id, id)) === 0)
+    throw notFound('session');
+}
+
+export const ownTokens = ({ db, actor }: Context): Promise<AccessToken[]> =>
+  actor.account ? accounts.listTokens(db, actor.account.id) : Promise.resolve([]);
+
+/** A token for a program: never for more than one may oneself. */
+export async function makeToken(
+  { db, actor }: Context,
+  { name, role }: z.infer<typeof newTokenSchema>,
+): Promise<{ token: string }> {
+  const { account } = actor;
+  if (!account) throw new HttpProblem('conflict', 'make the lead’s account first');
+  if (account.role !== 'lead' && account.role !== role)
+    throw new HttpProblem('forbidden', `a ${account.role} gives a program no other role than that`);
+  return { token: await accounts.insertToken(db, account.id, name, role) };
+}
+
+export async function endToken({ db, actor }: Context, id: string): Promise<void> {
+  if (!actor.account || (await accounts.endToken(db, actor.account.id, id)) === 0) throw notFound('token');
+}

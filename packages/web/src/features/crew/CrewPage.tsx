@@ -1,0 +1,318 @@
+import {
+  Button,
+  Group,
+  NativeSelect,
+  NumberInput,
+  Stack,
+  Table,
+  Text,
+  TextInput,
+  Title,
+} from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { CREW_ROLES, ROLE_WORDS, type CrewRole, type Me } from '@long-miter/core';
+import {
+  errorOf,
+  useChangeMemberMutation,
+  useDevicesQuery,
+  useEndDeviceMutation,
+  useFirstAccountMutation,
+  useInviteMutation,
+  useJobsQuery,
+  useMembersQuery,
+  useRemoveMemberMutation,
+  useSessionQuery,
+} from '../../api/api.ts';
+import { Qr } from '../../shared/Qr.tsx';
+import { Credentials, deviceName } from './Credentials.tsx';
+import { Programs } from './Programs.tsx';
+import { SignOut } from './SignOut.tsx';
+
+const day = (at: string): string => new Date(at).toLocaleDateString(undefined, { dateStyle: 'medium' });
+const moment = (at: string): string =>
+  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+const say = (result: { error?: unknown }): void => {
+  if (result.error !== undefined) notifications.show({ color: 'red', message: errorOf(result.error).detail });
+};
+
+/** The crew: who belongs to it and what each may do, invitations, and where one is signed in oneself. */
+export function CrewPage() {
+  const { data: session } = useSessionQuery();
+  return (
+    <div className="frame">
+      <header>
+        <div className="bar">
+          <Link to="/" aria-label="All jobs" title="All jobs" className="back">
+            ‹
+          </Link>
+          <b>Crew</b>
+          {session?.me && (
+            <Group gap={12} ml="auto">
+              <Text>
+                {session.me.name}, {session.me.role}
+              </Text>
+              <SignOut />
+            </Group>
+          )}
+        </div>
+      </header>
+      <main className="work" style={{ display: 'block' }}>
+        <Stack gap={16} maw={980}>
+          {session?.open && <First />}
+          {session?.me?.role === 'lead' && <Members me={session.me} />}
+          {session?.me?.role === 'lead' && <Invite />}
+          {session?.me && <Devices />}
+          {session?.me && session.me.role !== 'guest' && <Programs me={session.me} />}
+          {(session?.open || session?.me?.role === 'lead') && <Keeping />}
+        </Stack>
+      </main>
+    </div>
+  );
+}
+
+/** Nobody has an account yet: the lead makes the first one. */
+function First() {
+  const [first, { isLoading, error }] = useFirstAccountMutation();
+  const [code, setCode] = useState('');
+  const wrong = error && errorOf(error);
+  return (
+    <section className="panel" style={{ padding: 16 }} aria-label="The first account">
+      <Title order={2} size="h4">
+        Nobody has an account yet
+      </Title>
+      <Text mb={12}>
+        So far everything is open to whoever sits at this machine, and to nobody else. The first account is
+        the lead’s; from then on everybody signs in, and others come in by invitation. The code stands on the
+        terminal where Long Miter was started.
+      </Text>
+      <Credentials
+        action="Make the lead’s account"
+        fresh
+        busy={isLoading}
+        error={wrong}
+        onSend={(name, password) => void first({ code, name, password, device: deviceName() })}
+      >
+        <TextInput
+          size="md"
+          label="code on the terminal"
+          autoComplete="off"
+          value={code}
+          error={wrong?.issues.find((one) => one.at === '/code')?.text}
+          onChange={(event) => setCode(event.currentTarget.value)}
+        />
+      </Credentials>
+    </section>
+  );
+}
+
+function Members({ me }: { me: Me }) {
+  const { data: members = [] } = useMembersQuery();
+  const { data: jobs = [] } = useJobsQuery();
+  const [change] = useChangeMemberMutation();
+  const [remove] = useRemoveMemberMutation();
+  const [asked, setAsked] = useState<string>();
+  return (
+    <section className="panel" style={{ padding: 16 }} aria-label="People">
+      <Title order={2} size="h4">
+        People
+      </Title>
+      <Table verticalSpacing={6}>
+        <Table.Tbody>
+          {members.map((one) => (
+            <Table.Tr key={one.id}>
+              <Table.Td fw={650}>
+                {one.name}
+                {one.id === me.id ? ' (you)' : ''}
+              </Table.Td>
+              <Table.Td w={170}>
+                {one.role === 'guest' ? (
+                  'guest'
+                ) : (
+                  <NativeSelect
+                    aria-label={`Role of ${one.name}`}
+                    value={one.role}
+                    data={CREW_ROLES.filter((role) => role !== 'guest')}
+                    onChange={(event) =>
+                      void change({ id: one.id, role: event.currentTarget.value as CrewRole }).then(say)
+                    }
+                  />
+                )}
+              </Table.Td>
+              <Table.Td>
+                {one.job === undefined
+                  ? ROLE_WORDS[one.role]
+                  : `reads ${jobs.find((job) => job.id === one.job)?.name ?? 'one job'}${one.expires ? ` until ${day(one.expires)}` : ''}`}
+              </Table.Td>
+              <Table.Td w={230} style={{ textAlign: 'right' }}>
+                {asked === one.id ? (
+                  <Group gap={6} justify="flex-end" wrap="nowrap">
+                    <Button
+                      size="compact-md"
+                      color="red"
+                      onClick={() => {
+                        setAsked(undefined);
+                        void remove(one.id).then(say);
+                      }}
+                    >
+                      Take {one.name} out
+                    </Button>
+                    <Button size="compact-md" variant="default" onClick={() => setAsked(undefined)}>
+                      No
+                    </Button>
+                  </Group>
+                ) : (
+                  <Button
+                    size="compact-md"
+                    variant="default"
+                    aria-label={`Remove ${one.name}`}
+                    onClick={() => setAsked(one.id)}
+                  >
+                    Remove
+                  </Button>
+                )}
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </section>
+  );
+}
+
+function Invite() {
+  const { data: jobs = [] } = useJobsQuery();
+  const [invite, { isLoading }] = useInviteMutation();
+  const [role, setRole] = useState<CrewRole>('cutter');
+  const [job, setJob] = useState('');
+  const [days, setDays] = useState(7);
+  const [made, setMade] = useState<{ link: string; expires: string; role: CrewRole }>();
+  const chosen = job || jobs[0]?.id;
+  return (
+    <section className="panel" style={{ padding: 16 }} aria-label="Invite somebody">
+      <Title order={2} size="h4">
+        Invite somebody
+      </Title>
+      <Group gap={12} align="flex-end" mt={6}>
+        <NativeSelect
+          label="as"
+          value={role}
+          data={[...CREW_ROLES]}
+          onChange={(event) => setRole(event.currentTarget.value as CrewRole)}
+        />
+        {role === 'guest' && (
+          <NativeSelect
+            label="to"
+            value={chosen ?? ''}
+            data={jobs.map((one) => ({ value: one.id, label: one.name }))}
+            onChange={(event) => setJob(event.currentTarget.value)}
+          />
+        )}
+        <NumberInput
+          label="good for days"
+          w={120}
+          min={1}
+          max={90}
+          value={days}
+          onChange={(value) => setDays(Number(value) || 7)}
+        />
+        <Button
+          loading={isLoading}
+          disabled={role === 'guest' && chosen === undefined}
+          onClick={() =>
+            void invite({
+              role,
+              days,
+              ...(role === 'guest' && chosen !== undefined ? { job: chosen } : {}),
+            }).then((sent) => {
+              say(sent);
+              if (sent.data)
+                setMade({
+                  link: `${window.location.origin}/join/${sent.data.token}`,
+                  expires: sent.data.expires,
+                  role,
+                });
+            })
+          }
+        >
+          Make an invitation
+        </Button>
+      </Group>
+      <Text size="sm" mt={6}>
+        A {role} {ROLE_WORDS[role]}.
+      </Text>
+      {made && (
+        <Group mt={12} gap={16} wrap="nowrap" align="flex-start">
+          <Qr text={made.link} size="150px" />
+          <Stack gap={4}>
+            <Text>
+              For one {made.role}, once, until {day(made.expires)}. Have it scanned, or send the link:
+            </Text>
+            <Text style={{ overflowWrap: 'anywhere' }} ff="monospace">
+              {made.link}
+            </Text>
+            <Text size="sm" c="dimmed">
+              It is shown only now.
+            </Text>
+          </Stack>
+        </Group>
+      )}
+    </section>
+  );
+}
+
+function Devices() {
+  const { data: devices = [] } = useDevicesQuery();
+  const [end] = useEndDeviceMutation();
+  return (
+    <section className="panel" style={{ padding: 16 }} aria-label="Where you are signed in">
+      <Title order={2} size="h4">
+        Where you are signed in
+      </Title>
+      <Table verticalSpacing={6}>
+        <Table.Tbody>
+          {devices.map((one) => (
+            <Table.Tr key={one.id}>
+              <Table.Td fw={one.here ? 650 : 400}>
+                {one.device || 'unnamed device'}
+                {one.here ? ' (here)' : ''}
+              </Table.Td>
+              <Table.Td>last seen {moment(one.seenAt)}</Table.Td>
+              <Table.Td style={{ textAlign: 'right' }}>
+                {!one.here && (
+                  <Button
+                    size="compact-md"
+                    variant="default"
+                    aria-label={`End the session on ${one.device}`}
+                    onClick={() => void end(one.id).then(say)}
+                  >
+                    End it
+                  </Button>
+                )}
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </section>
+  );
+}
+
+/** Everything in one file. */
+function Keeping() {
+  return (
+    <section className="panel" style={{ padding: 16 }} aria-label="Backup">
+      <Title order={2} size="h4">
+        Backup
+      </Title>
+      <Text mb={10}>
+        All jobs, logs, rack, saws and people in one file; who is signed in is not in it. One is made every
+        day in the data folder besides. It is read into a new folder by <code>npm run restore -- FILE</code>.
+      </Text>
+      <Button component="a" href="/api/backup" download variant="default">
+        Save a backup
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,116 @@
+import { Group, Stack, Table, Text, Title } from '@mantine/core';
+import { useMemo } from 'react';
+import { Bar, BarChart, LabelList, XAxis, YAxis } from 'recharts';
+import {
+  formatAngle,
+  formatLength,
+  formatWithUnit,
+  lessons,
+  whatJointsTell,
+  type JobFile,
+  type Shop,
+  type ShopLog,
+} from '@long-miter/core';
+
+interface Props {
+  readonly file: JobFile;
+  readonly shop: Shop;
+  readonly log: ShopLog;
+}
+
+/** A small chart of bars lying on their side, with its figures written at them. */
+function Bars({
+  title,
+  rows,
+}: {
+  title: string;
+  rows: readonly { name: string; value: number; text: string }[];
+}) {
+  if (rows.length === 0) return null;
+  return (
+    <figure
+      style={{ margin: 0 }}
+      aria-label={`${title}: ${rows.map((one) => `${one.name} ${one.text}`).join(', ')}`}
+    >
+      <figcaption>
+        <b>{title}</b>
+      </figcaption>
+      <BarChart
+        width={460}
+        height={34 + 34 * rows.length}
+        data={[...rows]}
+        layout="vertical"
+        margin={{ right: 150, left: 10 }}
+        accessibilityLayer={false}
+      >
+        <XAxis type="number" hide domain={[0, 'dataMax']} />
+        <YAxis type="category" dataKey="name" width={130} tickLine={false} axisLine={false} />
+        <Bar dataKey="value" fill="var(--lm-picked)" isAnimationActive={false} barSize={18}>
+          <LabelList dataKey="text" position="right" />
+        </Bar>
+      </BarChart>
+    </figure>
+  );
+}
+
+/** What the log teaches: of wood and of figures, never of people. */
+export function Lessons({ file, shop, log }: Props) {
+  const { unit } = file;
+  const taught = useMemo(() => lessons(file, shop, log.issues, log.events), [file, shop, log]);
+  const told = useMemo(() => whatJointsTell(file, shop, log.events), [file, shop, log]);
+  const { miscuts, lengths, sticks, sentAgain } = taught;
+  const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+  return (
+    <Stack gap={12}>
+      <Title order={3} size="h4">
+        What it teaches
+      </Title>
+      <Text>
+        {plural(sticks.planned, 'new stick')} planned, {sticks.taken} taken so far; {sticks.fromRack} from the
+        rack, {sticks.toRack} {sticks.toRack === 1 ? 'remainder' : 'remainders'} put there
+        {sticks.toRack > 0 ? ` (${formatWithUnit(sticks.toRackLength, unit)})` : ''};{' '}
+        {sentAgain === 0 ? 'nothing sent again' : `${plural(sentAgain, 'piece')} sent again`}.
+      </Text>
+      <Group gap={30} align="flex-start">
+        <Bars
+          title="Not good, by cause"
+          rows={miscuts.map(({ what, count, length }) => ({
+            name: what,
+            value: count,
+            text: `${count}, ${formatLength(length, unit)} ${unit} lost`,
+          }))}
+        />
+        <Bars
+          title="Corners found otherwise"
+          rows={told.findings.map((one) => ({
+            name: `${one.roomName}, ${one.corner}`,
+            value: Math.abs(one.real - one.planned),
+            text: `${formatAngle(one.real)} for ${formatAngle(one.planned)}`,
+          }))}
+        />
+      </Group>
+      {lengths.length > 0 && (
+        <Table verticalSpacing={2} aria-label="Lengths that came out otherwise" w="auto">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th>No.</Table.Th>
+              <Table.Th>asked for</Table.Th>
+              <Table.Th>is</Table.Th>
+              <Table.Th />
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {lengths.map((one, index) => (
+              <Table.Tr key={`${one.tag} ${index}`}>
+                <Table.Td>{one.tag}</Table.Td>
+                <Table.Td>{formatWithUnit(one.asked, unit)}</Table.Td>
+                <Table.Td>{formatWithUnit(one.is, unit)}</Table.Td>
+                <Table.Td>{one.why}</Table.Td>
+              </Table.Tr>
+            ))}
+          </Table.Tbody>
+        </Table>
+      )}
+    </Stack>
+  );
+}

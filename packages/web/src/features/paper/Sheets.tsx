@@ -1,0 +1,145 @@
+import {
+  cutSteps,
+  formatAngle,
+  formatWithUnit,
+  handover,
+  hangSheets,
+  spoken,
+  stickName,
+  workOf,
+  type JobFile,
+  type PlanFile,
+  type Shop,
+} from '@long-miter/core';
+import { useMemo } from 'react';
+import { endText } from '../../shared/joint-words.ts';
+import { StickSheet } from './PrintedList.tsx';
+
+interface Props {
+  readonly file: JobFile;
+  readonly shop: Shop;
+  /** When it was printed: a sheet of yesterday is told from one of today. */
+  readonly head: string;
+}
+
+const NO_WATCH_OUTS: Pick<PlanFile, 'watchOuts'> = { watchOuts: [] };
+
+/** What is still to be cut of what was given, stick by stick, with room to tick and to write the letter. */
+export function CutSheets({ file, shop, head }: Props) {
+  const work = useMemo(() => workOf(shop), [shop]);
+  const cutEnds = new Map(shop.pieces.map((piece) => [piece.tag, piece.cutEnds]));
+  const nameOf = (id: string): string => file.profiles.find((one) => one.id === id)?.name ?? id;
+  const loose = work.loose.filter((one) => one.state === 'ready').map((one) => one.tag);
+  const sticks = work.sticks.filter((one) => one.todo.length > 0);
+  return (
+    <>
+      <h1>
+        {file.name}: cut sheet by {spoken('stick', file.vocabulary)}
+      </h1>
+      <p>
+        {head}. Each line is one cut: mark it on the edge named, set the saw, keep the side named, tick it.
+      </p>
+      {sticks.map((stick) => (
+        <StickSheet
+          key={stickName(stick)}
+          file={file}
+          title={`${spoken('Stick', file.vocabulary)} ${stick.letter ?? 'letter ____'} · ${nameOf(stick.stick.profile)} · ${formatWithUnit(stick.stick.length, file.unit)}${stick.stick.source === 'rack' ? ` from the rack: ${stick.stick.label ?? ''}` : ''}`}
+          steps={cutSteps(file, { pieces: work.pieces, sticks: [stick.stick] }).filter(
+            (step) => cutEnds.has(step.piece.id) && !cutEnds.get(step.piece.id)!.includes(step.end),
+          )}
+          plan={NO_WATCH_OUTS}
+        />
+      ))}
+      {loose.length > 0 && (
+        <p>▲ Without a stick yet: {loose.join(', ')}. Give another trip, then print again.</p>
+      )}
+      {sticks.length + loose.length === 0 && <p>Everything that was given is cut.</p>}
+    </>
+  );
+}
+
+/** What is hung, wall by wall, with what the wall says, to tick in the room. */
+export function HangSheets({ file, shop, head, room }: Props & { readonly room: string | undefined }) {
+  const sheets = useMemo(() => hangSheets(file, shop, room), [file, shop, room]);
+  return (
+    <>
+      <h1>{file.name}: hang sheet by wall</h1>
+      <p>{head}. In the order of hanging; the number is on the back of each piece.</p>
+      {sheets.map(({ place, lines }) => (
+        <table key={place} aria-label={place}>
+          <caption>{place}</caption>
+          <thead>
+            <tr>
+              <th />
+              <th>No.</th>
+              <th>Length</th>
+              <th>Left end, right end</th>
+              <th>On the wall</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.map(({ line: { piece, plan, before }, notes }) => (
+              <tr key={piece.tag}>
+                <td>{piece.state === 'fixed' ? '☑' : '☐'}</td>
+                <td>
+                  <b>{piece.tag}</b>
+                </td>
+                <td>{piece.state === 'held' ? 'waits: ______' : formatWithUnit(piece.near, file.unit)}</td>
+                <td>
+                  {endText(plan.left)}; {endText(plan.right)}
+                  {plan.slope ? `; climbs ${formatAngle(plan.slope)}` : ''}
+                </td>
+                <td>
+                  {before.length > 0 && <div>after {before.join(', ')}</div>}
+                  {notes.map((note) => (
+                    <div key={note}>{note}</div>
+                  ))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </>
+  );
+}
+
+/** What is left with the house when the crew goes. */
+export function HandoverSheet({ file, shop, head }: Props) {
+  const done = useMemo(() => handover(file, shop), [file, shop]);
+  const part = (title: string, lines: readonly string[], none: string) => (
+    <section>
+      <h2>{title}</h2>
+      {lines.length === 0 ? (
+        <p>{none}</p>
+      ) : (
+        <ul>
+          {lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+  return (
+    <>
+      <h1>{file.name}: handed over</h1>
+      <p>{head}</p>
+      {part(
+        'Not on the wall yet',
+        done.open.length > 0 ? [done.open.join(', ')] : [],
+        'Everything that was given is fixed.',
+      )}
+      {part('Comes off with a screwdriver', done.comesOff, 'Nothing: no door slides in a wall here.')}
+      {part('Spliced', done.splices, 'No splices.')}
+      {part(
+        'Profiles',
+        done.profiles.map(
+          ({ name, what }) => `${name}: ${what}; colour and maker's number: ____________________`,
+        ),
+        'None.',
+      )}
+      {part('Left on the rack', done.rack, 'Nothing is left.')}
+    </>
+  );
+}

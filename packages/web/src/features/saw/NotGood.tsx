@@ -1,0 +1,147 @@
+import { Button, Group, Modal, Stack, Text } from '@mantine/core';
+import { useState } from 'react';
+import {
+  formatLength,
+  formatWithUnit,
+  parseLength,
+  reusableFor,
+  type MISCUTS,
+  type Shop,
+  type ShopPiece,
+  type Unit,
+} from '@long-miter/core';
+import { CommitField } from '../../shared/CommitField.tsx';
+import type { ShopSession } from '../../session/shop.ts';
+
+type What = (typeof MISCUTS)[number];
+
+const WHATS: readonly { readonly what: What; readonly label: string }[] = [
+  { what: 'short', label: 'Too short' },
+  { what: 'slant', label: 'Wrong slant' },
+  { what: 'damaged', label: 'Damaged' },
+  { what: 'wrong-stick', label: 'Wrong stick' },
+];
+
+interface Props {
+  readonly shop: Shop;
+  readonly unit: Unit;
+  /** Pieces that may be said to be spoilt: in hand, or cut from the stick at hand; the likeliest first. */
+  readonly pieces: readonly ShopPiece[];
+  readonly session: ShopSession;
+  readonly onClose: () => void;
+}
+
+/** A piece that came out wrong: what is wrong, how much of it is good, and what becomes of its wood. */
+export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
+  const [tag, setTag] = useState(pieces[0]?.tag);
+  const [what, setWhat] = useState<What>();
+  const [usable, setUsable] = useState<number>();
+  const [said, setSaid] = useState(false);
+  const piece = shop.pieces.find((one) => one.tag === tag) ?? pieces[0];
+  if (!piece) return null;
+  const good = usable ?? (what === 'short' ? undefined : 0);
+  const note = (): void => {
+    session.note({
+      kind: 'miscut',
+      tag: piece.tag,
+      what,
+      ...(usable === undefined ? {} : { usable }),
+    });
+    setSaid(true);
+  };
+  const again = shop.pieces.findLast((one) => one.stem === piece.stem);
+  const offers = said && usable !== undefined ? reusableFor(shop, piece, usable).slice(0, 4) : [];
+  return (
+    <Modal opened onClose={onClose} size="lg" title={<Text fw={650}>Not good</Text>}>
+      {said ? (
+        <Stack gap={12}>
+          <Text fz={22} fw={650}>
+            Write ✕ on {piece.tag}.
+          </Text>
+          <Text>
+            {again && again.tag !== piece.tag
+              ? `It is cut again as ${again.tag}, ${formatWithUnit(again.near, unit)}: that number goes on the new piece.`
+              : ''}
+          </Text>
+          {offers.length > 0 && (
+            <Stack gap={6}>
+              <Text fw={650}>Its wood would do for</Text>
+              {offers.map((one) => (
+                <Button
+                  key={one.tag}
+                  size="md"
+                  variant="default"
+                  onClick={() => {
+                    session.note({ kind: 'piece-reused', tag: piece.tag, as: one.tag });
+                    onClose();
+                  }}
+                >
+                  {one.tag}, {formatWithUnit(one.near, unit)}: cut it from this
+                </Button>
+              ))}
+            </Stack>
+          )}
+          <Group>
+            <Button size="md" onClick={onClose}>
+              {offers.length > 0 ? 'None of these: go on' : 'Go on'}
+            </Button>
+          </Group>
+        </Stack>
+      ) : (
+        <Stack gap={12}>
+          {pieces.length > 1 && (
+            <Group gap={6}>
+              {pieces.slice(0, 6).map((one) => (
+                <Button
+                  key={one.tag}
+                  size="compact-md"
+                  variant={one.tag === piece.tag ? 'filled' : 'default'}
+                  onClick={() => setTag(one.tag)}
+                >
+                  {one.tag}
+                </Button>
+              ))}
+            </Group>
+          )}
+          <Text>What is wrong with {piece.tag}?</Text>
+          <Group gap={8} grow>
+            {WHATS.map((one) => (
+              <Button
+                key={one.what}
+                size="lg"
+                px={6}
+                variant={what === one.what ? 'filled' : 'default'}
+                onClick={() => setWhat(one.what)}
+              >
+                {one.label}
+              </Button>
+            ))}
+          </Group>
+          {what !== undefined && (
+            <CommitField
+              size="md"
+              label={what === 'short' ? 'how long it is now, along its back' : 'how much of it is still good'}
+              placeholder={what === 'short' ? 'measure it' : 'nothing'}
+              text={usable === undefined ? '' : formatLength(usable, unit, { inchParts: 32 })}
+              onCommit={(text) => {
+                if (text.trim() === '') return void setUsable(undefined);
+                const read = parseLength(text, unit);
+                if (!read.ok) return read.issues[0].text;
+                setUsable(read.value.value);
+                return undefined;
+              }}
+            />
+          )}
+          <Group>
+            <Button size="lg" color="red" disabled={what === undefined || good === undefined} onClick={note}>
+              It is spoilt
+            </Button>
+            <Button size="lg" variant="default" onClick={onClose}>
+              It is good after all
+            </Button>
+          </Group>
+        </Stack>
+      )}
+    </Modal>
+  );
+}

@@ -1,0 +1,146 @@
+import { Button, Popover, Stack, Text } from '@mantine/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import {
+  formatLength,
+  formatWithUnit,
+  nextRackLabel,
+  parseLength,
+  rackLength,
+  stickName,
+  type SawTask,
+  type Shop,
+  type Unit,
+  type Work,
+  type WorkStick,
+} from '@long-miter/core';
+import type { ShopSession } from '../../session/shop.ts';
+import { CommitField } from '../../shared/CommitField.tsx';
+
+interface Props {
+  readonly shop: Shop;
+  readonly work: Work;
+  readonly task: SawTask;
+  /** Opened sticks that nothing more comes from. */
+  readonly rest: readonly WorkStick[];
+  readonly unit: Unit;
+  readonly done: string;
+  readonly session: ShopSession;
+  readonly onChoose: (stick: string) => void;
+  readonly onGive: () => void;
+  /** Where sheets and labels are printed. */
+  readonly paper: string;
+}
+
+/** All sticks of what was given: opened ones by their letter, what waits, what is left for the rack. */
+export function StickRail({ shop, work, task, rest, unit, done, session, onChoose, onGive, paper }: Props) {
+  const now = 'stick' in task ? stickName(task.stick) : undefined;
+  const wrong = shop.contradictions.length;
+  return (
+    <nav className="stick-rail" aria-label="Sticks">
+      <Text fw={650} style={{ whiteSpace: 'nowrap' }}>
+        {done}
+        {session.waiting > 0 ? ` · ${session.waiting} waiting to be sent` : ''}
+      </Text>
+      {work.sticks.map((stick) => {
+        const name = stickName(stick);
+        if (stick.letter !== undefined && stick.todo.length === 0) return null;
+        const held = stick.todo.every((tag) => shop.pieces.find((one) => one.tag === tag)?.state === 'held');
+        return (
+          <Button
+            key={name}
+            size="compact-md"
+            variant={name === now ? 'filled' : 'default'}
+            aria-current={name === now ? 'step' : undefined}
+            onClick={() => onChoose(name)}
+          >
+            {stick.letter ?? formatLength(stick.stick.length, unit)}
+            {held ? ' waits' : ` · ${stick.todo.length}`}
+          </Button>
+        );
+      })}
+      {work.loose.some((piece) => piece.state === 'ready') && (
+        <Button size="compact-md" variant="outline" onClick={onGive}>
+          Find a stick for{' '}
+          {work.loose
+            .filter((piece) => piece.state === 'ready')
+            .map((piece) => piece.tag)
+            .join(', ')}
+        </Button>
+      )}
+      {rest.map((stick) => (
+        <ToRack key={stickName(stick)} stick={stick} unit={unit} shop={shop} session={session} />
+      ))}
+      {wrong > 0 && (
+        <Text size="sm" fw={600} style={{ color: 'var(--lm-bad)', whiteSpace: 'nowrap' }}>
+          ▲ {wrong} do not fit together: see the log on Hang
+        </Text>
+      )}
+      <Button size="compact-md" variant="subtle" onClick={onGive}>
+        Another trip
+      </Button>
+      <Button size="compact-md" variant="subtle" component={Link} to={paper}>
+        Paper
+      </Button>
+    </nav>
+  );
+}
+
+/** What is left of a stick, put on the rack under a label of its own. */
+function ToRack({
+  stick,
+  unit,
+  shop,
+  session,
+}: Pick<Props, 'unit' | 'shop' | 'session'> & { stick: WorkStick }) {
+  const [label, setLabel] = useState(() => nextRackLabel(shop));
+  const [length, setLength] = useState<number>();
+  const is = length ?? rackLength(stick, unit);
+  return (
+    <Popover withArrow shadow="md" width={280}>
+      <Popover.Target>
+        <Button size="compact-md" variant="outline">
+          {stick.letter}: {formatLength(stick.remains, unit)} left
+        </Button>
+      </Popover.Target>
+      <Popover.Dropdown>
+        <Stack gap={8}>
+          <Text size="sm">
+            Nothing more comes from stick {stick.letter}. Put what is left on the rack, or let it lie: it is
+            used first when something is cut again.
+          </Text>
+          <CommitField
+            label="write on it"
+            text={label}
+            onCommit={(text) => {
+              if (text.trim() === '') return 'give it a label to find it by';
+              if (shop.rackLabels.includes(text.trim()))
+                return `${text.trim()} was written on a piece of the rack before: give it another`;
+              setLabel(text.trim());
+              return undefined;
+            }}
+          />
+          <CommitField
+            label="it is long"
+            text={formatLength(is, unit, { inchParts: 32 })}
+            onCommit={(text) => {
+              const read = parseLength(text, unit);
+              if (!read.ok) return read.issues[0].text;
+              if (read.value.value > stick.remains + 1e-6)
+                return `no more than ${formatWithUnit(stick.remains, unit)} can be left of it`;
+              setLength(read.value.value);
+              return undefined;
+            }}
+          />
+          <Button
+            onClick={() =>
+              session.note({ kind: 'remainder-racked', letter: stick.letter!, length: is, label })
+            }
+          >
+            It is on the rack as {label}
+          </Button>
+        </Stack>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
