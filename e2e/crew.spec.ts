@@ -16,6 +16,40 @@ const fill = async (page: Page, name: string, password: string): Promise<void> =
 };
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
 
+test('the demo by one click a role: what a cutter may not is said and not kept, whose steps are noted is picked', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const roles = page.getByRole('group', { name: 'Look at the demo as' });
+  await roles.getByRole('button', { name: 'cutter' }).click();
+  await expect(page.getByText('You look at the demo as its cutter.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start job' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
+  await expect(page.getByRole('note')).toContainText('you are signed in as a cutter');
+  await expect(page.getByRole('button', { name: 'Add room' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  const first = page.getByLabel('Length of wall 1', { exact: true });
+  const was = await first.inputValue();
+  await first.fill('99');
+  await expect(page.getByRole('alert').first()).toContainText('you are signed in as a cutter');
+  await page.getByRole('link', { name: 'Saw', exact: true }).click();
+  await page.getByRole('button', { name: 'Cutter' }).click();
+  await page.getByRole('menuitem', { name: 'Hanger' }).click();
+  await expect(page.getByRole('button', { name: 'Hanger' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Hanger' })).toBeVisible();
+  // The lead sees the figure as it was.
+  await page.goto('/');
+  await roles.getByRole('button', { name: 'lead' }).click();
+  await expect(page.getByText('You look at the demo as its lead.')).toBeVisible();
+  await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
+  await page.getByRole('link', { name: 'Walk', exact: true }).click();
+  await expect(first).toHaveValue(was);
+  await page.goto('/');
+  await page.getByRole('button', { name: /as nobody/ }).click();
+  await expect(page.getByText('Look at the demo as', { exact: true })).toBeVisible();
+});
+
 test('the lead makes the first account, invites a cutter, and both see what is theirs', async ({
   browser,
 }) => {

@@ -134,7 +134,7 @@ test('buying: spare sticks, prices from a supplier who may fail, an order that i
   await expect(ask).toContainText('North yard (stand-in)');
   await expect(ask.getByRole('table', { name: 'What is ordered' })).toContainText(/\d+ in\d/);
   await ask.getByRole('button', { name: 'Send the order' }).click();
-  await expect(north.getByRole('alert')).toContainText('the till is down');
+  await expect(north.getByRole('alert')).toContainText('cannot take it just now');
   const orders = page.getByRole('region', { name: 'Orders' });
   await expect(orders).toContainText('not sent');
   await page.getByLabel('They').selectOption('none');

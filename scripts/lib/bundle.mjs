@@ -13,6 +13,7 @@ export async function bundle(entry, name) {
   const content = contentOf(
     ...new Set(['packages/core/src', 'packages/server/src', dirname(entry)]),
     'package-lock.json',
+    'scripts/lib/bundle.mjs',
   );
   const out = join(cache, `${name}-${content}.mjs`);
   if (existsSync(out)) {
@@ -31,7 +32,16 @@ export async function bundle(entry, name) {
     target: 'node20',
     sourcemap: false,
     logLevel: 'warning',
-    external: ['highs', 'express', 'mysql2', 'mysql2/promise', 'compression', 'helmet', '@node-rs/argon2'],
+    external: [
+      'highs',
+      'express',
+      'mysql2',
+      'mysql2/promise',
+      'compression',
+      'helmet',
+      '@node-rs/argon2',
+      'express-rate-limit',
+    ],
     absWorkingDir: root,
   });
   renameSync(aside, out);

@@ -11,6 +11,7 @@ import { errorHandler, unknownAddress } from './http/error-handler.ts';
 import { Hub } from './http/hub.ts';
 import type { Disk } from './http/disk.ts';
 import { guard } from './http/guard.ts';
+import { limitRequests, type Limits } from './http/limits.ts';
 import { writeBackup } from './keeping/backup.ts';
 import { mount } from './http/mount.ts';
 import { openApi } from './openapi.ts';
@@ -40,6 +41,10 @@ export interface AppOptions {
   readonly proxy?: string | undefined;
   /** Where the data lies: nothing is changed while it is nearly full. */
   readonly disk?: Disk;
+  /** What one sender may ask for; without it as much as he likes. */
+  readonly limits?: Limits | undefined;
+  /** Whether one may look at it as anybody of the demo's crew. */
+  readonly demo?: boolean;
 }
 
 /** The whole server without its port: API under /api, the built page for everything else. */
@@ -48,7 +53,7 @@ export function createApp(
   webFolder: string | undefined,
   devices: DeviceListener,
   suppliers = new SupplierStandIn(),
-  { names = [], firstCode, proxy, disk }: AppOptions = {},
+  { names = [], firstCode, proxy, disk, limits, demo = false }: AppOptions = {},
 ): Express {
   const app = express();
   const hub = new Hub<JobEvent>();
@@ -67,6 +72,7 @@ export function createApp(
     next();
   });
   app.use(guard(names));
+  if (limits) app.use('/api', ...limitRequests(limits));
   app.use(compression());
   // Answers whatever the database does: a starter or a proxy must be told, not kept waiting.
   app.get('/api/health', async (_request, response) => {
@@ -79,7 +85,9 @@ export function createApp(
     '/api',
     express.json({ limit: '6mb', strict: false }),
     mount(
-      routeTable(hub, devices, suppliers, firstCode, (response) => writeBackup(database.pool, response)),
+      routeTable(hub, devices, suppliers, firstCode, demo, (response) =>
+        writeBackup(database.pool, response),
+      ),
       database,
       hub,
       disk,

@@ -13,6 +13,10 @@ export interface Config {
   /** Folder that backups are made in, and how many stay there; undefined makes none. */
   readonly backups: { readonly folder: string; readonly keep: number } | undefined;
   readonly seedDemo: boolean;
+  /** Requests that one address, and one session, may send a minute; undefined sets no limit. */
+  readonly limits: { readonly perAddress: number; readonly perSession: number } | undefined;
+  /** Addresses of suppliers that may be asked, as `https://yard.example`; undefined allows those on this machine. */
+  readonly suppliers: readonly string[] | undefined;
   /** Local port that measuring devices send to; 0 takes any free one, undefined listens to none. */
   readonly devicePort: number | undefined;
   /** Local port of the stand-ins for suppliers; 0 takes any free one, undefined starts none. */
@@ -55,6 +59,33 @@ function backupsOf(env: Env): Config['backups'] {
   return { folder, keep: Number(keep) };
 }
 
+/** A crew of ten behind one address, with a page and a tablet each, sends far less. */
+const REQUESTS = 12_000;
+
+function limitsOf(env: Env): Config['limits'] {
+  const text = env['LONGMITER_REQUESTS']?.trim() ?? '';
+  if (text === 'no') return undefined;
+  if (text !== '' && !/^[1-9]\d{0,6}$/.test(text))
+    throw new ConfigError(
+      `LONGMITER_REQUESTS is "${text}": it must be a whole number of requests a minute from one address, or "no"`,
+    );
+  const perAddress = text === '' ? REQUESTS : Number(text);
+  return { perAddress, perSession: Math.ceil(perAddress / 4) };
+}
+
+function suppliersOf(env: Env): Config['suppliers'] {
+  const text = env['LONGMITER_SUPPLIERS']?.trim() ?? '';
+  if (text === '') return undefined;
+  return text.split(',').map((one) => {
+    const origin = URL.canParse(one.trim()) ? new URL(one.trim()) : undefined;
+    if (!origin || !/^https?:$/.test(origin.protocol))
+      throw new ConfigError(
+        `LONGMITER_SUPPLIERS has "${one.trim()}": each must be an address such as https://yard.example`,
+      );
+    return origin.origin;
+  });
+}
+
 /** Throws ConfigError for a variable that is no value of its kind. */
 export function readConfig(env: Env): Config {
   return {
@@ -75,6 +106,8 @@ export function readConfig(env: Env): Config {
     webFolder: env['LONGMITER_WEB'],
     migrations: env['LONGMITER_MIGRATIONS'] ?? 'packages/server/migrations',
     backups: backupsOf(env),
+    limits: limitsOf(env),
+    suppliers: suppliersOf(env),
     seedDemo: env['LONGMITER_SEED'] !== 'no',
     devicePort: portOrNone(env, 'LONGMITER_DEVICE_PORT', 4101),
     supplierPort: portOrNone(env, 'LONGMITER_SUPPLIER_PORT', 4102),

@@ -6,6 +6,7 @@ import { forgetOldCommands } from './db/commands.ts';
 import { migrate } from './db/migrate.ts';
 import { Database } from './db/pool.ts';
 import { seedDemo } from './demo/seed.ts';
+import { allowSuppliers } from './features/suppliers/client.ts';
 import { nameStandIns } from './features/suppliers/service.ts';
 import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { anyAccount } from './features/crew/accounts.ts';
@@ -68,10 +69,19 @@ const host = closed || isLocal ? wanted : '127.0.0.1';
 
 const devices = new DeviceListener();
 if (settings.devicePort !== undefined) await devices.listen(settings.devicePort);
+allowSuppliers(settings.suppliers);
 const suppliers = new SupplierStandIn();
 if (settings.supplierPort !== undefined)
   await nameStandIns(own, await suppliers.listen(settings.supplierPort));
-const server = createServer(createApp(database, webFolder, devices, suppliers, { names, firstCode, proxy }));
+const server = createServer(
+  createApp(database, webFolder, devices, suppliers, {
+    names,
+    firstCode,
+    proxy,
+    limits: settings.limits,
+    demo: settings.seedDemo,
+  }),
+);
 // Requests that never come whole are not waited for.
 server.headersTimeout = 20_000;
 server.requestTimeout = 60_000;

@@ -1,6 +1,7 @@
 import type { Response } from 'express';
 import type { JobHub } from './http/context.ts';
 import type { Route } from './http/route.ts';
+import { changeRoutes } from './features/changes/routes.ts';
 import { crewRoutes } from './features/crew/routes.ts';
 import { deviceRoutes } from './features/devices/routes.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
@@ -19,6 +20,7 @@ export const routeTable = (
   devices: DeviceListener,
   suppliers: SupplierStandIn,
   firstCode?: string,
+  demo = false,
   backup: (response: Response) => Promise<unknown> = () => Promise.resolve(),
 ): readonly Route[] => [
   ...jobRoutes(hub),
@@ -29,5 +31,6 @@ export const routeTable = (
   ...shopRoutes,
   ...supplierRoutes(suppliers),
   ...deviceRoutes(devices),
-  ...crewRoutes(firstCode, backup),
+  ...changeRoutes,
+  ...crewRoutes(firstCode, demo, backup),
 ];

@@ -147,7 +147,10 @@ describe('a backup', () => {
     const now = await fresh('now');
     await readBackup(now.pool, MIGRATIONS, path);
     expect((await pendingMigrations(now.pool, MIGRATIONS)).pending).toBe(0);
-    expect((await request(appOn(now)).get('/api/session').expect(200)).body).toEqual({ open: true });
+    expect((await request(appOn(now)).get('/api/session').expect(200)).body).toEqual({
+      open: true,
+      demo: false,
+    });
   });
 });
 

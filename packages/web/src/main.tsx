@@ -49,6 +49,12 @@ const routes: readonly RouteObject[] = [
     lazy: async () => ({ Component: (await import('./features/crew/CrewPage.tsx')).CrewPage }),
   },
   {
+    path: '/changes/:jobId?',
+    lazy: async () => ({
+      Component: (await import('./features/changes/ChangesPage.tsx')).ChangesPage,
+    }),
+  },
+  {
     path: '/join/:token',
     lazy: async () => ({ Component: (await import('./features/crew/JoinPage.tsx')).JoinPage }),
   },

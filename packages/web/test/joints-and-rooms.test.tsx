@@ -4,6 +4,8 @@ import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import {
+  figurePlace,
+  figureValue,
   addWall,
   coinOf,
   completeHouseRules,
@@ -17,7 +19,7 @@ import {
   type PieceKey,
   type WatchOut,
 } from '@long-miter/core';
-import { Disputes, disputePlace, disputeValue } from '../src/app/job/Disputes.tsx';
+import { Disputes } from '../src/app/job/Disputes.tsx';
 import { SplicePlaces } from '../src/features/joints/SplicePlaces.tsx';
 import { WatchList } from '../src/features/joints/WatchList.tsx';
 import { RoomsPage } from '../src/features/rooms/RoomsPage.tsx';
@@ -229,13 +231,13 @@ describe('watch-outs', () => {
 describe('a figure two people disagree on', () => {
   const survey = setReading(rectangle(), 1, { as: 'wall-angle', degrees: 91 });
   test('is named and written as people do', () => {
-    expect(disputePlace(survey, '/walls/w3/length')).toBe('wall 3, length');
-    expect(disputePlace(survey, '/walls/w2/corner/reading')).toBe('corner after wall 2');
-    expect(disputePlace(survey, '/name')).toBe('name of the room');
-    expect(disputeValue(142.375, '/walls/w3/length', 'in')).toBe('142 3/8 in');
-    expect(disputeValue({ as: 'protractor', degrees: 92, side: 'outside' }, '/x', 'in')).toBe('268°');
-    expect(disputeValue({ as: 'assumed' }, '/x', 'in')).toBe('90° assumed');
-    expect(disputeValue(null, '/x', 'mm')).toBe('none');
+    expect(figurePlace(survey, '/walls/w3/length')).toBe('wall 3, length');
+    expect(figurePlace(survey, '/walls/w2/corner/reading')).toBe('corner after wall 2');
+    expect(figurePlace(survey, '/name')).toBe('name of the room');
+    expect(figureValue(142.375, '/walls/w3/length', 'in')).toBe('142 3/8 in');
+    expect(figureValue({ as: 'protractor', degrees: 92, side: 'outside' }, '/x', 'in')).toBe('268°');
+    expect(figureValue({ as: 'assumed' }, '/x', 'in')).toBe('90° assumed');
+    expect(figureValue(null, '/x', 'mm')).toBe('none');
   });
   test('is settled by either value', async () => {
     const store = makeStore();

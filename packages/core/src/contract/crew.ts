@@ -14,6 +14,17 @@ export const ROLE_WORDS: Readonly<Record<CrewRole, string>> = {
   guest: 'reads one job until a day that is named',
 };
 
+/** What one can be allowed to: to read, to see who belongs to the crew and who changed what, to record rooms, to plan, to cut and hang, all else. */
+export type Right = 'read' | 'crew' | 'measure' | 'plan' | 'cut' | 'lead';
+/** Who may what; what is not here is denied. The server asks it for every request, the page for what it offers. */
+export const RIGHTS: Readonly<Record<CrewRole, readonly Right[]>> = {
+  lead: ['read', 'crew', 'measure', 'plan', 'cut', 'lead'],
+  measurer: ['read', 'crew', 'measure'],
+  cutter: ['read', 'crew', 'cut'],
+  hanger: ['read', 'crew', 'cut'],
+  guest: ['read'],
+};
+
 const personName = z.string().trim().min(1, 'write a name').max(80, 'must have at most 80 characters');
 /** Long beats strange: nothing is asked of it but its length. */
 const newPassword = z
@@ -34,6 +45,10 @@ export const firstAccountSchema = z.strictObject({
   name: personName,
   password: newPassword,
   device,
+});
+/** Somebody of the demo, by one click. */
+export const demoSignInSchema = z.strictObject({
+  role: z.enum(CREW_ROLES, 'must be "lead", "measurer", "cutter", "hanger" or "guest"'),
 });
 export const joinSchema = z.strictObject({ token, name: personName, password: newPassword, device });
 export const inviteSchema = z
@@ -62,13 +77,23 @@ export const meSchema = z.object({
   job: z.uuid().optional(),
 });
 export type Me = z.infer<typeof meSchema>;
-/** How this page stands: nobody has an account yet and everything is open on this machine, or who is signed in. */
-export const sessionAnswer = z.object({ open: z.boolean(), me: meSchema.optional() });
+/**
+ * How this page stands: nobody has an account yet and everything is open on this machine, or who is signed in; and whether one looks at
+ * the demo, as whom one likes.
+ */
+export const sessionAnswer = z.object({
+  open: z.boolean(),
+  demo: z.boolean(),
+  me: meSchema.optional(),
+});
 export type SessionAnswer = z.infer<typeof sessionAnswer>;
 
 export const memberSchema = meSchema.extend({ expires: z.string().optional(), createdAt: z.string() });
 export type Member = z.infer<typeof memberSchema>;
 export const membersAnswer = z.array(memberSchema);
+/** People by their names: who is at the saw is picked among them. */
+export const peopleAnswer = z.array(z.strictObject({ id: z.uuid(), name: z.string() }));
+export type Person = z.infer<typeof peopleAnswer>[number];
 export const invitedAnswer = z.object({ token: z.string(), expires: z.string() });
 export type Invited = z.infer<typeof invitedAnswer>;
 export const deviceSessionsAnswer = z.array(

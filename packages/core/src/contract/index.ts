@@ -7,3 +7,5 @@ export * from './answers.ts';
 export * from './rack-words.ts';
 export * from './shop.ts';
 export * from './crew.ts';
+export * from './changes.ts';
+export * from './rights.ts';

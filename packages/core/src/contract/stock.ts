@@ -170,14 +170,14 @@ export interface KeptCut extends CutRecord {
   readonly left: string | undefined;
 }
 
-/** Suppliers are programs on this machine: nothing leaves it. */
-const LOOPBACK = /^http:\/\/(127\.0\.0\.1|localhost)(:\d{1,5})?(\/[\w\-./]*)?$/;
+/** Which addresses may be asked at all the server is told where it is started. */
+const ADDRESS = /^https?:\/\/[\w.-]+(:\d{1,5})?(\/[\w\-./]*)?$/;
 export const addSupplierSchema = z.strictObject({
   name: text(80).min(1, 'give the supplier a name'),
   url: z
     .string()
     .max(300, 'must have at most 300 characters')
-    .regex(LOOPBACK, 'must be an address on this machine, such as http://127.0.0.1:4102/north'),
+    .regex(ADDRESS, 'must be an address such as http://127.0.0.1:4102/north'),
 });
 
 /** What a supplier has of one kind of trim in one length. */

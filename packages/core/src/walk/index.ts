@@ -12,3 +12,4 @@ export * from './opening-edits.ts';
 export * from './opening-table.ts';
 export * from './opening-stock.ts';
 export * from './loops.ts';
+export * from './figure-words.ts';

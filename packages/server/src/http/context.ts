@@ -1,4 +1,5 @@
-import type { JobEvent, Me } from '@long-miter/core';
+import type { ChangedFigure, JobEvent, Me } from '@long-miter/core';
+import { keepChange } from '../db/change-log.ts';
 import type { Database, Db } from '../db/pool.ts';
 import type { Hub } from './hub.ts';
 
@@ -10,10 +11,27 @@ export interface Actor {
   readonly kind: 'device' | 'account' | 'nobody';
   readonly id: string;
   readonly account?: Me;
+  /** What its session calls the device. */
+  readonly deviceName?: string;
+  /** Somebody of the demo's crew, in a house that is open. */
+  readonly demo?: boolean;
   /** Hash of its session, by which streams notice that it has ended. */
   readonly session?: string;
   /** Where the request came from. */
   readonly address?: string;
+}
+
+/** What is written down of a change: what was changed, by its name, in which job, and the figures. */
+export interface ChangeNote {
+  readonly about?: string;
+  readonly job?: string;
+  readonly figures?: readonly ChangedFigure[];
+}
+
+/** A change as the table of routes knows it: its method and address, and the job in it. */
+export interface Act {
+  readonly name: string;
+  readonly job: string | undefined;
 }
 
 /** Who looks at which job, and what they are told when somebody changes it. */
@@ -27,27 +45,35 @@ export interface Context {
   readonly db: Db;
   readonly actor: Actor;
   readonly tell: (job: string, event: JobEvent) => void;
+  /** Has the change written down with its transaction, as one row however often it is said. Outside a transaction it does nothing. */
+  readonly note: (what: ChangeNote) => void;
   /** All or nothing; inside a transaction it joins that one. */
   readonly transaction: <T>(work: (context: Context) => Promise<T>) => Promise<T>;
 }
 
-export function contextOf(database: Database, hub: JobHub, actor: Actor): Context {
+/** @param act what is written down as who changed what; without it nothing is */
+export function contextOf(database: Database, hub: JobHub, actor: Actor, act?: Act): Context {
   const outer: Context = {
     db: database,
     actor,
     tell: (job, event) => hub.tell(job, event),
+    note: () => undefined,
     transaction: async (work) => {
       let told: [string, JobEvent][] = [];
-      const result = await database.transaction((db) => {
+      const result = await database.transaction(async (db) => {
         // A transaction that is begun anew has told nothing yet.
         told = [];
+        let noted: ChangeNote | undefined;
         const inner: Context = {
           db,
           actor,
           tell: (job, event) => void told.push([job, event]),
+          note: (what) => void (noted = { ...noted, ...what }),
           transaction: (more) => more(inner),
         };
-        return work(inner);
+        const done = await work(inner);
+        if (act && noted) await keepChange(db, actor, { act: act.name, job: act.job, ...noted });
+        return done;
       });
       for (const [job, event] of told) hub.tell(job, event);
       return result;

@@ -3,9 +3,11 @@ import type { z } from 'zod';
 import { checkShape, type Issue } from '@long-miter/core';
 import type { Database } from '../db/pool.ts';
 import { findCommand, keepCommand } from '../db/commands.ts';
+import { holdJob } from '../features/jobs/repository.ts';
 import { sessionsAlive } from '../features/crew/accounts.ts';
 import { contextOf, type Context, type JobHub } from './context.ts';
 import { Disk } from './disk.ts';
+import { Streams } from './limits.ts';
 import { authorize } from './policy.ts';
 import { HttpProblem, invalid, notFound } from './problem.ts';
 import { paramOf, type AnswerRoute, type Route } from './route.ts';
@@ -92,6 +94,8 @@ async function answerTo(route: AnswerRoute<never>, request: Request, context: Co
   };
   if (route.method === 'GET' || route.outside) return run(context);
   return context.transaction(async (own) => {
+    // First of all: what is read before is read again when somebody else had the job meanwhile.
+    if (params['job'] !== undefined) await holdJob(own.db, params['job']);
     const known = command === undefined ? undefined : await findCommand(own.db, command);
     if (known) {
       if (known.route !== nameOf(route))
@@ -99,6 +103,7 @@ async function answerTo(route: AnswerRoute<never>, request: Request, context: Co
       return { status: known.status, value: known.answer };
     }
     const answer = await run(own);
+    if (!SILENT.has(nameOf(route))) own.note({});
     if (command !== undefined)
       await keepCommand(own.db, {
         id: command,
@@ -111,26 +116,55 @@ async function answerTo(route: AnswerRoute<never>, request: Request, context: Co
   });
 }
 
-const nameOf = (route: Pick<Route, 'method' | 'path'>): string => `${route.method} ${route.path}`;
+/** Changes that are not written down as somebody's: coming and going, and what has a log of its own or is no change of data. */
+export const SILENT: ReadonlySet<string> = new Set([
+  'POST /session',
+  'POST /session/demo',
+  'DELETE /session',
+  'DELETE /session/devices/:session',
+  'POST /jobs/:job/shop/events',
+  'POST /jobs/:job/quotes/:supplier',
+  'POST /devices/pairings',
+  'POST /devices/stand-in',
+  'PUT /suppliers/stand-in',
+]);
+
+export const nameOf = (route: Pick<Route, 'method' | 'path'>): string => `${route.method} ${route.path}`;
 
 function handlerOf(
   route: Route,
   database: Database,
   hub: JobHub,
-  { who, watch, disk }: { who: Who; watch: SessionWatch; disk: Disk },
+  crew: { who: Who; watch: SessionWatch; disk: Disk; streams: Streams },
 ): RequestHandler {
+  const { who, watch, disk } = crew;
   return async (request: Request, response: Response) => {
     const actor = await who.of(request);
     // Nobody is not told whether an address could be one.
     const params = actor.kind === 'nobody' ? {} : paramsOf(request);
     authorize(actor, route.role, route.path, params);
+    // A page sends what one person made, under whoever is signed in by the time it comes through: never as another's.
+    const made = request.get('x-account');
+    if (
+      route.method !== 'GET' &&
+      route.role !== 'open' &&
+      made !== undefined &&
+      actor.account &&
+      !actor.demo &&
+      made !== actor.account.id
+    )
+      throw new HttpProblem('sign-in', 'this was made by somebody else, who has to sign in again to send it');
     if (route.method !== 'GET' && (await disk.isLow()))
       throw new HttpProblem(
         'unavailable',
         'the disk of the server is nearly full: everything can be read, nothing is changed until there is room again',
       );
-    const context = contextOf(database, hub, actor);
+    const context = contextOf(database, hub, actor, {
+      name: nameOf(route),
+      job: params['job'],
+    });
     if ('stream' in route) {
+      crew.streams.add(actor, response);
       if (actor.account && actor.session !== undefined)
         watch.add(response, { session: actor.session, role: actor.account.role });
       return route.stream(context, { params, body: undefined }, request, response);
@@ -158,6 +192,7 @@ export function mount(routes: readonly Route[], database: Database, hub: JobHub,
   const router = Router();
   const crew = {
     disk,
+    streams: new Streams(),
     who: new Who(database),
     watch: new SessionWatch((sessions) => sessionsAlive(database, sessions)),
   };

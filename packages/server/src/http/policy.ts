@@ -1,19 +1,15 @@
-import { CREW_ROLES, type CrewRole } from '@long-miter/core';
+import { CREW_ROLES, RIGHTS, type CrewRole } from '@long-miter/core';
 import type { Actor } from './context.ts';
 import { HttpProblem, notFound } from './problem.ts';
 import type { Role } from './route.ts';
 
-/** Who may do what: the one table of it. What is not in it is denied. */
-const MAY: Readonly<Record<CrewRole, ReadonlySet<Role>>> = {
-  lead: new Set(['open', 'self', 'read', 'measure', 'plan', 'cut', 'lead']),
-  measurer: new Set(['open', 'self', 'read', 'measure']),
-  cutter: new Set(['open', 'self', 'read', 'cut']),
-  hanger: new Set(['open', 'self', 'read', 'cut']),
-  guest: new Set(['open', 'self', 'read']),
-};
+/** Roles of routes that are nobody's right in particular. */
+const EVERYBODY: ReadonlySet<Role> = new Set(['open', 'self']);
+const may = (who: CrewRole, role: Role): boolean =>
+  EVERYBODY.has(role) || (RIGHTS[who] as readonly Role[]).includes(role);
 
 /** Who of the crew may use a route of a role. */
-export const whoMay = (role: Role): CrewRole[] => CREW_ROLES.filter((one) => MAY[one].has(role));
+export const whoMay = (role: Role): CrewRole[] => CREW_ROLES.filter((one) => may(one, role));
 
 /** Addresses outside any job that a guest reads: the list holds his one job. */
 const GUEST_READS: ReadonlySet<string> = new Set(['/jobs']);
@@ -31,7 +27,7 @@ export function authorize(
   if (role === 'open' || actor.kind === 'device') return;
   const { account } = actor;
   if (!account) throw new HttpProblem('sign-in', 'sign in first');
-  if (!MAY[account.role].has(role))
+  if (!may(account.role, role))
     throw new HttpProblem('forbidden', `a ${account.role} may not do that; ask the lead`);
   if (account.role !== 'guest' || role === 'self') return;
   const job = params['job'];

@@ -1,9 +1,10 @@
 import type { Request, Response } from 'express';
 import type { z } from 'zod';
+import type { Right } from '@long-miter/core';
 import type { Context } from './context.ts';
 
 /** What somebody must be to use a route: `open` is for anybody, `self` for anybody who is signed in. */
-export type Role = 'open' | 'self' | 'read' | 'measure' | 'plan' | 'cut' | 'lead' | 'demo';
+export type Role = 'open' | 'self' | 'demo' | Right;
 
 /** What the names in an address stand for. */
 const PARAMS = {
@@ -20,6 +21,7 @@ const PARAMS = {
   member: { what: 'person of the crew', form: 'uuid' },
   session: { what: 'session', form: 'uuid' },
   token: { what: 'token', form: 'uuid' },
+  change: { what: 'change', form: 'uuid' },
 } as const;
 export type ParamName = keyof typeof PARAMS;
 export const paramOf = (name: string): { what: string; form: 'uuid' | 'id' } =>

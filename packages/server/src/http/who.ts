@@ -48,7 +48,6 @@ export class Who {
     const id = deviceOf(request);
     const address = request.ip ?? '';
     this.closed ||= await anyAccount(this.db);
-    if (!this.closed) return { kind: 'device', id, address };
     const bearer = bearerOf(request);
     const token = cookieTokenOf(request);
     // A program that says who it is is that, whatever cookies go along.
@@ -58,8 +57,16 @@ export class Who {
         : token === undefined
           ? undefined
           : await sessionOf(this.db, token);
-    return session
-      ? { kind: 'account', id, address, account: session.me, session: session.hash }
-      : { kind: 'nobody', id, address };
+    if (session && (this.closed || session.demo))
+      return {
+        kind: 'account',
+        id,
+        address,
+        account: session.me,
+        session: session.hash,
+        deviceName: session.device,
+        ...(session.demo ? { demo: true } : {}),
+      };
+    return { kind: this.closed ? 'nobody' : 'device', id, address };
   }
 }

@@ -5,15 +5,19 @@ import { request as ask } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import request from 'supertest';
-import type {
-  AccessToken,
-  CrewRole,
-  Invited,
-  JobEvent,
-  JobRecord,
-  Me,
-  Member,
-  SessionAnswer,
+import {
+  ACT_WORDS,
+  RIGHTS,
+  rightOf,
+  type AccessToken,
+  type ChangeRow,
+  type CrewRole,
+  type Invited,
+  type JobEvent,
+  type JobRecord,
+  type Me,
+  type Member,
+  type SessionAnswer,
 } from '@long-miter/core';
 import { createApp } from '../../src/app.ts';
 import type { Database } from '../../src/db/pool.ts';
@@ -21,6 +25,7 @@ import { DeviceListener } from '../../src/features/devices/listener.ts';
 import { SupplierStandIn } from '../../src/features/suppliers/stand-in.ts';
 import { Disk } from '../../src/http/disk.ts';
 import { Throttle } from '../../src/features/crew/throttle.ts';
+import { nameOf, SILENT } from '../../src/http/mount.ts';
 import { Hub } from '../../src/http/hub.ts';
 import type { Route } from '../../src/http/route.ts';
 import { routeTable } from '../../src/routes.ts';
@@ -68,6 +73,8 @@ beforeAll(async () => {
   [one, other] = [await start(), await start()];
   await database.change('DELETE FROM session');
   await database.change('DELETE FROM account');
+  await database.change("DELETE FROM seeded WHERE name = 'first account'");
+  await database.change('DELETE FROM change_log');
 });
 afterAll(async () => {
   for (const server of [one, other]) {
@@ -79,7 +86,7 @@ afterAll(async () => {
 
 describe('the first account', () => {
   test('until there is one the house is open; a wrong code makes none', async () => {
-    expect((await request(one).get('/api/session').expect(200)).body).toEqual({ open: true });
+    expect((await request(one).get('/api/session').expect(200)).body).toEqual({ open: true, demo: false });
     own = (await request(one).post('/api/jobs').send({ name: 'Own', unit: 'in' }).expect(201))
       .body as JobRecord;
     foreign = (await request(one).post('/api/jobs').send({ name: 'Foreign', unit: 'in' }).expect(201))
@@ -88,7 +95,7 @@ describe('the first account', () => {
       .post('/api/session/first')
       .send({ code: 'AAAAAAAA', name: 'lead', password: PASSWORD });
     expect([wrong.status, wrong.body.issues[0].at]).toEqual([422, '/code']);
-    expect((await request(one).get('/api/session')).body).toEqual({ open: true });
+    expect((await request(one).get('/api/session')).body).toEqual({ open: true, demo: false });
   });
 
   test('with the code the lead has one; from then on nobody else gets in, in any process', async () => {
@@ -197,20 +204,23 @@ describe('invitations', () => {
   });
 });
 
+const table = () => routeTable(new Hub<JobEvent>(), new DeviceListener(), new SupplierStandIn(), CODE);
+
 describe('the table of who may do what', () => {
-  const table = routeTable(new Hub<JobEvent>(), new DeviceListener(), new SupplierStandIn(), CODE);
   const roles: readonly CrewRole[] = ['measurer', 'hanger', 'guest'];
   /** What each role may, written down a second time: a route that is new has to be thought of here. */
   const MAY: Readonly<Record<string, readonly string[]>> = {
-    lead: ['open', 'self', 'read', 'measure', 'plan', 'cut', 'lead'],
-    measurer: ['open', 'self', 'read', 'measure'],
-    cutter: ['open', 'self', 'read', 'cut'],
-    hanger: ['open', 'self', 'read', 'cut'],
+    lead: ['open', 'self', 'read', 'crew', 'measure', 'plan', 'cut', 'lead'],
+    measurer: ['open', 'self', 'read', 'crew', 'measure'],
+    cutter: ['open', 'self', 'read', 'crew', 'cut'],
+    hanger: ['open', 'self', 'read', 'crew', 'cut'],
     guest: ['open', 'self', 'read'],
   };
   /** Ends the session that is tried with, or is a line that stays open. */
   const isLeft = (route: Route): boolean =>
-    'stream' in route || (route.path === '/session' && route.method === 'DELETE');
+    'stream' in route ||
+    (route.path === '/session' && route.method === 'DELETE') ||
+    route.path === '/session/demo';
   const fill = (path: string, job: string): string =>
     path
       .replace(':job', job)
@@ -218,13 +228,13 @@ describe('the table of who may do what', () => {
       .replace(/:\w+/g, randomUUID());
 
   test('every route has a role that is in it', () => {
-    for (const route of table) expect([...MAY['lead']!, 'demo']).toContain(route.role);
+    for (const route of table()) expect([...MAY['lead']!, 'demo']).toContain(route.role);
   });
 
   test('every route as everybody and as nobody, for one’s own, a foreign and an unknown job', async () => {
     for (const role of roles) await joinAs(role, role, role === 'guest' ? own.id : undefined);
     const wrong: string[] = [];
-    for (const route of table) {
+    for (const route of table()) {
       if (isLeft(route)) continue;
       const nobody = await as(undefined, route.method, fill(route.path, own.id)).send(
         route.method === 'GET' ? undefined : {},
@@ -260,6 +270,98 @@ describe('the table of who may do what', () => {
     expect(await names('guest')).toEqual(['Own']);
     expect(await names('cutter')).toEqual(expect.arrayContaining(['Foreign', 'Own']));
   });
+});
+
+describe('who changed what', () => {
+  const rows = async (who: string, job?: string): Promise<ChangeRow[]> =>
+    (await as(who, 'GET', job === undefined ? '/changes' : `/jobs/${job}/changes`).expect(200))
+      .body as ChangeRow[];
+  const room = {
+    id: 'den',
+    name: 'Den',
+    survey: {
+      closed: false,
+      walls: [
+        { id: 'w1', length: 96.5, corner: { reading: { as: 'assumed' } } },
+        { id: 'w2', length: 80 },
+      ],
+      trims: [],
+    },
+  };
+
+  test('a figure that is measured anew stands there with both values, by whom and from where', async () => {
+    await as('measurer', 'POST', `/jobs/${own.id}/rooms`).send(room).expect(201);
+    const survey = {
+      ...room.survey,
+      walls: [{ ...room.survey.walls[0]!, length: 97 }, room.survey.walls[1]],
+    };
+    await as('measurer', 'PUT', `/jobs/${own.id}/rooms/den`)
+      .set('X-Device', 'd-tape')
+      .send({ version: 1, name: 'Den', survey, typed: {}, notes: {} })
+      .expect(200);
+    const [newest, made] = await rows('cutter', own.id);
+    expect(newest).toMatchObject({
+      person: 'measurer',
+      act: 'PUT /jobs/:job/rooms/:room',
+      about: 'Den',
+      job: { id: own.id, name: 'Own' },
+      figures: [{ at: '/walls/w1/length', was: 96.5, now: 97 }],
+    });
+    expect(made).toMatchObject({ person: 'measurer', act: 'POST /jobs/:job/rooms', about: 'Den' });
+  });
+
+  test('what was refused is not there, what was sent twice is there once', async () => {
+    const before = (await rows('lead', own.id)).length;
+    await as('measurer', 'PUT', `/jobs/${own.id}/rooms/den`)
+      .send({ version: 1, name: 'Den', survey: room.survey, typed: {}, notes: {} })
+      .expect(409);
+    const command = randomUUID();
+    for (let n = 0; n < 2; n++)
+      await as('lead', 'PATCH', `/jobs/${own.id}/rules`)
+        .set('X-Command', command)
+        .send({ set: { scarfAngle: 30 }, was: {} })
+        .expect(200);
+    const after = await rows('lead', own.id);
+    expect(after).toHaveLength(before + 1);
+    expect(after[0]).toMatchObject({
+      person: 'lead',
+      act: 'PATCH /jobs/:job/rules',
+      figures: [{ at: '/scarfAngle', now: 30 }],
+    });
+  });
+
+  test('roles and invitations are there too; no password and no token is; a guest sees none of it', async () => {
+    const all = await rows('lead');
+    expect(all.map((each) => each.act)).toEqual(
+      expect.arrayContaining(['POST /crew/invitations', 'POST /session/join', 'POST /session/first']),
+    );
+    const text = JSON.stringify(await database.rows('SELECT * FROM change_log'));
+    expect(text).not.toContain(PASSWORD);
+    expect(text).not.toContain('lmt_');
+    expect((await as('guest', 'GET', `/jobs/${own.id}/changes`)).status).toBe(403);
+    expect((await as('cutter', 'GET', '/changes')).status).toBe(403);
+  });
+
+  test('older ones come after the newest, each once', async () => {
+    const all = await rows('lead');
+    const second = (await as('lead', 'GET', `/changes/before/${all[0]!.id}`).expect(200)).body as ChangeRow[];
+    expect(second.map((each) => each.id)).toEqual(all.slice(1).map((each) => each.id));
+  });
+
+  test('every change has words', () => {
+    for (const route of table())
+      if (route.method !== 'GET' && !SILENT.has(nameOf(route)))
+        expect([nameOf(route), nameOf(route) in ACT_WORDS]).toEqual([nameOf(route), true]);
+  });
+});
+
+test('what one person made in a browser is never sent as another’s', async () => {
+  const { id } = (await as('measurer', 'GET', '/session')).body.me as Me;
+  const change = () =>
+    as('lead', 'PATCH', `/jobs/${own.id}/rules`).send({ set: { scarfAngle: 45 }, was: {} });
+  expect((await change().set('X-Account', id)).status).toBe(401);
+  const { id: lead } = (await as('lead', 'GET', '/session')).body.me as Me;
+  expect((await change().set('X-Account', lead)).status).toBe(409);
 });
 
 describe('pages elsewhere', () => {
@@ -348,6 +450,59 @@ test('while the disk is nearly full everything is read and nothing changed, and 
   await request(full).get('/api/jobs').set('Cookie', lead).expect(200);
   const refused = await request(full).post('/api/jobs').set('Cookie', lead).send({ name: 'x', unit: 'in' });
   expect([refused.status, refused.body.detail]).toEqual([503, expect.stringContaining('nearly full')]);
+});
+
+describe('one sender', () => {
+  test('who asks more than one may is told to wait; others behind other addresses are not', async () => {
+    const app = createApp(database, undefined, new DeviceListener(), undefined, {
+      firstCode: CODE,
+      proxy: 'loopback',
+      limits: { perAddress: 3, perSession: 100 },
+    });
+    const ask = (from: string) => request(app).get('/api/session').set('X-Forwarded-For', from);
+    for (let n = 0; n < 3; n++) await ask('203.0.113.5').expect(200);
+    const refused = await ask('203.0.113.5');
+    expect([refused.status, refused.type, refused.body.detail]).toEqual([
+      503,
+      'application/problem+json',
+      expect.stringContaining('wait a minute'),
+    ]);
+    await ask('203.0.113.6').expect(200);
+  });
+
+  test('one session is counted from wherever it comes', async () => {
+    const app = createApp(database, undefined, new DeviceListener(), undefined, {
+      firstCode: CODE,
+      proxy: 'loopback',
+      limits: { perAddress: 100, perSession: 2 },
+    });
+    const ask = (from: number) =>
+      request(app)
+        .get('/api/jobs')
+        .set('X-Forwarded-For', `203.0.113.${from}`)
+        .set('Cookie', cookies.get('lead')!);
+    await ask(1).expect(200);
+    await ask(2).expect(200);
+    expect((await ask(3)).status).toBe(503);
+  });
+});
+
+test('the page offers what the table allows: a right by method and address, as each route has it', () => {
+  for (const route of table()) {
+    if (
+      route.method === 'GET' ||
+      !Object.values(RIGHTS)
+        .flat()
+        .includes(route.role as never)
+    )
+      continue;
+    const path = route.path.replace(/:\w+/g, 'x');
+    expect([route.method, route.path, rightOf(route.method, path)]).toEqual([
+      route.method,
+      route.path,
+      route.role,
+    ]);
+  }
 });
 
 describe('a proxy in front', () => {

@@ -290,7 +290,7 @@ describe('suppliers', () => {
     const error = await quoteOf(own, north!);
     expect([error.status, (error.body as Problem).detail]).toEqual([
       503,
-      'North yard (stand-in) answered: the till is down',
+      'North yard (stand-in) cannot take it just now; try again later or ask another',
     ]);
     await request(app).put('/api/suppliers/stand-in').send({ delay: 0, failure: 'garbled' });
     expect(((await quoteOf(own, north!)).body as Problem).detail).toContain('cannot be read');
@@ -313,7 +313,7 @@ describe('suppliers', () => {
     ).body as OrderRecord;
     expect([failed.state, failed.answer]).toEqual([
       'failed',
-      'South yard (stand-in) answered: the till is down',
+      'South yard (stand-in) cannot take it just now; try again later or ask another',
     ]);
     standIn.behaviour = { delay: 0, failure: 'none' };
     const sent = (await request(app).post(`/api/orders/${failed.id}/send`)).body as OrderRecord;
@@ -331,7 +331,7 @@ describe('suppliers', () => {
         .send({ id: nobody(), supplier: south!.id, lines: [{ ...line, count: 8 }] })
     ).body as OrderRecord;
     expect(tooMany.answer).toBe(
-      `South yard (stand-in) answered: only 7 of ${profile.name}, 192 in, are left`,
+      'South yard (stand-in) has not as much of it any more; fetch the price list again and order what is there',
     );
     const list = (await request(app).get(`/api/jobs/${own.id}/orders`)).body as OrderRecord[];
     expect(list.map((one) => one.state)).toEqual(['failed', 'confirmed']);

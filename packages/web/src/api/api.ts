@@ -2,6 +2,7 @@ import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@re
 import type { z } from 'zod';
 import type {
   AccessToken,
+  ChangeRow,
   CrewRole,
   CrewSaw,
   DeviceSession,
@@ -19,6 +20,7 @@ import type {
   KeptCut,
   Notes,
   Offcut,
+  Person,
   OrderRecord,
   PlaceOrder,
   Problem,
@@ -32,6 +34,7 @@ import type {
   Typed,
 } from '@long-miter/core';
 import { deviceId } from './device-id.ts';
+import { ownerHere } from './owner.ts';
 
 /** A failure as the page shows it: what the server said, or that it could not be reached. */
 export type ApiError =
@@ -41,7 +44,12 @@ export type ApiError =
 const OFFLINE: ApiError = { code: 'offline', detail: 'the server cannot be reached just now', issues: [] };
 const raw = fetchBaseQuery({
   baseUrl: '/api',
-  prepareHeaders: (headers) => headers.set('x-device', deviceId()),
+  prepareHeaders: (headers) => {
+    headers.set('x-device', deviceId());
+    const owner = ownerHere();
+    if (owner) headers.set('x-account', owner.id);
+    return headers;
+  },
 });
 
 /** fetchBaseQuery with every failure in one shape. */
@@ -156,6 +164,16 @@ export const api = createApi({
       query: (id) => ({ url: `/session/tokens/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Crew'],
     }),
+    lookAs: build.mutation<Me, CrewRole>({
+      query: (role) => ({ url: '/session/demo', method: 'POST', body: { role } }),
+    }),
+    people: build.query<Person[], void>({ query: () => '/crew/people', providesTags: ['Crew'] }),
+    changes: build.query<ChangeRow[], { job?: string | undefined; before?: string | undefined }>({
+      query: ({ job, before }) =>
+        `${job === undefined ? '' : `/jobs/${job}`}/changes${before === undefined ? '' : `/before/${before}`}`,
+      // What was changed meanwhile is asked for whenever somebody looks.
+      keepUnusedDataFor: 0,
+    }),
     members: build.query<Member[], void>({ query: () => '/crew', providesTags: ['Crew'] }),
     invite: build.mutation<Invited, z.input<typeof inviteSchema>>({
       query: (body) => ({ url: '/crew/invitations', method: 'POST', body }),
@@ -225,6 +243,9 @@ export const {
   useTokensQuery,
   useMakeTokenMutation,
   useEndTokenMutation,
+  useLookAsMutation,
+  usePeopleQuery,
+  useChangesQuery,
   useMembersQuery,
   useInviteMutation,
   useChangeMemberMutation,

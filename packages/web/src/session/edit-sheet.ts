@@ -1,6 +1,8 @@
 import { checkSurvey, nameOpenings, type Issue, type JobRecord, type RoomSheet } from '@long-miter/core';
 import { draftKey } from './draft-key.ts';
 import { edited, sheetOf } from './draft-slice.ts';
+import { changeRefused } from './outbox-slice.ts';
+import { refusalFor } from './rights.ts';
 import { shownJob } from './shown-job.ts';
 import type { makeStore, State } from './store.ts';
 
@@ -18,6 +20,11 @@ export const sheetEditor =
     const key = draftKey(jobId, roomId);
     const now = store.getState().drafts[key];
     if (!now) return [];
+    const refused = refusalFor(store.getState(), 'measure');
+    if (refused !== undefined) {
+      store.dispatch(changeRefused({ job: jobId, label: `a change of ${now.name}`, text: refused }));
+      return [{ at: '', text: refused }];
+    }
     const made: RoomSheet = change(sheetOf(now));
     const job = shownJob(store.getState(), jobId);
     const { drafts } = store.getState();

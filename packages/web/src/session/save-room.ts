@@ -82,6 +82,7 @@ export async function saveRoom(
       await tell('deleted');
       return 'done';
     case 'not-found':
+    case 'forbidden':
     case 'invalid':
     case 'too-large':
       await tell('refused');

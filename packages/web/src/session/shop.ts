@@ -13,7 +13,9 @@ import {
 import { api, useShopLogQuery } from '../api/api.ts';
 import { deviceId, nextDeviceSeq } from '../api/device-id.ts';
 import { browserStore } from './browser-store.ts';
-import type { ShownCall } from './outbox-slice.ts';
+import { personHere } from './person.ts';
+import { refusalFor } from './rights.ts';
+import { changeRefused, type ShownCall } from './outbox-slice.ts';
 import { outbox, type Sent } from './outbox.ts';
 import { useAppSelector, type State, type Store } from './store.ts';
 import { newId } from './tab-tag.ts';
@@ -209,14 +211,21 @@ export function useShop(jobId: string, file: JobFile, where: 'saw' | 'wall'): Sh
   return useMemo(() => {
     const note = (...happened: readonly Happened[]): boolean => {
       if (busy.current) return false;
+      const refused = refusalFor(store.getState(), 'cut');
+      if (refused !== undefined) {
+        store.dispatch(changeRefused({ job: jobId, label: 'a step at the saw', text: refused }));
+        return false;
+      }
       busy.current = true;
       const step = newId();
+      const actor = personHere(store.getState());
       const events = happened.map((one) => ({
         id: newId(),
         device,
         deviceSeq: nextDeviceSeq(),
         at: new Date().toISOString(),
         step,
+        ...(actor === undefined ? {} : { actor }),
         ...one,
       }));
       void outbox.call(

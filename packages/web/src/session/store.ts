@@ -4,6 +4,7 @@ import { api } from '../api/api.ts';
 import { benchSlice } from './bench-slice.ts';
 import { draftSlice } from './draft-slice.ts';
 import { outboxSlice } from './outbox-slice.ts';
+import { personReducer } from './person.ts';
 import { planSlice } from './plan-slice.ts';
 import { autosave } from './save-room.ts';
 import { uiSlice } from './ui-slice.ts';
@@ -18,6 +19,7 @@ export const makeStore = () =>
       ui: uiSlice.reducer,
       plan: planSlice.reducer,
       bench: benchSlice.reducer,
+      person: personReducer,
     },
     // A plan of a large job is megabytes of plain data made by core; walking it on every action would cost frames.
     middleware: (defaults) =>

@@ -25,7 +25,9 @@ import {
   type StockLine,
 } from '@long-miter/core';
 import { api } from '../api/api.ts';
+import { changeRefused } from './outbox-slice.ts';
 import { outbox, type Sent } from './outbox.ts';
+import { refusalOf } from './rights.ts';
 import { shownJob } from './shown-job.ts';
 import { newId } from './tab-tag.ts';
 import { useAppDispatch, type State } from './store.ts';
@@ -73,12 +75,15 @@ export function useCommands(jobId: string): Commands {
       method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
       path: string,
       body?: unknown,
-    ): Promise<Sent> =>
-      outbox.call(jobId, label, {
-        method,
-        path: `/jobs/${jobId}${path}`,
-        ...(body === undefined ? {} : { body }),
-      });
+    ): Promise<Sent> => {
+      const at = `/jobs/${jobId}${path}`;
+      const refused = refusalOf(store.getState(), method, at);
+      if (refused !== undefined) {
+        dispatch(changeRefused({ job: jobId, label, text: refused }));
+        return Promise.resolve({ ok: false, error: { code: 'forbidden', detail: refused, issues: [] } });
+      }
+      return outbox.call(jobId, label, { method, path: at, ...(body === undefined ? {} : { body }) });
+    };
     /** Why a job with these settings could not be; rooms count where profiles change. */
     const fault = (settings: JobSettings, withRooms = false): string | undefined =>
       checkJob(exportJobFile({ ...now(), settings, rooms: withRooms ? now().rooms : [] }))[0]?.text;
@@ -131,7 +136,8 @@ export function useCommands(jobId: string): Commands {
       return undefined;
     };
     const restoreRoom: Commands['restoreRoom'] = (room) => {
-      show((job) => ({ ...job, rooms: [...job.rooms.filter((one) => one.id !== room.id), room] }));
+      if (refusalOf(store.getState(), 'POST', `/jobs/${jobId}/rooms`) === undefined)
+        show((job) => ({ ...job, rooms: [...job.rooms.filter((one) => one.id !== room.id), room] }));
       void send(`the return of ${room.name}`, 'POST', `/rooms/${encodeURIComponent(room.id)}/restore`);
     };
     return {

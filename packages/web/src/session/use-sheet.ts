@@ -3,7 +3,7 @@ import { useStore } from 'react-redux';
 import { takeOffList, type Issue, type JobRecord, type Survey } from '@long-miter/core';
 import { useAppDispatch, useAppSelector, type State } from './store.ts';
 import { draftKey } from './draft-key.ts';
-import { edited, redone, undone, type Draft } from './draft-slice.ts';
+import { redone, undone, type Draft } from './draft-slice.ts';
 import { sheetEditor, type EditSheet } from './edit-sheet.ts';
 
 export type { EditSheet } from './edit-sheet.ts';
@@ -55,10 +55,7 @@ export function useSheet(job: JobRecord, roomId: string): SheetEditor {
     draft,
     edit,
     editSheet,
-    rename: useCallback(
-      (name) => void dispatch(edited({ id: key, sheet: { name }, field: 'name' })),
-      [dispatch, key],
-    ),
+    rename: useCallback((name) => void editSheet((sheet) => ({ ...sheet, name }), 'name'), [editSheet]),
     undo: useCallback(() => void dispatch(undone(key)), [dispatch, key]),
     redo: useCallback(() => void dispatch(redone(key)), [dispatch, key]),
   };

@@ -33,7 +33,36 @@ const LIVES =
 
 /** Whether anybody has ever had an account here. */
 export async function anyAccount(db: Db): Promise<boolean> {
-  return (await db.rows('SELECT 1 FROM account LIMIT 1')).length > 0;
+  return (await db.rows('SELECT 1 FROM account WHERE NOT demo LIMIT 1')).length > 0;
+}
+
+/** Somebody of the demo's crew, called by the role, who can only be looked at it as: there is no password for it. */
+export async function demoAccount(db: Db, role: CrewRole, job: string | undefined): Promise<Me> {
+  const name = `${role[0]!.toUpperCase()}${role.slice(1)}`;
+  const find = async () =>
+    (await db.rows(`SELECT * FROM account WHERE demo AND role = :role AND ${LIVES}`, { role }))[0];
+  const known = await find();
+  if (known && (role !== 'guest' || known['job_id'] === job)) return meOf(known);
+  if (known) await removeAccount(db, String(known['id']));
+  await db.change(
+    `INSERT INTO account (id, name, role, password, job_id, demo) VALUES (:id, :name, :role, '', :job, TRUE)`,
+    { id: randomUUID(), name, role, job: job ?? null },
+  );
+  return meOf((await find())!);
+}
+
+/** The demo's crew goes when the first account is made. */
+export async function dropDemo(db: Db): Promise<void> {
+  for (const row of await db.rows('SELECT id FROM account WHERE demo AND removed_at IS NULL'))
+    await removeAccount(db, String(row['id']));
+}
+
+/** Names of the crew. */
+export async function listPeople(db: Db): Promise<{ id: string; name: string }[]> {
+  const rows = await db.rows(
+    `SELECT id, name FROM account WHERE role <> 'guest' AND ${LIVES} ORDER BY name, id`,
+  );
+  return rows.map((row) => ({ id: String(row['id']), name: String(row['name']) }));
 }
 
 export async function listMembers(db: Db): Promise<Member[]> {
@@ -47,7 +76,9 @@ export async function listMembers(db: Db): Promise<Member[]> {
 
 /** The account of a name and password; undefined where they do not go together, whatever the reason, in the same time. */
 export async function accountFor(db: Db, name: string, password: string): Promise<Me | undefined> {
-  const [row] = await db.rows(`SELECT * FROM account WHERE live_name = :name AND ${LIVES}`, { name });
+  const [row] = await db.rows(`SELECT * FROM account WHERE live_name = :name AND NOT demo AND ${LIVES}`, {
+    name,
+  });
   const good = await verify(row ? String(row['password']) : await NOBODY, password);
   return row && good ? meOf(row) : undefined;
 }
@@ -81,10 +112,9 @@ export async function holdAccount(db: Db, id: string): Promise<Me | undefined> {
   return row && meOf(row);
 }
 
-/** How many leads there are, all their rows held: the last one stays. */
-export async function holdLeads(db: Db): Promise<number> {
-  return (await db.rows(`SELECT id FROM account WHERE role = 'lead' AND ${LIVES} FOR UPDATE`)).length;
-}
+/** How many leads there are, all their rows held by being written, on any node: the last one stays. */
+export const holdLeads = (db: Db): Promise<number> =>
+  db.change(`UPDATE account SET turn = turn + 1 WHERE role = 'lead' AND NOT demo AND ${LIVES}`);
 
 export const setRole = (db: Db, id: string, role: CrewRole): Promise<number> =>
   db.change('UPDATE account SET role = :role WHERE id = :id', { id, role });
@@ -108,10 +138,13 @@ export async function beginSession(db: Db, account: string, device: string): Pro
 }
 
 /** Who a token stands for, while its session and its account live; a session that is used lasts. */
-export async function sessionOf(db: Db, token: string): Promise<{ me: Me; hash: string } | undefined> {
+export async function sessionOf(
+  db: Db,
+  token: string,
+): Promise<{ me: Me; hash: string; device: string; demo: boolean } | undefined> {
   const own = hashOf(token);
   const [row] = await db.rows(
-    `SELECT session.seen_at, account.id AS account_id, account.name, account.role, account.job_id
+    `SELECT session.seen_at, session.device, account.demo, account.id AS account_id, account.name, account.role, account.job_id
      FROM session JOIN account ON account.id = session.account_id
      WHERE session.token_hash = :own AND session.expires_at > CURRENT_TIMESTAMP(3) AND ${LIVES}`,
     { own },
@@ -123,17 +156,25 @@ export async function sessionOf(db: Db, token: string): Promise<{ me: Me; hash: 
        WHERE token_hash = :own`,
       { own },
     );
-  return { me: meOf(row), hash: own.toString('hex') };
+  return {
+    me: meOf(row),
+    hash: own.toString('hex'),
+    device: String(row['device']),
+    demo: Boolean(row['demo']),
+  };
 }
 
 /** Tokens of programs begin so, that they are known for what they are where they should not stand. */
 export const TOKEN_MARK = 'lmt_';
 
 /** Who a program's token stands for, with the role it was given. */
-export async function tokenOf(db: Db, token: string): Promise<{ me: Me; hash: string } | undefined> {
+export async function tokenOf(
+  db: Db,
+  token: string,
+): Promise<{ me: Me; hash: string; device: string; demo: boolean } | undefined> {
   const own = hashOf(token);
   const [row] = await db.rows(
-    `SELECT access_token.seen_at, access_token.role, account.id AS account_id, account.name, account.job_id
+    `SELECT access_token.seen_at, access_token.name AS device, access_token.role, account.id AS account_id, account.name, account.job_id
      FROM access_token JOIN account ON account.id = access_token.account_id
      WHERE access_token.token_hash = :own AND ${LIVES} AND (account.role = 'lead' OR account.role = access_token.role)`,
     { own },
@@ -144,7 +185,12 @@ export async function tokenOf(db: Db, token: string): Promise<{ me: Me; hash: st
     await db.change('UPDATE access_token SET seen_at = CURRENT_TIMESTAMP(3) WHERE token_hash = :own', {
       own,
     });
-  return { me: meOf(row), hash: own.toString('hex') };
+  return {
+    me: meOf(row),
+    hash: own.toString('hex'),
+    device: `program: ${String(row['device'])}`,
+    demo: false,
+  };
 }
 
 /** @returns the token, which is kept nowhere else */

@@ -1,6 +1,7 @@
 import type { Response } from 'express';
 import {
   changeMemberSchema,
+  demoSignInSchema,
   deviceSessionsAnswer,
   firstAccountSchema,
   invitedAnswer,
@@ -9,6 +10,7 @@ import {
   membersAnswer,
   meSchema,
   newTokenSchema,
+  peopleAnswer,
   sessionAnswer,
   signInSchema,
   tokenMadeAnswer,
@@ -22,10 +24,12 @@ const signedIn = ({ token, me }: service.SignedIn) => ({ token, value: me });
 /**
  * Who is signed in, who belongs to the crew, and everything in one file.
  * @param firstCode lets the first lead in; undefined where nobody is let in so
+ * @param demo whether anybody on this machine may look at it as anybody of the demo's crew
  * @param backup writes everything to where it is asked for
  */
 export const crewRoutes = (
   firstCode: string | undefined,
+  demo: boolean,
   backup: (response: Response) => Promise<unknown>,
 ): readonly Route[] => [
   stream({
@@ -45,7 +49,7 @@ export const crewRoutes = (
     role: 'open',
     about: 'Whether anybody has an account here, and who is signed in',
     answer: sessionAnswer,
-    handle: (context) => Promise.resolve(service.howItStands(context)),
+    handle: (context) => Promise.resolve(service.howItStands(context, demo)),
   }),
   route({
     method: 'POST',
@@ -56,6 +60,16 @@ export const crewRoutes = (
     answer: meSchema,
     session: signedIn,
     handle: (context, { body }) => service.signIn(context, body),
+  }),
+  route({
+    method: 'POST',
+    path: '/session/demo',
+    role: 'open',
+    about: 'Looks at the demo as somebody of its crew; there is no such thing once anybody has an account',
+    body: demoSignInSchema,
+    answer: meSchema,
+    session: signedIn,
+    handle: (context, { body }) => service.lookAs(context, demo, body.role),
   }),
   route({
     method: 'DELETE',
@@ -135,6 +149,14 @@ export const crewRoutes = (
     about: 'People of the crew',
     answer: membersAnswer,
     handle: (context) => service.listMembers(context),
+  }),
+  route({
+    method: 'GET',
+    path: '/crew/people',
+    role: 'crew',
+    about: 'Names of the crew, for whoever says who is at the saw',
+    answer: peopleAnswer,
+    handle: (context) => service.listPeople(context),
   }),
   route({
     method: 'POST',

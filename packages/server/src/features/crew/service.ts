@@ -1,8 +1,10 @@
 import { timingSafeEqual } from 'node:crypto';
 import type { z } from 'zod';
+import { CREW_ROLES } from '@long-miter/core';
 import type {
   AccessToken,
   changeMemberSchema,
+  CrewRole,
   DeviceSession,
   firstAccountSchema,
   Invited,
@@ -11,12 +13,14 @@ import type {
   Me,
   Member,
   newTokenSchema,
+  Person,
   SessionAnswer,
   signInSchema,
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
 import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
-import { headOfJob } from '../jobs/service.ts';
+import { headOfJob, listJobs } from '../jobs/service.ts';
+import { noteSeeded } from '../jobs/repository.ts';
 import * as accounts from './accounts.ts';
 import { Throttle } from './throttle.ts';
 
@@ -33,8 +37,9 @@ const keysOf = (context: Context, name: string): string[] => [
   `from ${context.actor.address ?? ''}`,
 ];
 
-export const howItStands = ({ actor }: Context): SessionAnswer => ({
+export const howItStands = ({ actor }: Context, demo: boolean): SessionAnswer => ({
   open: actor.kind === 'device',
+  demo: demo && (actor.kind === 'device' || actor.demo === true),
   ...(actor.account ? { me: actor.account } : {}),
 });
 
@@ -55,6 +60,20 @@ export async function signIn(
   }
   throttle.succeeded(keys);
   return begin(context, me, device);
+}
+
+/** Looks at the demo as somebody of its crew, made when first asked for: a role by one click, while the house is open. */
+export async function lookAs(context: Context, demo: boolean, role: CrewRole): Promise<SignedIn> {
+  if (!demo || (context.actor.kind !== 'device' && context.actor.demo !== true))
+    throw new HttpProblem('forbidden', 'this is no demo: sign in by name and password');
+  const { db } = context;
+  const job = role === 'guest' ? (await listJobs(context)).find((one) => !one.archived)?.id : undefined;
+  if (role === 'guest' && job === undefined)
+    throw new HttpProblem('conflict', 'there is no job that a guest could look at');
+  // All of them at once: who is at the saw is picked among the crew.
+  for (const other of CREW_ROLES)
+    if (other !== 'guest' && other !== role) await accounts.demoAccount(db, other, undefined);
+  return begin(context, await accounts.demoAccount(db, role, job), 'demo');
 }
 
 export async function signOut({ db, actor }: Context): Promise<void> {
@@ -79,6 +98,10 @@ export async function firstAccount(
   if (await accounts.anyAccount(context.db))
     throw new HttpProblem('conflict', 'there is an account already: sign in, or be invited by the lead');
   const hashed = await accounts.hashPassword(password);
+  // Two with the code at once: the row can be written by one of them.
+  await noteSeeded(context.db, 'first account');
+  await accounts.dropDemo(context.db);
+  context.note({ about: name });
   return begin(
     context,
     await accounts.insertAccount(context.db, { name, role: 'lead', password: hashed }),
@@ -110,8 +133,11 @@ export async function join(
     password: hashed,
     ...(job === undefined ? {} : { job, days }),
   });
+  context.note({ about: `${name}, as ${role}`, ...(job === undefined ? {} : { job }) });
   return begin(context, me, device);
 }
+
+export const listPeople = ({ db }: Context): Promise<Person[]> => accounts.listPeople(db);
 
 export const listMembers = ({ db }: Context): Promise<Member[]> => accounts.listMembers(db);
 
@@ -120,8 +146,9 @@ export async function invite(
   { role, job, days }: z.infer<typeof inviteSchema>,
 ): Promise<Invited> {
   const { account } = context.actor;
-  if (!account) throw new HttpProblem('conflict', 'make the lead’s own account first');
+  if (!account || context.actor.demo) throw new HttpProblem('conflict', 'make the lead’s own account first');
   if (job !== undefined) await headOfJob(context, job);
+  context.note({ about: `as ${role}`, ...(job === undefined ? {} : { job }) });
   return accounts.insertInvitation(context.db, { role, job, days, by: account.id });
 }
 
@@ -149,12 +176,15 @@ export async function changeMember(
   if (role !== member.role) {
     if (role !== 'lead') await keepALead(context, member);
     await accounts.setRole(context.db, id, role);
+    context.note({ about: member.name, figures: [{ at: '/role', was: member.role, now: role }] });
   }
   return accounts.listMembers(context.db);
 }
 
 export async function removeMember(context: Context, id: string): Promise<void> {
-  await keepALead(context, await hold(context, id));
+  const member = await hold(context, id);
+  await keepALead(context, member);
+  context.note({ about: member.name });
   await accounts.removeAccount(context.db, id);
 }
 
@@ -171,13 +201,14 @@ export const ownTokens = ({ db, actor }: Context): Promise<AccessToken[]> =>
 
 /** A token for a program: never for more than one may oneself. */
 export async function makeToken(
-  { db, actor }: Context,
+  { db, actor, note }: Context,
   { name, role }: z.infer<typeof newTokenSchema>,
 ): Promise<{ token: string }> {
   const { account } = actor;
-  if (!account) throw new HttpProblem('conflict', 'make the lead’s account first');
+  if (!account || actor.demo) throw new HttpProblem('conflict', 'make the lead’s account first');
   if (account.role !== 'lead' && account.role !== role)
     throw new HttpProblem('forbidden', `a ${account.role} gives a program no other role than that`);
+  note({ about: `${name}, as ${role}` });
   return { token: await accounts.insertToken(db, account.id, name, role) };
 }
 

@@ -63,17 +63,31 @@ export async function listJobs(db: Db): Promise<JobSummary[]> {
 }
 
 /**
+ * Holds a job until the transaction ends. It is written rather than only locked: a lock is one node's own, on two nodes of a cluster
+ * changes are kept apart by what both have written.
+ */
+export const holdJob = (db: Db, id: string): Promise<number> =>
+  db.change('UPDATE job SET turn = turn + 1, updated_at = updated_at WHERE id = :id', { id });
+
+/**
  * The head of a job that is there.
  * @param lock holds the job's row until the transaction ends: whoever changes anything of a job takes it first
  */
 export async function getHead(db: Db, id: string, lock = false): Promise<JobHead | undefined> {
-  const [row] = await db.rows(`${HEAD} AND deleted_at IS NULL${lock ? ' FOR UPDATE' : ''}`, { id });
+  if (lock) await holdJob(db, id);
+  const [row] = await db.rows(`${HEAD} AND deleted_at IS NULL`, { id });
   return row && headOf(row);
 }
 
 /** Whether there is a job of this id, deleted or not. */
 export async function jobExists(db: Db, id: string): Promise<boolean> {
   return (await db.rows('SELECT id FROM job WHERE id = :id', { id })).length > 0;
+}
+
+/** The name of a job, deleted or not. */
+export async function jobName(db: Db, id: string): Promise<string | undefined> {
+  const [row] = await db.rows('SELECT name FROM job WHERE id = :id', { id });
+  return row && String(row['name']);
 }
 
 /** The parts of a job by their kind, each list in its order. */
@@ -142,7 +156,6 @@ export const updateHead = (db: Db, { id, name, coin, vocabulary, archived }: Job
     },
   );
 
-/** Notes that something of a job has changed, for the list of jobs. */
 /** Something of the job has changed; answers its new version. */
 export async function touchJob(db: Db, id: string): Promise<number> {
   await db.change('UPDATE job SET version = version + 1, updated_at = CURRENT_TIMESTAMP(3) WHERE id = :id', {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import {
   applyChange,
+  changedFigures,
   checkJobFile,
   checkShape,
   checkSurvey,
@@ -11,6 +12,7 @@ import {
   recordsOf,
   starterSettings,
   type Change,
+  type ChangedFigure,
   type createJobSchema,
   type createRoomSchema,
   type Fields,
@@ -73,6 +75,7 @@ export async function createJob(
     vocabulary: input.vocabulary,
   });
   await repository.insertSettings(context.db, id, starterSettings(input.unit));
+  context.note({ job: id, about: input.name });
   return getJob(context, id);
 }
 
@@ -90,6 +93,7 @@ export const storeJobFile = (context: Context, file: JobFile, seededAs?: string)
     await repository.insertJob(own.db, { id, ...job });
     await repository.insertSettings(own.db, id, settings);
     for (const { id: room, ...sheet } of rooms) await repository.insertRoom(own.db, id, room, sheet);
+    own.note({ job: id, about: job.name });
     if (seededAs !== undefined) await repository.noteSeeded(own.db, seededAs);
     return getJob(own, id);
   });
@@ -108,6 +112,14 @@ export function clashOf(
     })),
   );
 }
+
+/** The figures of a change, with what they were. */
+export const figuresOf = (before: Fields, after: Fields, { set }: Change): ChangedFigure[] =>
+  Object.keys(set).map((key) => ({
+    at: `/${key}`,
+    ...(before[key] === undefined ? {} : { was: before[key] }),
+    ...(after[key] === undefined || after[key] === null ? {} : { now: after[key] }),
+  }));
 
 /** Factor between two ways of counting the same money; only a finer or an equally fine one loses nothing. */
 function recount(from: JobHead['coin'], to: JobHead['coin'], prices: readonly number[]): number {
@@ -147,6 +159,7 @@ export async function changeHead(context: Context, id: string, change: Change): 
       await repository.keepPart(context.db, id, 'stock', line.id, { ...line, price: line.price * factor });
   const saved: JobHead = { ...head, version: head.version + 1, name, coin, vocabulary, archived };
   await repository.updateHead(context.db, saved);
+  context.note({ about: head.name, figures: figuresOf(now, next, change) });
   context.tell(id, { kind: 'head', head: saved });
   if (factor !== 1)
     context.tell(id, {
@@ -163,6 +176,7 @@ export async function markJob(context: Context, id: string, act: 'delete' | 'res
     if (await repository.jobExists(context.db, id)) return;
     throw notFound('job');
   }
+  context.note({ about: (await repository.jobName(context.db, id)) ?? '' });
   context.tell(id, { kind: 'rooms' });
 }
 
@@ -191,6 +205,7 @@ export async function createRoom(
     notes: input.notes ?? {},
   });
   await repository.insertRoom(context.db, jobId, id, sheet);
+  context.note({ about: sheet.name });
   context.tell(jobId, { kind: 'rooms' });
   return { id, version: 1, ...sheet };
 }
@@ -213,6 +228,7 @@ export async function putRoom(
   if (known.room.version !== version) throw conflict('room');
   const sheet = await checkedSheet(context, head, input);
   await repository.updateRoom(context.db, jobId, id, sheet);
+  context.note({ about: known.room.name, figures: changedFigures(known.room, sheet) });
   context.tell(jobId, { kind: 'room', room: { id, version: version + 1, ...sheet } });
   return { version: version + 1 };
 }
@@ -235,5 +251,6 @@ export async function markRoom(
   if (!known) throw notFound('room');
   // What it runs may have been taken out of the job since: a room that could not be taken away as a file is not let in.
   if (act === 'restore' && known.deleted) await checkedSheet(context, head, known.room);
+  context.note({ about: known.room.name });
   if ((await repository.markRoom(context.db, jobId, id, act)) > 0) context.tell(jobId, { kind: 'rooms' });
 }

@@ -64,6 +64,7 @@ export async function changeOffcut(
   };
   checkDamages(next);
   await repository.updateOffcut(context.db, next);
+  context.note({ about: offcut.label });
   return next;
 }
 
@@ -77,6 +78,7 @@ export async function discard(context: Context, id: string): Promise<void> {
       'conflict',
       `${held.offcut.label} is reserved for ${held.offcut.job.name}: give it back there first`,
     );
+  context.note({ about: held.offcut.label });
   await repository.setGone(context.db, id, true);
 }
 
@@ -84,6 +86,7 @@ export async function discard(context: Context, id: string): Promise<void> {
 export async function keepAfterAll(context: Context, id: string): Promise<Offcut> {
   const held = await repository.holdOffcut(context.db, id);
   if (!held) throw notFound(WHAT);
+  context.note({ about: held.offcut.label });
   await repository.setGone(context.db, id, false);
   return held.offcut;
 }
@@ -120,6 +123,7 @@ export async function takeOffcut(
       { at: '/offcut', text: `${offcut.label} has no stretch that is long enough for a piece` },
     ]);
   await repository.reserve(context.db, offcut.id, jobId);
+  context.note({ about: offcut.label });
   for (const entry of entries) await keepPart(context.db, jobId, 'rack', entry.id, entry);
   return tellRack(context, jobId);
 }
@@ -135,6 +139,7 @@ export async function giveBack(context: Context, jobId: string, offcutId: string
   for (const entry of rack.filter((one) => one.offcut === offcutId && !cut.has(one.id)))
     await dropPart(context.db, jobId, 'rack', entry.id);
   await repository.reserve(context.db, offcutId, null);
+  context.note({ about: held.offcut.label });
   return tellRack(context, jobId);
 }
 
@@ -225,6 +230,7 @@ export async function stickCut(
     );
   }
   await repository.insertCut(context.db, jobId, { record, left, from: entry?.offcut });
+  context.note({ about: record.pieces.map((piece) => piece.label).join(', ') });
   context.tell(jobId, { kind: 'cuts' });
   context.tell(jobId, { kind: 'rack' });
   return { offcut: left === undefined ? null : ((await repository.getOffcut(context.db, left)) ?? null) };
@@ -250,6 +256,7 @@ export async function stickNotCut(context: Context, jobId: string, id: string): 
   if (cut.from !== undefined && entry?.from !== undefined && entry.to !== undefined)
     await putBackInto(context, cut.from, { from: entry.from, to: entry.to });
   await repository.undoCut(context.db, jobId, id);
+  context.note({ about: cut.record.pieces.map((piece) => piece.label).join(', ') });
   context.tell(jobId, { kind: 'cuts' });
   context.tell(jobId, { kind: 'rack' });
 }

@@ -20,7 +20,8 @@ export const ruleRoutes: readonly Route[] = [
     about: 'Keeps a set of house rules under a name',
     body: keepRuleSetSchema,
     answer: ruleSetsAnswer,
-    handle: async ({ db }, { body }) => {
+    handle: async ({ db, note }, { body }) => {
+      note({ about: body.name });
       await repository.keepRuleSet(db, { id: randomUUID(), ...body });
       return repository.listRuleSets(db);
     },

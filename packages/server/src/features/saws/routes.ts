@@ -20,10 +20,11 @@ export const sawRoutes: readonly Route[] = [
     about: 'Keeps a saw for the crew, as it is now',
     body: keepSawSchema,
     answer: crewSawsAnswer,
-    handle: async ({ db }, { params, body }) => {
+    handle: async ({ db, note }, { params, body }) => {
       if (body.saw.id !== params['saw'])
         throw invalid([{ at: '/saw/id', text: 'is not the id in the address' }]);
       await repository.keepSaw(db, body);
+      note({ about: body.saw.name ?? body.saw.id });
       return repository.listSaws(db);
     },
   }),

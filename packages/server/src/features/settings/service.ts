@@ -21,7 +21,7 @@ import {
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
 import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
-import { clashOf, headOfJob } from '../jobs/service.ts';
+import { clashOf, figuresOf, headOfJob } from '../jobs/service.ts';
 import * as repository from '../jobs/repository.ts';
 
 /** Small changes of a job's settings, each of one resource, under the job's row lock. */
@@ -67,6 +67,10 @@ async function tellParts(
 
 type Item = Fields & { readonly id: string };
 
+/** What a part is called. */
+const called = ({ name, id }: Fields): string =>
+  typeof name === 'string' && name !== '' ? name : typeof id === 'string' ? id : '';
+
 /** Puts a profile, a line of stock, a saw or a pin in; the same again changes nothing. */
 export async function putItem(
   context: Context,
@@ -83,6 +87,7 @@ export async function putItem(
   const others = (settings[list] as readonly Item[]).filter((one) => one.id !== id);
   await check(context, head, { ...settings, [list]: [...others, checked.value] }, list === 'profiles');
   await repository.keepPart(context.db, job, list, id, checked.value);
+  context.note({ about: called(checked.value) });
   return tellParts(context, job, list);
 }
 
@@ -106,6 +111,7 @@ export async function changeItem(
   const all = items.map((one) => (one.id === id ? checked.value : one));
   await check(context, head, { ...settings, [list]: all }, list === 'profiles');
   await repository.keepPart(context.db, job, list, id, checked.value);
+  context.note({ about: called(held), figures: figuresOf(held, next, change) });
   return tellParts(context, job, list);
 }
 
@@ -120,6 +126,8 @@ export async function dropItem(
   const left = (settings[list] as readonly Item[]).filter((one) => one.id !== id);
   await check(context, head, { ...settings, [list]: left }, list === 'profiles');
   await repository.dropPart(context.db, job, list, id);
+  const gone = (settings[list] as readonly Item[]).find((one) => one.id === id);
+  context.note({ about: gone ? called(gone) : id });
   return tellParts(context, job, list);
 }
 
@@ -143,6 +151,7 @@ export async function addProfile(
   await check(context, head, next, false);
   await repository.keepPart(context.db, job, 'profiles', profile.id, profile);
   for (const line of lines) await repository.keepPart(context.db, job, 'stock', line.id, line);
+  context.note({ about: profile.name });
   return tellParts(context, job, 'profiles', 'stock');
 }
 
@@ -157,6 +166,7 @@ export async function replaceStock(
   await check(context, head, { ...settings, stock: lines }, false);
   await repository.clearParts(context.db, job, 'stock');
   for (const line of lines) await repository.keepPart(context.db, job, 'stock', line.id, line);
+  context.note({ about: `${lines.length} lines` });
   return tellParts(context, job, 'stock');
 }
 
@@ -187,5 +197,6 @@ export async function changeSingle(
   if (!checked.ok) throw invalid(checked.issues.map((issue) => ({ ...issue, at: `/set${issue.at}` })));
   await check(context, head, { ...settings, [KEY[name]]: checked.value }, false);
   await repository.keepPart(context.db, job, name, '', checked.value);
+  context.note({ figures: figuresOf(settings[KEY[name]], next, change) });
   return tellParts(context, job, KEY[name]);
 }

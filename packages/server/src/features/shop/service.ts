@@ -97,6 +97,7 @@ export async function give(
     ...(accepted ? { accepted } : {}),
   };
   await repository.insertIssue(context.db, job, issue);
+  context.note({ about: `revision ${issue.revision}, ${Object.keys(tags).length} pieces` });
   context.tell(job, { kind: 'shop' });
   return issue;
 }

@@ -19,6 +19,30 @@ import { HttpProblem } from '../../http/problem.ts';
 /** Milliseconds after which a supplier counts as silent. */
 const PATIENCE = 4000;
 
+const LOOPBACK = /^http:\/\/(127\.0\.0\.1|localhost)(:\d{1,5})?$/;
+let allowed: ReadonlySet<string> | undefined;
+
+/** Which addresses may be asked at all: those named where the server was started, else those on this machine. */
+export function allowSuppliers(origins: readonly string[] | undefined): void {
+  allowed = origins && new Set(origins);
+}
+
+/** Whether a supplier's address may be asked. */
+export function mayAsk(url: string): boolean {
+  if (!URL.canParse(url)) return false;
+  const { origin } = new URL(url);
+  return allowed ? allowed.has(origin) : LOOPBACK.test(origin);
+}
+
+/** What an error of a supplier's means. What he writes beside it is not passed on: it is his, not ours to show. */
+const MEANS: Readonly<Record<number, string>> = {
+  409: 'has not as much of it any more; fetch the price list again and order what is there',
+  422: 'does not take it as it was asked; fetch the price list again',
+  429: 'is asked too often just now; try again later',
+  500: 'cannot take it just now; try again later or ask another',
+  503: 'cannot take it just now; try again later or ask another',
+};
+
 /** Longest answer that is read. */
 const LONGEST = 2_000_000;
 
@@ -39,6 +63,11 @@ async function ask<S extends z.ZodType>(
   schema: S,
   patience: number,
 ): Promise<z.infer<S>> {
+  if (!mayAsk(supplier.url))
+    throw new HttpProblem(
+      'forbidden',
+      `${supplier.name} is at an address that may not be asked: whoever runs the server names it in LONGMITER_SUPPLIERS`,
+    );
   let answer: Response;
   let text: string;
   try {
@@ -59,19 +88,17 @@ async function ask<S extends z.ZodType>(
         : `${supplier.name} cannot be reached; try again later or ask another`,
     );
   }
+  if (!answer.ok)
+    throw new HttpProblem(
+      'unavailable',
+      `${supplier.name} ${MEANS[answer.status] ?? `refuses it with error ${answer.status}; ask there`}`,
+    );
   const json = readJson(text);
-  if (!answer.ok) {
-    const detail =
-      json.ok && typeof json.value === 'object' && json.value !== null && 'detail' in json.value
-        ? String(json.value.detail)
-        : `error ${answer.status}`;
-    throw new HttpProblem('unavailable', `${supplier.name} answered: ${detail.slice(0, 200)}`);
-  }
   const checked = json.ok ? checkShape(schema, json.value) : undefined;
   if (!checked?.ok)
     throw new HttpProblem(
       'unavailable',
-      `the answer of ${supplier.name} cannot be read${checked ? ` (${checked.issues[0].at} ${checked.issues[0].text})` : ''}; nothing was taken from it`,
+      `the answer of ${supplier.name} cannot be read${checked ? ` (at ${checked.issues[0].at.slice(0, 80)})` : ''}; nothing was taken from it`,
     );
   return checked.value;
 }

@@ -10,19 +10,27 @@ import {
   type Supplier,
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
-import { HttpProblem, notFound } from '../../http/problem.ts';
+import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
 import { headOfJob } from '../jobs/service.ts';
 import { getSettings } from '../jobs/repository.ts';
-import { fetchQuote, sendOrder } from './client.ts';
+import { fetchQuote, mayAsk, sendOrder } from './client.ts';
 import * as repository from './repository.ts';
 import { YARDS } from './stand-in.ts';
 
 export const listSuppliers = ({ db }: Context): Promise<Supplier[]> => repository.listSuppliers(db);
 
 export async function addSupplier(
-  { db }: Context,
+  { db, note }: Context,
   input: z.infer<typeof addSupplierSchema>,
 ): Promise<Supplier[]> {
+  if (!mayAsk(input.url))
+    throw invalid([
+      {
+        at: '/url',
+        text: 'is not among the addresses that may be asked: whoever runs the server names it in LONGMITER_SUPPLIERS',
+      },
+    ]);
+  note({ about: input.name });
   await repository.keepSupplier(db, { id: randomUUID(), ...input });
   return repository.listSuppliers(db);
 }
@@ -95,7 +103,7 @@ async function trySending(
 export async function placeOrder(context: Context, jobId: string, input: PlaceOrder): Promise<OrderRecord> {
   const head = await headOfJob(context, jobId);
   const supplier = await supplierBy(context, input.supplier);
-  const isNew = await context.transaction(async ({ db }) => {
+  const isNew = await context.transaction(async ({ db, note }) => {
     await headOfJob({ ...context, db }, jobId, true);
     const known = await repository.getOrder(db, input.id);
     if (known && known.job !== jobId) throw notFound('order');
@@ -106,6 +114,7 @@ export async function placeOrder(context: Context, jobId: string, input: PlaceOr
       supplier: supplier.id,
       lines: input.lines,
     });
+    note({ about: `${supplier.name}, ${input.lines.length} lines` });
     return true;
   });
   if (isNew) return trySending(context, head, supplier, input.id, input.lines);
@@ -120,6 +129,9 @@ export async function sendAgain(context: Context, id: string): Promise<OrderReco
   const { job, supplierId, ...order } = known;
   if (order.state === 'confirmed') return order;
   const head = await headOfJob(context, job);
-  await repository.noteSending(context.db, id);
+  await context.transaction(async ({ db, note }) => {
+    await repository.noteSending(db, id);
+    note({ job, about: (await supplierBy(context, supplierId)).name });
+  });
   return trySending(context, head, await supplierBy(context, supplierId), id, order.lines);
 }

@@ -6,9 +6,11 @@ import type { Unit } from '@long-miter/core';
 import { SchemeButton } from '../../shared/SchemeButton.tsx';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { wallPicked } from '../../session/ui-slice.ts';
+import { useWhyNot } from '../../session/rights.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { SaveMark } from './SaveMark.tsx';
-import { HOME, OPENINGS, STAGES, type Stage } from './stages.ts';
+import { PersonHere } from './PersonHere.tsx';
+import { HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 
 interface Props {
   readonly jobId: string;
@@ -44,6 +46,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const commands = useCommands(jobId);
+  const mayMeasure = useWhyNot('measure') === undefined;
   const to = (next: string, target = roomId): string =>
     `/jobs/${jobId}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
   const addRoom = (): void => {
@@ -80,6 +83,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         <BenchLink jobId={jobId} roomId={roomId} />
         <span style={{ flex: 1 }} />
         <SaveMark jobId={jobId} />
+        {(stage === 'saw' || stage === 'hang' || stage === PAPER) && <PersonHere />}
         <Text size="sm" c="dimmed" className="hide-narrow">
           {unit === 'in' ? 'inches' : 'millimetres'}
         </Text>
@@ -138,9 +142,11 @@ export const JobHeader = memo(function JobHeader(props: Props) {
             </Link>
           </nav>
         )}
-        <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} onClick={addRoom}>
-          Add room
-        </Button>
+        {mayMeasure && (
+          <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} onClick={addRoom}>
+            Add room
+          </Button>
+        )}
         <span style={{ flex: 1 }} />
         <Text size="sm" c="dimmed" className="hide-narrow">
           {measured}

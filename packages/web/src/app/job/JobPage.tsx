@@ -38,6 +38,7 @@ import { useLater } from '../../shared/use-later.ts';
 import { useSteady } from '../../shared/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
+import { ReadOnly } from './ReadOnly.tsx';
 import { Disputes } from './Disputes.tsx';
 import { HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from '../../session/use-job.ts';
@@ -157,6 +158,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
               onSetup={setupOpen.open}
               onHelp={helpOpen.open}
             />
+            <ReadOnly stage={stage} />
             {roomId && <Disputes jobId={job.id} roomId={roomId} unit={job.unit} />}
           </div>
           <StageBody

@@ -65,6 +65,12 @@ export function CrewPage() {
           {session?.me?.role === 'lead' && <Invite />}
           {session?.me && <Devices />}
           {session?.me && session.me.role !== 'guest' && <Programs me={session.me} />}
+          {(session?.open || session?.me?.role === 'lead') && (
+            <Text>
+              <Link to="/changes">Who changed what</Link>: every figure, role and order, by whom and from
+              which device.
+            </Text>
+          )}
           {(session?.open || session?.me?.role === 'lead') && <Keeping />}
         </Stack>
       </main>

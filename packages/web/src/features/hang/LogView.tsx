@@ -183,7 +183,10 @@ export function LogView({ job, file, session, shop, onClose }: Props) {
                       </Text>
                     )}
                   </Table.Td>
-                  <Table.Td>{event.device === session.device ? 'this device' : event.device}</Table.Td>
+                  <Table.Td>
+                    {event.actor === undefined ? '' : `${event.actor}, `}
+                    {event.device === session.device ? 'this device' : event.device}
+                  </Table.Td>
                   <Table.Td>{event.seq === undefined ? 'waiting to be sent' : `no. ${event.seq}`}</Table.Td>
                 </Table.Tr>
               ))}

@@ -27,6 +27,7 @@ import {
 } from '../../session/commands-api.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { localCurrency } from '../../shared/local-currency.ts';
+import { DemoRoles } from './DemoRoles.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 
 /** All jobs, and a new one. */
@@ -60,6 +61,7 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
           Bench: settings and figures without a job
         </Link>
       </Group>
+      {session && <DemoRoles session={session} />}
       {mayLead && <NewJob />}
       {isLoading && <Loader aria-label="Loading the jobs" mt="lg" />}
       {error && (

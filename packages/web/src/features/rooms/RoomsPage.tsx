@@ -98,7 +98,8 @@ export function RoomsPage({ job }: { job: JobRecord }) {
           <Text c="dimmed">
             {states.length} {states.length === 1 ? 'room' : 'rooms'}, {sum((one) => one.walls)} walls,{' '}
             {sum((one) => one.openings)} openings · {sum((one) => one.corners - one.assumed)} of{' '}
-            {sum((one) => one.corners)} corners measured
+            {sum((one) => one.corners)} corners measured ·{' '}
+            <Link to={`/changes/${job.id}`}>who changed what</Link>
           </Text>
         </div>
         <Group gap={6}>

@@ -13,6 +13,7 @@ import {
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
+import { useWhyNot } from '../../session/rights.ts';
 import type { ShopSession } from '../../session/shop.ts';
 import { useNextIssue } from './use-next-issue.ts';
 
@@ -55,6 +56,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
   );
   const [accepted, setAccepted] = useState<ReadonlySet<string>>(() => new Set());
   const [refused, setRefused] = useState<string>();
+  const notLead = useWhyNot('lead');
   const [busy, setBusy] = useState(false);
   const going = useMemo(() => {
     const own = new Set(rooms.map((room) => room.id).filter((id) => !off.has(id)));
@@ -201,6 +203,11 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
                 onChange={(event) => setFirst(event.currentTarget.value)}
               />
             </Group>
+          )}
+          {notLead !== undefined && (
+            <Text role="note" fw={650} style={{ color: 'var(--lm-assumed)' }}>
+              It can be looked at here; {notLead}.
+            </Text>
           )}
           {refused !== undefined && (
             <Text role="alert" style={{ color: 'var(--lm-bad)' }}>

@@ -1,6 +1,7 @@
-import { Button, Group } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import type { JobFile, JobRecord, Piece, PlanFile } from '@long-miter/core';
+import { useWhyNot } from '../../session/rights.ts';
 import { useShop } from '../../session/shop.ts';
 import { GivePanel } from './GivePanel.tsx';
 import { SawPage } from './SawPage.tsx';
@@ -20,6 +21,7 @@ interface Props {
 export function SawStage({ job, file, plan, onPiece, noPlan }: Props) {
   const session = useShop(job.id, file, 'saw');
   const [giving, setGiving] = useState(false);
+  const notLead = useWhyNot('lead');
   const given = session.shop?.issue !== undefined;
   // What was planned must not stand here for a moment where something was given.
   if (session.loading) return <main className="saw-page" aria-busy="true" />;
@@ -54,11 +56,17 @@ export function SawStage({ job, file, plan, onPiece, noPlan }: Props) {
       plan={plan}
       onPiece={onPiece}
       give={
-        <Group gap={8}>
-          <Button size="compact-md" onClick={() => setGiving(true)}>
-            Give to the saw
-          </Button>
-        </Group>
+        notLead === undefined ? (
+          <Group gap={8}>
+            <Button size="compact-md" onClick={() => setGiving(true)}>
+              Give to the saw
+            </Button>
+          </Group>
+        ) : (
+          <Text size="sm" c="dimmed">
+            Not given to the saw yet: the lead gives it.
+          </Text>
+        )
       }
     />
   );
