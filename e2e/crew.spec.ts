@@ -97,6 +97,30 @@ test('the lead makes the first account, invites a cutter, and both see what is t
     await expect(cutter.getByRole('button', { name: 'Start job' })).toHaveCount(0);
     await expect(cutter.getByText('No job yet', { exact: false })).toBeVisible();
 
+    // What one person made in a browser without a line is not sent as another's who joins there meanwhile.
+    const second = await (await context()).newPage();
+    await second.goto('/');
+    await fill(second, 'Lead', PASSWORD);
+    await press(second, 'Sign in');
+    await second.getByLabel('Name of the new job').fill('Made without a line');
+    await second.route('**/api/jobs', (route) =>
+      route.request().method() === 'POST' ? route.abort() : route.continue(),
+    );
+    await press(second, 'Start job');
+    await expect(second.getByRole('status')).toContainText('One change is kept here');
+    await press(lead, 'Make an invitation');
+    await expect(lead.getByText(link)).toHaveCount(0);
+    const other = await lead.getByText(/\/join\/[\w-]{43}/).innerText();
+    await second.goto(other.trim());
+    await fill(second, 'Helper', PASSWORD);
+    await press(second, 'Join');
+    await expect(second.getByRole('heading', { name: 'Lead’s work is still here' })).toBeVisible();
+    await second.unroute('**/api/jobs');
+    await press(second, 'Let Lead sign in');
+    await fill(second, 'Lead', PASSWORD);
+    await press(second, 'Sign in');
+    await expect(second.getByRole('link', { name: 'Made without a line' })).toBeVisible({ timeout: 20_000 });
+
     // The lead takes the cutter out: the next thing the cutter does ends at the sign-in.
     await lead.reload();
     await press(lead, 'Remove Cutter');

@@ -86,6 +86,7 @@ const runServer = (main, web) => () =>
         ...process.env,
         ...database?.env,
         LONGMITER_WEB: web,
+        ...(database ? { LONGMITER_DATA_FOLDER: data } : {}),
         LONGMITER_BACKUPS: process.env.LONGMITER_BACKUPS ?? join(data, 'backups'),
         LONGMITER_MIGRATIONS: join(root, 'packages', 'server', 'migrations'),
       },

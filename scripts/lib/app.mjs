@@ -17,35 +17,22 @@ const childrenOf = (pid) =>
 
 /**
  * Starts it and waits for its address.
- * @returns the address as it is now (another port after a restart), its processes, what it wrote, and a way to stop it
+ * @returns the address as it is now (another port after a restart), its processes, what it wrote, and ways to start it again and to stop it
  */
-export async function startApplication(env = {}) {
-  const data = mkdtempSync(join(tmpdir(), 'lm-app-'));
-  const child = spawn(process.execPath, [join(root, 'scripts', 'start.mjs')], {
-    cwd: root,
-    stdio: ['ignore', 'pipe', 'pipe'],
-    env: {
-      ...process.env,
-      LONGMITER_PORT: '0',
-      LONGMITER_DEVICE_PORT: '0',
-      LONGMITER_SUPPLIER_PORT: '0',
-      LONGMITER_DATA: data,
-      LONGMITER_DB_HOST: '',
-      ...env,
-    },
-  });
+export async function startApplication({ LONGMITER_DATA, ...env } = {}) {
+  const data = LONGMITER_DATA ?? mkdtempSync(join(tmpdir(), 'lm-app-'));
   const app = {
     data,
     output: '',
     address: undefined,
     starts: 0,
-    starter: child,
+    starter: undefined,
     ended: false,
     code: undefined,
     exited: undefined,
     /** Process of the server, of the database; undefined between two starts. */
-    server: () => childrenOf(child.pid).find((one) => /server-\w+\.mjs/.test(one.args))?.pid,
-    database: () => childrenOf(child.pid).find((one) => /mariadbd/.test(one.args))?.pid,
+    server: () => childrenOf(app.starter.pid).find((one) => /server-\w+\.mjs/.test(one.args))?.pid,
+    database: () => childrenOf(app.starter.pid).find((one) => /mariadbd/.test(one.args))?.pid,
     async waitFor(what, seconds = 60) {
       for (let i = 0; i < seconds * 20; i++) {
         if (await what()) return true;
@@ -60,19 +47,40 @@ export async function startApplication(env = {}) {
         return false;
       }
     },
-    async stop(signal = 'SIGTERM') {
-      if (!app.ended) child.kill(signal);
+    /** Starts it on its data: what a person does after the starter has gone. */
+    launch() {
+      const child = spawn(process.execPath, [join(root, 'scripts', 'start.mjs')], {
+        cwd: root,
+        stdio: ['ignore', 'pipe', 'pipe'],
+        env: {
+          ...process.env,
+          LONGMITER_PORT: '0',
+          LONGMITER_DEVICE_PORT: '0',
+          LONGMITER_SUPPLIER_PORT: '0',
+          LONGMITER_REQUESTS: 'no',
+          LONGMITER_DATA: data,
+          LONGMITER_DB_HOST: '',
+          ...env,
+        },
+      });
+      app.starter = child;
+      app.ended = false;
+      app.exited = new Promise((resolve) =>
+        child.on('exit', (code) => {
+          app.ended = true;
+          app.code = code;
+          resolve(code);
+        }),
+      );
+      child.stdout.on('data', take);
+      child.stderr.on('data', take);
+    },
+    async stop(signal = 'SIGTERM', keep = false) {
+      if (!app.ended) app.starter.kill(signal);
       await app.exited;
-      rmSync(data, { recursive: true, force: true });
+      if (!keep) rmSync(data, { recursive: true, force: true });
     },
   };
-  app.exited = new Promise((resolve) =>
-    child.on('exit', (code) => {
-      app.ended = true;
-      app.code = code;
-      resolve(code);
-    }),
-  );
   const take = (text) => {
     app.output += text;
     for (const [, address] of String(text).matchAll(/Long Miter is at (\S+)/g)) {
@@ -80,8 +88,7 @@ export async function startApplication(env = {}) {
       app.starts++;
     }
   };
-  child.stdout.on('data', take);
-  child.stderr.on('data', take);
+  app.launch();
   return app;
 }
 

@@ -24,8 +24,23 @@ const TRIM = {
   unit: 'in',
 };
 
-/** @returns what was acknowledged and every fault that was found, in words */
-export async function prove(kills, say = () => undefined) {
+/** Who is killed, in turn. */
+const VICTIMS = {
+  server: (app) => app.server(),
+  database: (app) => app.database(),
+  starter: (app) => app.starter.pid,
+};
+
+/**
+ * @param victims who is killed in turn: server, database, starter
+ * @param afterwards looks at what is left before it is stopped; answers more faults
+ * @returns what was acknowledged and every fault that was found, in words
+ */
+export async function prove(
+  kills,
+  say = () => undefined,
+  { victims = ['server'], afterwards = () => Promise.resolve([]) } = {},
+) {
   const app = await startApplication({ LONGMITER_SEED: 'no' });
   const failures = [];
   let acknowledged = 0;
@@ -130,11 +145,20 @@ export async function prove(kills, say = () => undefined) {
     for (let kill = 1; kill <= kills; kill++) {
       await sleep(400 + 300 * ((kill * 0.618) % 1));
       const starts = app.starts;
-      const pid = app.server();
-      if (pid === undefined) throw new Error(`the server is not there: ${app.output.slice(-500)}`);
+      const victim = victims[kill % victims.length];
+      // The one before may have taken another with it, which is not there again yet.
+      await app.waitFor(async () => VICTIMS[victim](app) !== undefined && (await app.healthy()), 60);
+      const pid = VICTIMS[victim](app);
+      if (pid === undefined) throw new Error(`the ${victim} is not there: ${app.output.slice(-500)}`);
       process.kill(pid, 'SIGKILL');
-      if (!(await app.waitFor(() => app.starts > starts, 60)))
-        throw new Error(`the server did not come back: ${app.output.slice(-500)}`);
+      if (victim === 'starter') {
+        await app.exited;
+        app.launch();
+      }
+      const back = victim === 'database' ? app.healthy : () => app.starts > starts;
+      if (victim === 'database') await app.waitFor(async () => !(await app.healthy()), 5);
+      if (!(await app.waitFor(back, 90)))
+        throw new Error(`after the ${victim} was killed it did not come back: ${app.output.slice(-500)}`);
       if (kill % 10 === 0) say(`${kill} kills, ${acknowledged} changes`);
     }
     await sleep(500);
@@ -170,6 +194,7 @@ export async function prove(kills, say = () => undefined) {
         if (second.text !== file.text) failures.push(`${job.name} goes out another than it came in`);
       }
     }
+    failures.push(...(await afterwards(app)));
   } finally {
     await app.stop();
   }

@@ -12,7 +12,10 @@ import { Hub } from './http/hub.ts';
 import type { Disk } from './http/disk.ts';
 import { guard } from './http/guard.ts';
 import { limitRequests, type Limits } from './http/limits.ts';
-import { writeBackup } from './keeping/backup.ts';
+import { keepChange } from './db/change-log.ts';
+import { HttpProblem, invalid } from './http/problem.ts';
+import { BackupFault, writeBackup } from './keeping/backup.ts';
+import { restoreFrom, type Restoring } from './keeping/restore.ts';
 import { mount } from './http/mount.ts';
 import { openApi } from './openapi.ts';
 import { routeTable } from './routes.ts';
@@ -39,12 +42,16 @@ export interface AppOptions {
   readonly firstCode?: string | undefined;
   /** Whose headers on HTTPS and on who asks are believed. */
   readonly proxy?: string | undefined;
+  /** It has a certificate of its own. */
+  readonly secure?: boolean;
   /** Where the data lies: nothing is changed while it is nearly full. */
   readonly disk?: Disk;
   /** What one sender may ask for; without it as much as he likes. */
   readonly limits?: Limits | undefined;
   /** Whether one may look at it as anybody of the demo's crew. */
   readonly demo?: boolean;
+  /** How a backup is put in the place of what is there; without it it cannot be from the page. */
+  readonly restoring?: Omit<Restoring, 'database'> | undefined;
 }
 
 /** The whole server without its port: API under /api, the built page for everything else. */
@@ -53,7 +60,7 @@ export function createApp(
   webFolder: string | undefined,
   devices: DeviceListener,
   suppliers = new SupplierStandIn(),
-  { names = [], firstCode, proxy, disk, limits, demo = false }: AppOptions = {},
+  { names = [], firstCode, proxy, secure = false, disk, limits, demo = false, restoring }: AppOptions = {},
 ): Express {
   const app = express();
   const hub = new Hub<JobEvent>();
@@ -68,7 +75,8 @@ export function createApp(
   );
   // Browsers are told to stay with HTTPS only where it is there.
   app.use((request, response, next) => {
-    if (proxy !== undefined && request.secure) response.set('Strict-Transport-Security', 'max-age=15552000');
+    if ((proxy !== undefined || secure) && request.secure)
+      response.set('Strict-Transport-Security', 'max-age=15552000');
     next();
   });
   app.use(guard(names));
@@ -85,9 +93,24 @@ export function createApp(
     '/api',
     express.json({ limit: '6mb', strict: false }),
     mount(
-      routeTable(hub, devices, suppliers, firstCode, demo, (response) =>
-        writeBackup(database.pool, response),
-      ),
+      routeTable(hub, devices, suppliers, firstCode, demo, {
+        backup: (response) => writeBackup(database.pool, response),
+        restore: async (request, { actor }) => {
+          if (!restoring)
+            throw new HttpProblem(
+              'unavailable',
+              'no folder for backups is set here: restore by `npm run restore`',
+            );
+          try {
+            const done = await restoreFrom(request, { database, ...restoring });
+            await keepChange(database, actor, { act: 'POST /backup', about: `${done.rows} rows` });
+            return done;
+          } catch (error) {
+            if (error instanceof BackupFault) throw invalid([{ at: '', text: error.message }]);
+            throw error;
+          }
+        },
+      }),
       database,
       hub,
       disk,

@@ -6,6 +6,8 @@ export interface Config {
   readonly names: readonly string[];
   /** Address of a proxy in front, whose word on HTTPS and on who asks is taken; undefined takes nobody's. */
   readonly proxy: string | undefined;
+  /** Files of a certificate and its key, to be reached over HTTPS without a proxy. */
+  readonly certificate: { readonly cert: string; readonly key: string } | undefined;
   readonly database: DatabaseConfig;
   /** Folder of the built page; undefined serves the API alone. */
   readonly webFolder: string | undefined;
@@ -13,6 +15,8 @@ export interface Config {
   /** Folder that backups are made in, and how many stay there; undefined makes none. */
   readonly backups: { readonly folder: string; readonly keep: number } | undefined;
   readonly seedDemo: boolean;
+  /** Where the database keeps its data, if on this machine: nothing is changed while that disk is nearly full. */
+  readonly dataFolder: string | undefined;
   /** Requests that one address, and one session, may send a minute; undefined sets no limit. */
   readonly limits: { readonly perAddress: number; readonly perSession: number } | undefined;
   /** Addresses of suppliers that may be asked, as `https://yard.example`; undefined allows those on this machine. */
@@ -29,6 +33,8 @@ export interface DatabaseConfig {
   readonly user: string;
   readonly password: string;
   readonly database: string;
+  /** Further nodes of a cluster, which hold the same and are reached the same way. */
+  readonly others?: readonly { readonly host: string; readonly port: number }[];
 }
 
 /** A setting that cannot be what it says; shown as one line, without a stack. */
@@ -59,6 +65,19 @@ function backupsOf(env: Env): Config['backups'] {
   return { folder, keep: Number(keep) };
 }
 
+/** The nodes of `LONGMITER_DB_HOST`, as `10.0.0.1,10.0.0.2:3307`; one without a port is at LONGMITER_DB_PORT. */
+function nodesOf(env: Env): { host: string; port: number }[] {
+  const usual = portOf(env, 'LONGMITER_DB_PORT', 3306);
+  return (env['LONGMITER_DB_HOST']?.trim() || '127.0.0.1').split(',').map((one) => {
+    const [, host = '', port] = /^\s*([^\s:]+)(?::(\d{1,5}))?\s*$/.exec(one) ?? [];
+    if (host === '' || (port !== undefined && Number(port) > MOST))
+      throw new ConfigError(
+        `LONGMITER_DB_HOST has "${one.trim()}": each must be a host, or a host and its port, as 10.0.0.1:3306`,
+      );
+    return { host, port: port === undefined ? usual : Number(port) };
+  });
+}
+
 /** A crew of ten behind one address, with a page and a tablet each, sends far less. */
 const REQUESTS = 12_000;
 
@@ -86,19 +105,31 @@ function suppliersOf(env: Env): Config['suppliers'] {
   });
 }
 
+function certificateOf(env: Env): Config['certificate'] {
+  const [cert, key] = [env['LONGMITER_CERT']?.trim() ?? '', env['LONGMITER_KEY']?.trim() ?? ''];
+  if (cert === '' && key === '') return undefined;
+  if (cert === '' || key === '')
+    throw new ConfigError(
+      'LONGMITER_CERT and LONGMITER_KEY go together: the files of a certificate and its key',
+    );
+  return { cert, key };
+}
+
 /** Throws ConfigError for a variable that is no value of its kind. */
 export function readConfig(env: Env): Config {
+  const [first, ...others] = nodesOf(env);
   return {
     port: portOf(env, 'LONGMITER_PORT', 4100),
     host: env['LONGMITER_HOST'] ?? '127.0.0.1',
+    certificate: certificateOf(env),
     proxy: env['LONGMITER_PROXY']?.trim() || undefined,
     names: (env['LONGMITER_NAMES'] ?? '')
       .split(',')
       .map((one) => one.trim())
       .filter((one) => one !== ''),
     database: {
-      host: env['LONGMITER_DB_HOST'] ?? '127.0.0.1',
-      port: portOf(env, 'LONGMITER_DB_PORT', 3306),
+      ...first!,
+      ...(others.length > 0 ? { others } : {}),
       user: env['LONGMITER_DB_USER'] ?? 'app',
       password: env['LONGMITER_DB_PASSWORD'] ?? '',
       database: env['LONGMITER_DB_NAME'] ?? 'longmiter',
@@ -106,6 +137,7 @@ export function readConfig(env: Env): Config {
     webFolder: env['LONGMITER_WEB'],
     migrations: env['LONGMITER_MIGRATIONS'] ?? 'packages/server/migrations',
     backups: backupsOf(env),
+    dataFolder: env['LONGMITER_DATA_FOLDER']?.trim() || undefined,
     limits: limitsOf(env),
     suppliers: suppliersOf(env),
     seedDemo: env['LONGMITER_SEED'] !== 'no',

@@ -1,5 +1,7 @@
 import { randomInt } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { createApp } from './app.ts';
 import { ConfigError, readConfig, type Config } from './config.ts';
 import { forgetOldCommands } from './db/commands.ts';
@@ -13,6 +15,7 @@ import { anyAccount } from './features/crew/accounts.ts';
 import { DeviceListener } from './features/devices/listener.ts';
 import { contextOf } from './http/context.ts';
 import { backupBeforeMigration, scheduleBackups } from './keeping/schedule.ts';
+import { Disk } from './http/disk.ts';
 import { Hub } from './http/hub.ts';
 
 /** Starts the server: migrates, seeds, listens, tells its parent the address, and stops cleanly when asked or orphaned. */
@@ -73,15 +76,29 @@ allowSuppliers(settings.suppliers);
 const suppliers = new SupplierStandIn();
 if (settings.supplierPort !== undefined)
   await nameStandIns(own, await suppliers.listen(settings.supplierPort));
-const server = createServer(
-  createApp(database, webFolder, devices, suppliers, {
-    names,
-    firstCode,
-    proxy,
-    limits: settings.limits,
-    demo: settings.seedDemo,
-  }),
-);
+const app = createApp(database, webFolder, devices, suppliers, {
+  names,
+  firstCode,
+  proxy,
+  secure: settings.certificate !== undefined,
+  limits: settings.limits,
+  demo: settings.seedDemo,
+  disk: new Disk(settings.dataFolder),
+  restoring: settings.backups && {
+    config: settings.database,
+    migrations: settings.migrations,
+    backups: settings.backups,
+  },
+});
+function secureServer(files: { cert: string; key: string }) {
+  try {
+    return createSecureServer({ cert: readFileSync(files.cert), key: readFileSync(files.key) }, app);
+  } catch (error) {
+    giveUp(`The certificate cannot be used: ${(error as Error).message}`, HOPELESS);
+  }
+}
+const server = settings.certificate ? secureServer(settings.certificate) : createServer(app);
+const scheme = settings.certificate ? 'https' : 'http';
 // Requests that never come whole are not waited for.
 server.headersTimeout = 20_000;
 server.requestTimeout = 60_000;
@@ -97,11 +114,11 @@ server.on('error', (error: NodeJS.ErrnoException) =>
 server.listen(port, host, () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
-  process.send?.({ listening: `http://${host}:${at}` });
-  process.stdout.write(`Long Miter is at http://${host}:${at}\n`);
+  process.send?.({ listening: `${scheme}://${host}:${at}` });
+  process.stdout.write(`Long Miter is at ${scheme}://${host}:${at}\n`);
   if (firstCode !== undefined)
     process.stdout.write(
-      `Nobody has an account yet, so it is open to this machine${isLocal ? '' : ` only, not to ${wanted}`}. The lead makes the first one at http://${host}:${at}/crew with the code ${firstCode}.${isLocal ? '' : ' Start it again after that.'}\n`,
+      `Nobody has an account yet, so it is open to this machine${isLocal ? '' : ` only, not to ${wanted}`}. The lead makes the first one at ${scheme}://${host}:${at}/crew with the code ${firstCode}.${isLocal ? '' : ' Start it again after that.'}\n`,
     );
 });
 

@@ -1,8 +1,7 @@
-import type { Response } from 'express';
 import type { JobHub } from './http/context.ts';
 import type { Route } from './http/route.ts';
 import { changeRoutes } from './features/changes/routes.ts';
-import { crewRoutes } from './features/crew/routes.ts';
+import { crewRoutes, type Keeping } from './features/crew/routes.ts';
 import { deviceRoutes } from './features/devices/routes.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
@@ -14,6 +13,12 @@ import { shopRoutes } from './features/shop/routes.ts';
 import { supplierRoutes } from './features/suppliers/routes.ts';
 import type { SupplierStandIn } from './features/suppliers/stand-in.ts';
 
+/** Where only the table is wanted. */
+const NO_KEEPING: Keeping = {
+  backup: () => Promise.resolve(),
+  restore: () => Promise.reject(new Error('nothing is kept here')),
+};
+
 /** The table of every route: method, address, what goes in and out, and the role it needs. */
 export const routeTable = (
   hub: JobHub,
@@ -21,7 +26,7 @@ export const routeTable = (
   suppliers: SupplierStandIn,
   firstCode?: string,
   demo = false,
-  backup: (response: Response) => Promise<unknown> = () => Promise.resolve(),
+  keeping: Keeping = NO_KEEPING,
 ): readonly Route[] => [
   ...jobRoutes(hub),
   ...settingsRoutes,
@@ -32,5 +37,5 @@ export const routeTable = (
   ...supplierRoutes(suppliers),
   ...deviceRoutes(devices),
   ...changeRoutes,
-  ...crewRoutes(firstCode, demo, backup),
+  ...crewRoutes(firstCode, demo, keeping),
 ];

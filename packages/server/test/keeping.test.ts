@@ -25,10 +25,12 @@ const folder = mkdtempSync(join(tmpdir(), 'lm-backup-'));
 const file = join(folder, 'house.backup.gz');
 const databases: Database[] = [];
 
+const nameOf = (name: string): string => `longmiter_keeping_${name}${process.env['JEST_WORKER_ID'] ?? '1'}`;
+
 /** A database of its own, empty. */
 async function fresh(name: string): Promise<Database> {
   const config = readConfig(process.env).database;
-  const database = `longmiter_keeping_${name}${process.env['JEST_WORKER_ID'] ?? '1'}`;
+  const database = nameOf(name);
   const { host, port, user, password } = config;
   const connection = await createConnection({ host, port, user, password });
   await connection.query(`DROP DATABASE IF EXISTS ${database}`);
@@ -181,6 +183,49 @@ async function until(holds: () => boolean): Promise<void> {
   for (let n = 0; n < 400 && !holds(); n++) await new Promise((resolve) => setTimeout(resolve, 25));
   expect(holds()).toBe(true);
 }
+
+describe('restored while the server runs', () => {
+  const restoring = (database: string) => ({
+    config: { ...readConfig(process.env).database, database: nameOf(database) },
+    migrations: MIGRATIONS,
+    backups: { folder: mkdtempSync(join(tmpdir(), 'lm-kept-')), keep: 5 },
+  });
+
+  test('it takes the place of what is there, which is saved before; what is cut off changes nothing', async () => {
+    const here = await fresh('here');
+    await migrate(here.pool, MIGRATIONS);
+    const options = restoring('here');
+    const app = createApp(here, undefined, new DeviceListener(), undefined, { restoring: options });
+    await request(app).post('/api/jobs').send({ name: 'Mine', unit: 'in' }).expect(201);
+    const mine = await files(app);
+    const send = (content: Buffer) =>
+      request(app).post('/api/backup').set('Content-Type', 'application/octet-stream').send(content);
+    const torn = await send(readFileSync(file).subarray(0, 2000));
+    expect([torn.status, torn.body.detail]).toEqual([422, expect.stringContaining('damaged')]);
+    expect(await files(app)).toEqual(mine);
+    const done = (await send(readFileSync(file)).expect(200)).body as { rows: number; before: string };
+    expect(done.rows).toBe(rows);
+    expect(await files(app)).toEqual(before);
+    // It goes on being written to: keys to other tables are whole.
+    const { body: made } = await request(app)
+      .post('/api/jobs')
+      .send({ name: 'After', unit: 'in' })
+      .expect(201);
+    await request(app)
+      .post(`/api/jobs/${(made as JobRecord).id}/rooms`)
+      .send({ name: 'Den' })
+      .expect(201);
+    // And what was there can be had back.
+    await send(readFileSync(done.before)).expect(200);
+    expect(await files(app)).toEqual(mine);
+    const left = await here.rows(
+      "SELECT schema_name AS name FROM information_schema.schemata WHERE schema_name REGEXP 'keeping_here.*(new|old)'",
+    );
+    expect(left).toEqual([]);
+    const [change] = await here.rows("SELECT about FROM change_log WHERE act = 'POST /backup'");
+    expect(change).toBeDefined();
+  });
+});
 
 describe('backups in a folder', () => {
   test('the oldest go, and nothing half written bears the name', async () => {

@@ -143,17 +143,20 @@ describe('the list', () => {
     );
   });
   test('jobs put away are out of sight until asked for, and are taken out again', async () => {
-    const user = await page([listed({}), { ...mill, archived: true }]);
+    const user = await page([listed({})], {
+      'GET /api/put-away': () => [{ ...mill, archived: true }],
+      'GET /api/put-away/nowhere': () => [],
+    });
     await screen.findByRole('link', { name: 'Orchard Cottage' });
     expect(screen.queryByText('Old Mill')).toBeNull();
-    await user.click(screen.getByRole('switch', { name: 'put away (1)' }));
+    await user.click(screen.getByRole('switch', { name: 'put away' }));
     expect(screen.queryByText('Orchard Cottage')).toBeNull();
-    await user.click(screen.getByRole('button', { name: 'Take Old Mill out again' }));
+    await user.click(await screen.findByRole('button', { name: 'Take Old Mill out again' }));
     await waitFor(() =>
       expect(server.asked[0]?.body).toEqual({ set: { archived: false }, was: { archived: true } }),
     );
     await user.type(screen.getByLabelText('Find a job'), 'nowhere');
-    expect(screen.getByText('No job of that name is put away.')).toBeTruthy();
+    expect(await screen.findByText('No job of that name is put away.')).toBeTruthy();
   });
   test('what cannot be loaded is said', async () => {
     await page([], {

@@ -74,6 +74,7 @@ export const ACT_WORDS: Readonly<Record<string, string>> = {
   'DELETE /saws/:saw': 'took a saw out of the crew’s',
   'POST /suppliers': 'added a supplier',
   'DELETE /suppliers/:supplier': 'took out a supplier',
+  'POST /backup': 'restored a backup',
   'POST /session/first': 'made the first account',
   'POST /session/join': 'joined the crew',
   'POST /session/tokens': 'made access for a program',

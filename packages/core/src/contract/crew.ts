@@ -85,6 +85,8 @@ export const sessionAnswer = z.object({
   open: z.boolean(),
   demo: z.boolean(),
   me: meSchema.optional(),
+  /** Sent back with every change: a page elsewhere that has the cookie sent along cannot know it. */
+  token: z.string().optional(),
 });
 export type SessionAnswer = z.infer<typeof sessionAnswer>;
 

@@ -85,11 +85,11 @@ export async function migrate(pool: Pool, folder: string, upTo = Infinity): Prom
       await migration.run(connection);
       count++;
       if (migration.notesItself) continue;
-      await connection.query('INSERT INTO migration (number, file, checksum) VALUES (?, ?, ?)', [
-        migration.number,
-        migration.file,
-        migration.checksum,
-      ]);
+      await connection.query(
+        // On two nodes of a cluster the lock above keeps nobody apart; what both have done was done alike.
+        'INSERT IGNORE INTO migration (number, file, checksum) VALUES (?, ?, ?)',
+        [migration.number, migration.file, migration.checksum],
+      );
     }
     return count;
   } finally {

@@ -1,158 +1,127 @@
-import {
-  createPool,
-  type Pool,
-  type PoolConnection,
-  type ResultSetHeader,
-  type RowDataPacket,
-} from 'mysql2/promise';
+import type { Pool, RowDataPacket } from 'mysql2/promise';
 import type { DatabaseConfig } from '../config.ts';
-import { isPassing, Unavailable } from './sql-errors.ts';
+import { Node, UnknownOutcome, type Db } from './node.ts';
+import { isPassing, isGone } from './sql-errors.ts';
 
-/** Connections to MariaDB, each question with a deadline, and transactions that are tried again when they collide. */
+export type { Db } from './node.ts';
 
-type Values = Readonly<Record<string, unknown>>;
+/**
+ * The database: one MariaDB, or the nodes of a cluster that all hold the same. Transactions that collide are begun anew; of a cluster
+ * a job's changes go to one node while that lives, as nodes find out late that two have written the same row.
+ */
 
-/** What repositories ask questions of: the pool, or the one connection of a transaction. */
-export interface Db {
-  /** Rows of a SELECT. */
-  rows(sql: string, values?: Values): Promise<RowDataPacket[]>;
-  /** How many rows a change has touched. */
-  change(sql: string, values?: Values): Promise<number>;
-}
-
-/** Milliseconds that one question, one connection, and waiting for a free connection may take. */
-const DEADLINE = { query: 8_000, connect: 4_000, free: 6_000 } as const;
-const CONNECTIONS = 10;
-/** Requests that may wait for a connection; more are turned away at once rather than all being late. */
-const WAITING = 400;
-/** How often a transaction that collides with another is begun anew. */
-const TRIES = 6;
-
-type Asker = Pick<Pool, 'query'> | Pick<PoolConnection, 'query'>;
-
-const dbOf = (asker: Asker): Db => {
-  const ask = async (sql: string, values: Values | undefined, timeout: number): Promise<unknown> => {
-    const [result] = await asker.query({ sql, timeout, ...(values ? { values } : {}) } as never);
-    return result;
-  };
-  return {
-    rows: async (sql, values) => (await ask(sql, values, DEADLINE.query)) as RowDataPacket[],
-    change: async (sql, values) => ((await ask(sql, values, DEADLINE.query)) as ResultSetHeader).affectedRows,
-  };
-};
+/** How often a transaction that collides with another is begun anew; on several nodes collisions are the usual thing. */
+const TRIES = { alone: 6, clustered: 40 } as const;
+/** Milliseconds that a node which did not answer is left alone. */
+const REST = 2_000;
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
+/** What is known of a transaction before it is begun. */
+export interface TransactionOptions {
+  /** What it is about: the same goes to the same node. */
+  readonly about?: string | undefined;
+  /** It finds out by itself whether it was kept before: begun anew after an unknown outcome it changes nothing twice. */
+  readonly repeatable?: boolean;
+}
+
+const hashOf = (text: string): number => {
+  let hash = 0;
+  for (const letter of text) hash = (hash * 31 + letter.codePointAt(0)!) >>> 0;
+  return hash;
+};
+
 export class Database implements Db {
-  readonly pool: Pool;
-  private readonly plain: Db;
+  private readonly nodes: readonly Node[];
+  private readonly restUntil: number[];
 
   constructor(config: DatabaseConfig) {
-    this.pool = createPool({
-      ...config,
-      timezone: 'Z',
-      charset: 'utf8mb4',
-      namedPlaceholders: true,
-      multipleStatements: false,
-      connectionLimit: CONNECTIONS,
-      queueLimit: WAITING,
-      connectTimeout: DEADLINE.connect,
-      enableKeepAlive: true,
-      supportBigNumbers: true,
-      // JSON columns are parsed here rather than by the driver: MariaDB marks them as text.
-      jsonStrings: true,
-    });
-    this.pool.pool.on('connection', (connection) => {
-      // What the page has given up on is given up by the database too.
-      connection.query(
-        `SET SESSION max_statement_time = ${DEADLINE.query / 1000}, innodb_lock_wait_timeout = ${DEADLINE.free / 1000}`,
-        () => undefined,
-      );
-      connection.on('error', () => undefined);
-    });
-    this.plain = dbOf({
-      query: (...args: unknown[]) => this.onOne((one) => one.query(...(args as [never]))),
-    } as Asker);
+    const all = [config, ...(config.others ?? []).map((one) => ({ ...config, ...one }))];
+    this.nodes = all.map((one) => new Node(one, all.length > 1));
+    this.restUntil = all.map(() => 0);
   }
 
-  rows = (sql: string, values?: Values): Promise<RowDataPacket[]> => this.plain.rows(sql, values);
-  change = (sql: string, values?: Values): Promise<number> => this.plain.change(sql, values);
-
-  /** A connection, if one gets free in time. */
-  private async connection(): Promise<PoolConnection> {
-    const asked = this.pool.getConnection();
-    let timer: NodeJS.Timeout | undefined;
-    const late = new Promise<undefined>((resolve) => {
-      timer = setTimeout(() => resolve(undefined), DEADLINE.free);
-    });
-    const got = await Promise.race([asked, late]).finally(() => clearTimeout(timer));
-    if (got) return got;
-    // It may still come; nobody waits for it then.
-    void asked.then((connection) => connection.release()).catch(() => undefined);
-    throw new Unavailable('no connection to the database got free in time');
+  /** Nodes in the order they are tried; those that rest last. */
+  private order(about: string | undefined): number[] {
+    const count = this.nodes.length;
+    const first = about === undefined ? 0 : hashOf(about) % count;
+    const turn = Array.from({ length: count }, (_, index) => (first + index) % count);
+    const now = Date.now();
+    return [
+      ...turn.filter((one) => this.restUntil[one]! <= now),
+      ...turn.filter((one) => this.restUntil[one]! > now),
+    ];
   }
 
-  private async onOne<T>(work: (connection: PoolConnection) => Promise<T>): Promise<T> {
-    const connection = await this.connection();
-    try {
-      const result = await work(connection);
-      connection.release();
-      return result;
-    } catch (error) {
-      // A question that ran out of time may still be answered on this connection: nobody else may get it.
-      if (isFatal(error)) connection.destroy();
-      else connection.release();
-      throw error;
+  private rest(node: number): void {
+    if (this.nodes.length > 1) this.restUntil[node] = Date.now() + REST;
+  }
+
+  /** Connections of the first node that is not known to be away. */
+  get pool(): Pool {
+    return this.nodes[this.order(undefined)[0]!]!.pool;
+  }
+
+  rows = async (sql: string, values?: Readonly<Record<string, unknown>>): Promise<RowDataPacket[]> => {
+    const order = this.order(undefined);
+    for (const [tried, index] of order.entries()) {
+      try {
+        return await this.nodes[index]!.ask((db) => db.rows(sql, values));
+      } catch (error) {
+        // What was only read may be read elsewhere.
+        if (!isGone(error) || tried === order.length - 1) throw error;
+        this.rest(index);
+      }
     }
-  }
+    throw new Error('a database without nodes');
+  };
+
+  change = (sql: string, values?: Readonly<Record<string, unknown>>): Promise<number> =>
+    this.nodes.length === 1
+      ? this.nodes[0]!.ask((db) => db.change(sql, values))
+      : this.transaction((db) => db.change(sql, values));
 
   /**
-   * Runs work in one transaction: all of it is kept or none. One that collides with another is begun anew a few times;
-   * the work must not do anything but ask the database.
+   * Runs work in one transaction: all of it is kept or none. One that collides with another is begun anew a few times, on another node
+   * where its own has gone; the work must not do anything but ask the database.
    */
-  async transaction<T>(work: (db: Db) => Promise<T>): Promise<T> {
+  async transaction<T>(
+    work: (db: Db) => Promise<T>,
+    { about, repeatable = false }: TransactionOptions = {},
+  ): Promise<T> {
+    const clustered = this.nodes.length > 1;
+    const tries = clustered ? TRIES.clustered : TRIES.alone;
+    let away = 0;
     for (let attempt = 1; ; attempt++) {
+      const index = this.order(about)[0]!;
       try {
-        return await this.onOne(async (connection) => {
-          await connection.query({ sql: 'START TRANSACTION', timeout: DEADLINE.query });
-          try {
-            const result = await work(dbOf(connection));
-            await connection.query({ sql: 'COMMIT', timeout: DEADLINE.query });
-            return result;
-          } catch (error) {
-            if (!isFatal(error))
-              await connection
-                .query({ sql: 'ROLLBACK', timeout: DEADLINE.query })
-                .catch(() => connection.destroy());
-            throw error;
-          }
-        });
+        return await this.nodes[index]!.once(work);
       } catch (error) {
-        if (!isPassing(error) || attempt >= TRIES) throw error;
-        await pause(10 * attempt + Math.random() * 40 * attempt);
+        const cause = error instanceof UnknownOutcome ? error.cause : error;
+        if (clustered && isGone(cause)) {
+          this.rest(index);
+          // A cluster that has lost a node stands still until the others have agreed on it.
+          if ((error instanceof UnknownOutcome && !repeatable) || ++away > MOST_AWAY) throw cause;
+          await pause(100 * away);
+          continue;
+        }
+        if (!isPassing(cause) || attempt >= tries) throw cause;
+        const step = Math.min(attempt, 10);
+        await pause(10 * step + Math.random() * 40 * step);
       }
     }
   }
 
   /** Whether the database answers, within a moment. */
   async answers(): Promise<boolean> {
-    let timer: NodeJS.Timeout | undefined;
-    const late = new Promise<boolean>((resolve) => {
-      timer = setTimeout(() => resolve(false), 1500);
-    });
-    const asked = this.pool
-      .query({ sql: 'SELECT 1', timeout: 1500 })
-      .then(() => true)
-      .catch(() => false);
-    return Promise.race([asked, late]).finally(() => clearTimeout(timer));
+    const all = await Promise.all(this.nodes.map((node) => node.answers()));
+    return all.includes(true);
   }
 
-  end(): Promise<void> {
-    return this.pool.end();
+  async end(): Promise<void> {
+    await Promise.all(this.nodes.map((node) => node.pool.end()));
   }
 }
 
-const isFatal = (error: unknown): boolean => {
-  const { fatal, code } = error as { fatal?: boolean; code?: string };
-  return fatal === true || code === 'PROTOCOL_SEQUENCE_TIMEOUT';
-};
+/** Nodes that are tried for one transaction before it is given up, each as often as it comes to be first. */
+const MOST_AWAY = 12;

@@ -37,15 +37,21 @@ const FULL = new Set([1021, 1114, 3]);
 /** Why the database cannot be used just now, in words; undefined for any other error. */
 export function whyUnavailable(error: unknown): string | undefined {
   if (error instanceof Unavailable) return 'too many ask the database at once; try again in a moment';
-  const { errno, code, message } = error as SqlError & { message?: string };
+  const { errno, message } = error as SqlError & { message?: string };
   if (errno !== undefined && FULL.has(errno))
     return 'the disk of the server is full; nothing was changed. Make room on it, then try again';
   if (message === 'Queue limit reached.') return 'too many ask the database at once; try again in a moment';
   if (isPassing(error)) return 'others were changing the same things; nothing was changed, try again';
-  const gone =
+  return isGone(error) ? 'the database does not answer; try again in a moment' : undefined;
+}
+
+/** Whether the line to the database broke, or it is there and takes nothing: stopping, read-only, without its cluster. */
+export function isGone(error: unknown): boolean {
+  const { errno, code, message } = error as SqlError & { message?: string };
+  return (
     (errno !== undefined && GONE_NUMBERS.has(errno)) ||
     (code !== undefined && GONE.has(code)) ||
     message === 'Pool is closed.' ||
-    /connection is in closed state/i.test(message ?? '');
-  return gone ? 'the database does not answer; try again in a moment' : undefined;
+    /connection is in closed state/i.test(message ?? '')
+  );
 }

@@ -13,6 +13,8 @@ export interface Actor {
   readonly account?: Me;
   /** What its session calls the device. */
   readonly deviceName?: string;
+  /** What its pages have to show with every change. */
+  readonly pageToken?: string | undefined;
   /** Somebody of the demo's crew, in a house that is open. */
   readonly demo?: boolean;
   /** Hash of its session, by which streams notice that it has ended. */
@@ -32,6 +34,8 @@ export interface ChangeNote {
 export interface Act {
   readonly name: string;
   readonly job: string | undefined;
+  /** It finds out by its id whether it was applied before. */
+  readonly repeatable: boolean;
 }
 
 /** Who looks at which job, and what they are told when somebody changes it. */
@@ -53,6 +57,7 @@ export interface Context {
 
 /** @param act what is written down as who changed what; without it nothing is */
 export function contextOf(database: Database, hub: JobHub, actor: Actor, act?: Act): Context {
+  const transaction = act && { about: act.job, repeatable: act.repeatable };
   const outer: Context = {
     db: database,
     actor,
@@ -74,7 +79,7 @@ export function contextOf(database: Database, hub: JobHub, actor: Actor, act?: A
         const done = await work(inner);
         if (act && noted) await keepChange(db, actor, { act: act.name, job: act.job, ...noted });
         return done;
-      });
+      }, transaction);
       for (const [job, event] of told) hub.tell(job, event);
       return result;
     },

@@ -82,12 +82,14 @@ interface Answer {
   readonly value: unknown;
 }
 
+/** Whether an answer is kept for a repeat: what lets somebody in never is, and what asks others makes its own repeats harmless. */
+const isKept = (route: Route): boolean =>
+  !('stream' in route) && route.method !== 'GET' && !route.session && !route.secret && !route.outside;
+
 async function answerTo(route: AnswerRoute<never>, request: Request, context: Context): Promise<Answer> {
   const params = paramsOf(request);
   const body = bodyOf(route.body, request.body) as never;
-  // What lets somebody in is never kept for a repeat.
-  const kept = route.method !== 'GET' && !route.session && !route.secret;
-  const command = kept ? commandOf(request) : undefined;
+  const command = isKept(route) ? commandOf(request) : undefined;
   const run = async (own: Context): Promise<Answer> => {
     const value = await route.handle(own, { params, body });
     return { status: value === undefined ? 204 : SUCCESS[route.method], value };
@@ -143,6 +145,16 @@ function handlerOf(
     // Nobody is not told whether an address could be one.
     const params = actor.kind === 'nobody' ? {} : paramsOf(request);
     authorize(actor, route.role, route.path, params);
+    // Only a browser says where a request comes from, and only a browser sends cookies of its own accord.
+    const fromPage = request.get('origin') !== undefined || request.get('sec-fetch-site') !== undefined;
+    if (
+      route.method !== 'GET' &&
+      route.role !== 'open' &&
+      fromPage &&
+      actor.pageToken !== undefined &&
+      request.get('x-token') !== actor.pageToken
+    )
+      throw new HttpProblem('sign-in', 'the page does not show who it is from: load it again');
     // A page sends what one person made, under whoever is signed in by the time it comes through: never as another's.
     const made = request.get('x-account');
     if (
@@ -162,6 +174,7 @@ function handlerOf(
     const context = contextOf(database, hub, actor, {
       name: nameOf(route),
       job: params['job'],
+      repeatable: request.get('x-command') !== undefined && isKept(route),
     });
     if ('stream' in route) {
       crew.streams.add(actor, response);

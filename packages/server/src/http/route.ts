@@ -22,6 +22,7 @@ const PARAMS = {
   session: { what: 'session', form: 'uuid' },
   token: { what: 'token', form: 'uuid' },
   change: { what: 'change', form: 'uuid' },
+  search: { what: 'job', form: 'id' },
 } as const;
 export type ParamName = keyof typeof PARAMS;
 export const paramOf = (name: string): { what: string; form: 'uuid' | 'id' } =>
@@ -56,9 +57,9 @@ export interface AnswerRoute<Body = unknown> extends Common {
   readonly fileName?: (answer: never) => string;
 }
 
-/** A route that keeps the line open. */
+/** A route that keeps the line open, or reads what is sent as it comes. */
 export interface StreamRoute extends Common {
-  readonly method: 'GET';
+  readonly method: 'GET' | 'POST';
   readonly stream: (
     context: Context,
     input: Input<undefined>,

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { CookieOptions, Request } from 'express';
 import type { Db } from '../db/pool.ts';
 import { anyAccount, sessionOf, tokenOf } from '../features/crew/accounts.ts';
@@ -7,6 +8,12 @@ import type { Actor } from './context.ts';
 
 const COOKIE = 'lm_session';
 const TOKEN = /^[\w-]{43}$/;
+
+/** What a page shows with every change, beside the cookie that browsers send by themselves: made from it, and never in it. */
+export const pageTokenOf = (request: Request): string | undefined => {
+  const token = cookieTokenOf(request);
+  return token && createHash('sha256').update(`page ${token}`).digest('base64url').slice(0, 32);
+};
 
 /** The device a page says it is. */
 const deviceOf = (request: Request): string => {
@@ -65,6 +72,7 @@ export class Who {
         account: session.me,
         session: session.hash,
         deviceName: session.device,
+        pageToken: bearer === undefined ? pageTokenOf(request) : undefined,
         ...(session.demo ? { demo: true } : {}),
       };
     return { kind: this.closed ? 'nobody' : 'device', id, address };

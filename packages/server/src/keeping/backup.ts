@@ -230,7 +230,7 @@ async function empty(connection: PoolConnection): Promise<void> {
   for (const row of tables) await connection.query(`DROP TABLE ${quoted(String(row['name']))}`);
 }
 
-const NAME = /^longmiter-\d{8}T\d{6}Z(-before-\d+)?(-\d+)?\.backup\.gz$/;
+const NAME = /^longmiter-\d{8}T\d{6}Z(-before-(\d+|restore))?(-\d+)?\.backup\.gz$/;
 
 /** Backups in a folder, the newest first. */
 export const listBackups = (folder: string): { file: string; at: number }[] =>

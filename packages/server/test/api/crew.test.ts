@@ -386,10 +386,13 @@ describe('pages elsewhere', () => {
     expect(await bare({ ...json, origin: 'http://evil.example' })).toBe(403);
     expect(await bare({ ...json, origin: 'null' })).toBe(403);
     expect(await bare({ ...json, 'sec-fetch-site': 'cross-site' })).toBe(403);
-    // One's own page is let through, and refused for its empty body.
-    expect(await bare({ ...json, origin: `http://127.0.0.1:${port}`, 'sec-fetch-site': 'same-origin' })).toBe(
-      422,
-    );
+    // One's own page is let through, where it shows what it was told with its session, and refused for its empty body.
+    const page = { ...json, origin: `http://127.0.0.1:${port}`, 'sec-fetch-site': 'same-origin' };
+    const { token } = (await as('lead', 'GET', '/session')).body as SessionAnswer;
+    expect(await bare(page)).toBe(401);
+    expect(await bare({ ...page, 'x-token': `${token!.slice(1)}x` })).toBe(401);
+    expect(await bare({ ...page, 'x-token': token! })).toBe(422);
+    expect(cookie).not.toContain(token);
   });
 });
 

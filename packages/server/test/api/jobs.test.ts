@@ -62,10 +62,16 @@ describe('jobs', () => {
 
   test('it is put away and taken out again, with all it has', async () => {
     const job = await newJob();
-    const isAway = async (): Promise<boolean | undefined> =>
-      ((await request(app).get('/api/jobs').expect(200)).body as { id: string; archived: boolean }[]).find(
+    const isIn = async (path: string): Promise<boolean> =>
+      ((await request(app).get(`/api${path}`).expect(200)).body as { id: string }[]).some(
         (one) => one.id === job.id,
-      )?.archived;
+      );
+    const isAway = async (): Promise<boolean> => {
+      expect(await isIn('/jobs')).toBe(!(await isIn('/put-away')));
+      expect(await isIn('/put-away/test%20JOB')).toBe(await isIn('/put-away'));
+      expect(await isIn('/put-away/test%25')).toBe(false);
+      return isIn('/put-away');
+    };
     expect(await isAway()).toBe(false);
     await patch(job, { set: { archived: true }, was: { archived: false } }).expect(200);
     expect(await isAway()).toBe(true);

@@ -44,7 +44,9 @@ export type ApiError =
 const OFFLINE: ApiError = { code: 'offline', detail: 'the server cannot be reached just now', issues: [] };
 const raw = fetchBaseQuery({
   baseUrl: '/api',
-  prepareHeaders: (headers) => {
+  prepareHeaders: (headers, { getState }) => {
+    const { token } = api.endpoints.session.select()(getState() as never).data ?? {};
+    if (token !== undefined) headers.set('x-token', token);
     headers.set('x-device', deviceId());
     const owner = ownerHere();
     if (owner) headers.set('x-account', owner.id);
@@ -164,6 +166,14 @@ export const api = createApi({
       query: (id) => ({ url: `/session/tokens/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Crew'],
     }),
+    restoreBackup: build.mutation<{ rows: number; before: string }, File>({
+      query: (body) => ({
+        url: '/backup',
+        method: 'POST',
+        headers: { 'content-type': 'application/octet-stream' },
+        body,
+      }),
+    }),
     lookAs: build.mutation<Me, CrewRole>({
       query: (role) => ({ url: '/session/demo', method: 'POST', body: { role } }),
     }),
@@ -187,6 +197,10 @@ export const api = createApi({
       invalidatesTags: ['Crew', 'Session'],
     }),
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
+    putAway: build.query<JobSummary[], string>({
+      query: (search) => (search === '' ? '/put-away' : `/put-away/${encodeURIComponent(search)}`),
+      providesTags: ['Jobs'],
+    }),
     job: build.query<JobRecord, string>({
       query: (id) => `/jobs/${id}`,
       providesTags: (_r, _e, id) => [{ type: 'Job', id }],
@@ -233,6 +247,7 @@ export const {
   useRuleSetsQuery,
   useCrewSawsQuery,
   useJobsQuery,
+  usePutAwayQuery,
   useSessionQuery,
   useSignInMutation,
   useFirstAccountMutation,
@@ -244,6 +259,7 @@ export const {
   useMakeTokenMutation,
   useEndTokenMutation,
   useLookAsMutation,
+  useRestoreBackupMutation,
   usePeopleQuery,
   useChangesQuery,
   useMembersQuery,

@@ -1,4 +1,4 @@
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import {
   changeMemberSchema,
   demoSignInSchema,
@@ -16,8 +16,15 @@ import {
   tokenMadeAnswer,
   tokensAnswer,
 } from '@long-miter/core';
+import type { Context } from '../../http/context.ts';
 import { route, stream, type Route } from '../../http/route.ts';
 import * as service from './service.ts';
+
+/** Backups, from the page. */
+export interface Keeping {
+  readonly backup: (response: Response) => Promise<unknown>;
+  readonly restore: (request: Request, context: Context) => Promise<{ rows: number; before: string }>;
+}
 
 const signedIn = ({ token, me }: service.SignedIn) => ({ token, value: me });
 
@@ -25,13 +32,23 @@ const signedIn = ({ token, me }: service.SignedIn) => ({ token, value: me });
  * Who is signed in, who belongs to the crew, and everything in one file.
  * @param firstCode lets the first lead in; undefined where nobody is let in so
  * @param demo whether anybody on this machine may look at it as anybody of the demo's crew
- * @param backup writes everything to where it is asked for
+ * @param keeping writes everything to where it is asked for, and reads it back
  */
 export const crewRoutes = (
   firstCode: string | undefined,
   demo: boolean,
-  backup: (response: Response) => Promise<unknown>,
+  keeping: Keeping,
 ): readonly Route[] => [
+  stream({
+    method: 'POST',
+    path: '/backup',
+    role: 'lead',
+    about:
+      'Puts a backup in the place of everything that is there, which is saved before; everybody signs in anew',
+    stream: async (context, _input, request, response) => {
+      response.json(await keeping.restore(request, context));
+    },
+  }),
   stream({
     method: 'GET',
     path: '/backup',
@@ -40,7 +57,7 @@ export const crewRoutes = (
     stream: async (_context, _input, _request, response) => {
       const day = new Date().toISOString().slice(0, 10);
       response.attachment(`long-miter-${day}.backup.gz`).type('application/gzip');
-      await backup(response);
+      await keeping.backup(response);
     },
   }),
   route({

@@ -41,6 +41,7 @@ export const howItStands = ({ actor }: Context, demo: boolean): SessionAnswer =>
   open: actor.kind === 'device',
   demo: demo && (actor.kind === 'device' || actor.demo === true),
   ...(actor.account ? { me: actor.account } : {}),
+  ...(actor.pageToken === undefined ? {} : { token: actor.pageToken }),
 });
 
 async function begin(context: Context, me: Me, device: string): Promise<SignedIn> {

@@ -14,11 +14,16 @@ import type {
 import { fromJson } from '../../db/columns.ts';
 import type { Db } from '../../db/pool.ts';
 
-const LIST_JOBS = `
+/** Jobs in one list: more than anybody has open at once; of those put away the newest, the others are searched for. */
+const MOST_LISTED = 1000;
+
+/** Which of them, and how many of the newest. */
+const listed = (which: string): string => `
   SELECT job.id, job.name, job.unit, job.archived_at, GREATEST(job.updated_at, COALESCE(MAX(room.updated_at), job.updated_at)) AS updated_at,
-         COUNT(room.id) AS rooms, COALESCE(SUM(JSON_LENGTH(room.survey, '$.walls')), 0) AS walls
-  FROM job LEFT JOIN room ON room.job_id = job.id AND room.deleted_at IS NULL
-  WHERE job.deleted_at IS NULL
+         COUNT(room.id) AS rooms, COALESCE(SUM(room.walls), 0) AS walls
+  FROM (SELECT id, name, unit, archived_at, updated_at FROM job WHERE deleted_at IS NULL AND ${which}
+        ORDER BY updated_at DESC LIMIT ${MOST_LISTED}) AS job
+  LEFT JOIN room ON room.job_id = job.id AND room.deleted_at IS NULL
   GROUP BY job.id, job.name, job.unit, job.archived_at, job.updated_at ORDER BY updated_at DESC, job.name`;
 const HEAD =
   'SELECT id, version, name, unit, currency, digits, vocabulary, archived_at, deleted_at FROM job WHERE id = :id';
@@ -50,17 +55,31 @@ const sheetColumns = ({ name, survey, typed, notes }: RoomSheet) => ({
   notes: JSON.stringify(notes),
 });
 
-export async function listJobs(db: Db): Promise<JobSummary[]> {
-  return (await db.rows(LIST_JOBS)).map((row) => ({
-    id: String(row['id']),
-    name: String(row['name']),
-    unit: row['unit'] as Unit,
-    rooms: Number(row['rooms']),
-    walls: Number(row['walls']),
-    updatedAt: (row['updated_at'] as Date).toISOString(),
-    archived: row['archived_at'] !== null,
-  }));
-}
+const summaryOf = (row: RowDataPacket): JobSummary => ({
+  id: String(row['id']),
+  name: String(row['name']),
+  unit: row['unit'] as Unit,
+  rooms: Number(row['rooms']),
+  walls: Number(row['walls']),
+  updatedAt: (row['updated_at'] as Date).toISOString(),
+  archived: row['archived_at'] !== null,
+});
+
+/** Jobs that are open, the newest change first. */
+export const listJobs = async (db: Db): Promise<JobSummary[]> =>
+  (await db.rows(listed('archived_at IS NULL'))).map(summaryOf);
+
+/** Jobs put away whose name has this in it, whatever its letters' case. */
+export const listPutAway = async (db: Db, search: string): Promise<JobSummary[]> =>
+  (
+    await db.rows(listed("archived_at IS NOT NULL AND name LIKE CONCAT('%', :search, '%') ESCAPE '|'"), {
+      search: search.replace(/[|%_]/g, '|$&'),
+    })
+  ).map(summaryOf);
+
+/** One job as it stands in a list, open or put away. */
+export const listOne = async (db: Db, id: string): Promise<JobSummary[]> =>
+  (await db.rows(listed('id = :id'), { id })).map(summaryOf);
 
 /**
  * Holds a job until the transaction ends. It is written rather than only locked: a lock is one node's own, on two nodes of a cluster

@@ -33,12 +33,14 @@ import * as repository from './repository.ts';
 const within = (prefix: string, issues: readonly Issue[]): Issue[] =>
   issues.map((issue) => ({ ...issue, at: prefix + issue.at }));
 
-/** Jobs that one may see: a guest his one, everybody else all. */
-export async function listJobs({ db, actor }: Context): Promise<JobSummary[]> {
-  const jobs = await repository.listJobs(db);
+/** Jobs that one may see: a guest his one, everybody else all that are open. */
+export function listJobs({ db, actor }: Context): Promise<JobSummary[]> {
   const only = actor.account?.role === 'guest' ? actor.account.job : undefined;
-  return only === undefined ? jobs : jobs.filter((one) => one.id === only);
+  return only === undefined ? repository.listJobs(db) : repository.listOne(db, only);
 }
+
+export const listPutAway = ({ db }: Context, search: string): Promise<JobSummary[]> =>
+  repository.listPutAway(db, search);
 
 /** The head of a job; with its row held where something of the job is going to change. */
 export async function headOfJob({ db }: Context, id: string, lock = false): Promise<JobHead> {

@@ -27,6 +27,7 @@ import {
 } from '../../api/api.ts';
 import { Qr } from '../../shared/Qr.tsx';
 import { Credentials, deviceName } from './Credentials.tsx';
+import { Keeping } from './Keeping.tsx';
 import { Programs } from './Programs.tsx';
 import { SignOut } from './SignOut.tsx';
 
@@ -301,24 +302,6 @@ function Devices() {
           ))}
         </Table.Tbody>
       </Table>
-    </section>
-  );
-}
-
-/** Everything in one file. */
-function Keeping() {
-  return (
-    <section className="panel" style={{ padding: 16 }} aria-label="Backup">
-      <Title order={2} size="h4">
-        Backup
-      </Title>
-      <Text mb={10}>
-        All jobs, logs, rack, saws and people in one file; who is signed in is not in it. One is made every
-        day in the data folder besides. It is read into a new folder by <code>npm run restore -- FILE</code>.
-      </Text>
-      <Button component="a" href="/api/backup" download variant="default">
-        Save a backup
-      </Button>
     </section>
   );
 }

@@ -12,12 +12,13 @@ import {
   TextInput,
   Title,
 } from '@mantine/core';
+import { useDebouncedValue } from '@mantine/hooks';
 import { notifications } from '@mantine/notifications';
 import { IconArchiveOff, IconPencil, IconSearch, IconTrash, IconUpload } from '@tabler/icons-react';
 import { useEffect, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobSummary, Unit } from '@long-miter/core';
-import { api, errorOf, useJobsQuery, useSessionQuery } from '../../api/api.ts';
+import { api, errorOf, useJobsQuery, usePutAwayQuery, useSessionQuery } from '../../api/api.ts';
 import {
   useChangeHeadMutation,
   useCreateJobMutation,
@@ -41,10 +42,11 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
   useEffect(onIdle, [onIdle]);
   const prefetch = api.usePrefetch('job');
   const [away, setAway] = useState(false);
-  const put = all?.filter((job) => job.archived).length ?? 0;
-  const jobs = all?.filter(
-    (job) => job.archived === away && job.name.toLowerCase().includes(search.trim().toLowerCase()),
-  );
+  const sought = useDebouncedValue(search.trim(), 250)[0];
+  const { data: put } = usePutAwayQuery(sought, { skip: !away });
+  const jobs = away
+    ? put
+    : all?.filter((job) => !job.archived && job.name.toLowerCase().includes(search.trim().toLowerCase()));
   return (
     <main style={{ maxWidth: 920, margin: '0 auto', padding: '28px 18px' }}>
       <Group align="baseline" gap="md">
@@ -69,7 +71,7 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
           The jobs cannot be shown: {errorOf(error).detail}.
         </Text>
       )}
-      {all && (all.length > 6 || put > 0 || search !== '') && (
+      {all && (
         <Group mt="md" gap={14}>
           <TextInput
             style={{ flex: 1, maxWidth: 380 }}
@@ -79,21 +81,25 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
             value={search}
             onChange={(event) => setSearch(event.currentTarget.value)}
           />
-          {(put > 0 || away) && (
+          {session?.me?.role !== 'guest' && (
             <Switch
-              label={`put away (${put})`}
+              label="put away"
               checked={away}
               onChange={(event) => setAway(event.currentTarget.checked)}
             />
           )}
         </Group>
       )}
-      {all && all.length > 0 && jobs?.length === 0 && (
+      {(away || (all && all.length > 0)) && jobs?.length === 0 && (
         <Text mt="lg" c="dimmed">
-          {away ? 'No job of that name is put away.' : 'No job of that name.'}
+          {!away
+            ? 'No job of that name is open; it may be put away.'
+            : search.trim() === ''
+              ? 'No job is put away.'
+              : 'No job of that name is put away.'}
         </Text>
       )}
-      {all?.length === 0 && (
+      {!away && all?.length === 0 && (
         <Text mt="lg" c="dimmed">
           No job yet. Name one above, choose how it is measured, and walk its first room.
         </Text>

@@ -1,0 +1,82 @@
+import { Button, FileButton, Group, Modal, Text, Title } from '@mantine/core';
+import { useState } from 'react';
+import { errorOf, useRestoreBackupMutation } from '../../api/api.ts';
+import { forgetEverything } from '../../session/forget.ts';
+
+/** Everything in one file, and a file in the place of everything. */
+export function Keeping() {
+  const [file, setFile] = useState<File | null>(null);
+  const [restore, { isLoading, error, reset }] = useRestoreBackupMutation();
+  const [done, setDone] = useState<{ rows: number; before: string }>();
+  const go = async (chosen: File): Promise<void> => {
+    const sent = await restore(chosen);
+    if (!sent.data) return;
+    // What this browser has kept belongs to what was there before.
+    await forgetEverything();
+    setDone(sent.data);
+  };
+  return (
+    <section className="panel" style={{ padding: 16 }} aria-label="Backup">
+      <Title order={2} size="h4">
+        Backup
+      </Title>
+      <Text mb={10}>
+        All jobs, logs, rack, saws and people in one file; who is signed in is not in it. One is made every
+        day in the data folder besides.
+      </Text>
+      <Group gap={10}>
+        <Button component="a" href="/api/backup" download variant="default">
+          Save a backup
+        </Button>
+        <FileButton
+          accept=".gz"
+          onChange={(chosen) => {
+            reset();
+            setFile(chosen);
+          }}
+        >
+          {(props) => (
+            <Button {...props} variant="default">
+              Restore a backup
+            </Button>
+          )}
+        </FileButton>
+      </Group>
+      <Modal
+        opened={file !== null}
+        onClose={() => (done ? window.location.assign('/') : !isLoading && setFile(null))}
+        title={<Text fw={650}>{done ? 'Restored' : `Restore ${file?.name ?? ''}?`}</Text>}
+        closeButtonProps={{ 'aria-label': 'Close' }}
+      >
+        {done ? (
+          <>
+            <Text mb={12} role="status">
+              {done.rows} rows were read. What was here before is kept on the server in {done.before}.
+            </Text>
+            <Button onClick={() => window.location.assign('/')}>Go on</Button>
+          </>
+        ) : (
+          <>
+            <Text mb={12}>
+              Everything that is here now, all jobs and people, gives way to what is in the file, and
+              everybody signs in anew. What is here now is saved as a backup on the server first.
+            </Text>
+            {error && (
+              <Text mb={12} role="alert" style={{ color: 'var(--lm-bad)' }}>
+                Nothing was changed: {errorOf(error).detail}
+              </Text>
+            )}
+            <Group>
+              <Button variant="default" disabled={isLoading} onClick={() => setFile(null)}>
+                Leave it as it is
+              </Button>
+              <Button color="red" loading={isLoading} onClick={() => file && void go(file)}>
+                Replace everything
+              </Button>
+            </Group>
+          </>
+        )}
+      </Modal>
+    </section>
+  );
+}
