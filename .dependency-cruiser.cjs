@@ -24,6 +24,7 @@ const CORE = [
   'bench',
   'contract',
   'walk',
+  'formats',
 ];
 
 // The page, highest first. A layer may import those after it, and a feature no other feature.

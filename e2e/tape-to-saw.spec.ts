@@ -58,9 +58,11 @@ test('a new user records a room of six walls and a door, sees its joints, gets t
 
   // The headless command makes the same pieces of the saved job file.
   const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Files' }).click();
   await page.getByRole('link', { name: 'Save the job file' }).click();
   const file = join(mkdtempSync(join(tmpdir(), 'lm-e2e-')), 'job.json');
   await (await download).saveAs(file);
+  await page.getByRole('link', { name: 'Saw', exact: true }).click();
   const plan = JSON.parse(
     execFileSync('npm', ['run', '--silent', 'plan', '--', file], {
       cwd: join(import.meta.dirname, '..'),

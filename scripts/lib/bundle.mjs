@@ -41,6 +41,10 @@ export async function bundle(entry, name) {
       'helmet',
       '@node-rs/argon2',
       'express-rate-limit',
+      'pdfkit',
+      'exceljs',
+      'papaparse',
+      '@tarikjabiri/dxf',
     ],
     absWorkingDir: root,
   });

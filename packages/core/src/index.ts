@@ -33,3 +33,4 @@ export * from './bench/index.ts';
 export * from './contract/index.ts';
 export * from './walk/index.ts';
 export * from './views/index.ts';
+export * from './formats/index.ts';

@@ -4,6 +4,7 @@ import { changeRoutes } from './features/changes/routes.ts';
 import { crewRoutes, type Keeping } from './features/crew/routes.ts';
 import { deviceRoutes } from './features/devices/routes.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
+import { documentRoutes } from './features/documents/routes.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
 import { rackRoutes } from './features/rack/routes.ts';
 import { ruleRoutes } from './features/rules/routes.ts';
@@ -34,6 +35,7 @@ export const routeTable = (
   ...ruleRoutes,
   ...sawRoutes,
   ...shopRoutes,
+  ...documentRoutes,
   ...supplierRoutes(suppliers),
   ...deviceRoutes(devices),
   ...changeRoutes,

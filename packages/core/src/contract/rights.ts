@@ -5,7 +5,8 @@ import { RIGHTS } from './crew.ts';
 
 /** The first that fits; everything else is the lead's. */
 const NEEDS: readonly (readonly [RegExp, Right])[] = [
-  [/^POST \/devices\/pairings$/, 'measure'],
+  [/^POST \/jobs\/[^/]+\/documents/, 'read'],
+  [/^POST \/(devices\/pairings|tables)$/, 'measure'],
   [/^\w+ \/jobs\/[^/]+\/rooms/, 'measure'],
   [/^\w+ \/jobs\/[^/]+\/(cut-sticks|shop\/events)/, 'cut'],
   [/^\w+ \/rack/, 'cut'],

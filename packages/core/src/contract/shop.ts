@@ -26,3 +26,10 @@ export interface ShopLog {
   readonly issues: readonly ShopIssue[];
   readonly events: readonly LogEvent[];
 }
+
+/** What a document is made of: the plan that the page shows, one room or all, the paper it is for. */
+export const documentSchema = z.strictObject({
+  plan: issueSchema.shape.plan.optional(),
+  room: z.string().max(200).optional(),
+  paper: z.enum(['letter', 'a4'], 'must be "letter" or "a4"').optional(),
+});

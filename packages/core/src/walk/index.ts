@@ -13,3 +13,4 @@ export * from './opening-table.ts';
 export * from './opening-stock.ts';
 export * from './loops.ts';
 export * from './figure-words.ts';
+export * from './outlines.ts';

@@ -20,7 +20,13 @@ import { highsSolver } from '@long-miter/core/solver';
 /** The heavy part of the headless commands, in a thread of its own. */
 
 export type Task =
-  | { readonly kind: 'plan'; readonly job: JobFile; readonly seconds: number | undefined }
+  | {
+      readonly kind: 'plan';
+      readonly job: JobFile;
+      readonly seconds: number | undefined;
+      /** As the screens have it, for what is written of it, and not as it is published. */
+      readonly whole: boolean;
+    }
   | { readonly kind: 'shop'; readonly log: LogFile; readonly seconds: number | undefined }
   | { readonly kind: 'cut'; readonly problem: CutProblem; readonly seconds: number | undefined };
 
@@ -51,7 +57,9 @@ export async function work(): Promise<void> {
   }
   if (task.kind === 'plan') {
     const planned = planJob(task.job, { solver, ...options, ...altogether });
-    parentPort!.postMessage(planned.ok ? { ok: true, value: publishedPlan(planned.value) } : planned);
+    parentPort!.postMessage(
+      planned.ok && !task.whole ? { ok: true, value: publishedPlan(planned.value) } : planned,
+    );
     return;
   }
   const solved = optimise(task.problem, solver, options);
@@ -68,8 +76,11 @@ function inThread<T>(task: Task): Promise<Result<T>> {
   });
 }
 
-export const planInThread = (job: JobFile, seconds: number | undefined): Promise<Result<PlanFile>> =>
-  inThread({ kind: 'plan', job, seconds });
+export const planInThread = (
+  job: JobFile,
+  seconds: number | undefined,
+  whole = false,
+): Promise<Result<PlanFile>> => inThread({ kind: 'plan', job, seconds, whole });
 export const cutInThread = (problem: CutProblem, seconds: number | undefined): Promise<Result<CutSolution>> =>
   inThread({ kind: 'cut', problem, seconds });
 export const shopInThread = (log: LogFile, seconds: number | undefined): Promise<Result<object>> =>

@@ -6,12 +6,23 @@ export interface CommandLine {
   readonly file: string;
   /** Seconds for everything; undefined: not said. */
   readonly seconds: number | undefined;
+  /** Options with a text, by their names without dashes. */
+  readonly options: Readonly<Record<string, string>>;
 }
 
-/** Reads `FILE [--seconds N]`; `-` is standard input. Refuses anything else with the usage line. */
-export function readCommandLine(command: string, args: readonly string[]): CommandLine {
-  const usage = `usage: npm run --silent ${command} -- FILE.json [--seconds N]   (- reads standard input)`;
+/** What a command takes besides its file: names of options, each with what stands for its value in the help. */
+export type Options = Readonly<Record<string, string>>;
+
+export const usageOf = (command: string, takes: Options): string =>
+  `npm run --silent ${command} -- FILE.json [--seconds N]${Object.entries(takes)
+    .map(([name, value]) => ` [--${name} ${value}]`)
+    .join('')}`;
+
+/** Reads `FILE [--seconds N]` and further options; `-` is standard input. Refuses anything else with the usage line. */
+export function readCommandLine(command: string, args: readonly string[], takes: Options = {}): CommandLine {
+  const usage = `usage: ${usageOf(command, takes)}   (- reads standard input)`;
   const files: string[] = [];
+  const options: Record<string, string> = {};
   let seconds: number | undefined;
   for (let i = 0; i < args.length; i++) {
     const arg = args[i]!;
@@ -19,12 +30,16 @@ export function readCommandLine(command: string, args: readonly string[]): Comma
       seconds = Number(args[++i]);
       if (!(seconds > 0 && seconds <= 3600))
         refuse([{ at: '--seconds', text: 'must be a number of seconds above 0 and at most 3600' }]);
+    } else if (arg.startsWith('--') && arg.slice(2) in takes) {
+      const value = args[++i];
+      if (value === undefined) refuse([{ at: arg, text: `needs ${takes[arg.slice(2)]!}. ${usage}` }]);
+      options[arg.slice(2)] = value;
     } else if (arg.startsWith('--')) refuse([{ at: arg, text: `is not an option. ${usage}` }]);
     else files.push(arg);
   }
   const [file, ...more] = files;
   if (file === undefined || more.length > 0) refuse([{ at: command, text: usage }]);
-  return { file, seconds };
+  return { file, seconds, options };
 }
 
 /** The JSON value of a file or of standard input; refuses what cannot be read. */

@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs';
+import { extname } from 'node:path';
 import { isMainThread } from 'node:worker_threads';
 import {
   calculate,
@@ -10,9 +12,10 @@ import {
   writeCutSolution,
   type Issue,
 } from '@long-miter/core';
+import { DOCUMENTS, writeDocument } from '../formats/documents.ts';
 import { refuse } from './faults.ts';
 import { cutInThread, planInThread, shopInThread, work } from './heavy.ts';
-import { readCommandLine, readInput } from './input.ts';
+import { readCommandLine, readInput, usageOf } from './input.ts';
 import { writeSchemas } from './schemas.ts';
 
 /**
@@ -22,13 +25,65 @@ import { writeSchemas } from './schemas.ts';
 
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 1)}\n`);
 
+const PLAN_OPTIONS = {
+  out: 'FILE',
+  what: 'LIST',
+  format: 'json|csv|xlsx|svg|dxf|pdf',
+  room: 'ROOM',
+  paper: 'letter|a4',
+} as const;
+
+/** Which document a file's ending stands for where it is not said. */
+const USUAL: Readonly<Record<string, string>> = {
+  csv: 'cut-list',
+  xlsx: 'sheets',
+  svg: 'plan',
+  dxf: 'plan',
+  pdf: 'sheets',
+};
+
 async function plan(args: readonly string[]): Promise<void> {
-  const { file, seconds } = readCommandLine('plan', args);
+  const { file, seconds, options } = readCommandLine('plan', args, PLAN_OPTIONS);
+  const { out, room, paper } = options;
+  const format = options['format'] ?? (out === undefined ? 'json' : extname(out).slice(1).toLowerCase());
+  const document = `${options['what'] ?? USUAL[format] ?? ''}.${format}`;
+  if (format !== 'json' && !DOCUMENTS.includes(document))
+    refuse([
+      { at: '--what', text: `there is no ${document}; there are plan as json, and ${DOCUMENTS.join(', ')}` },
+    ]);
+  if (paper !== undefined && paper !== 'letter' && paper !== 'a4')
+    refuse([{ at: '--paper', text: 'must be letter or a4' }]);
   const job = checkJobFile(readInput(file));
   if (!job.ok) refuse(job.issues);
-  const planned = await planInThread(job.value, seconds);
+  if (room !== undefined && !job.value.rooms.some((one) => one.id === room))
+    refuse([{ at: '--room', text: `there is no room "${room}" in it` }]);
+  const planned = await planInThread(job.value, seconds, format !== 'json');
   if (!planned.ok) refuse(planned.issues);
-  print(planned.value);
+  if (format === 'json') {
+    const text = `${JSON.stringify(planned.value, null, 1)}\n`;
+    return void (out === undefined ? process.stdout.write(text) : writeOut(out, text));
+  }
+  const { content } = await writeDocument(document, {
+    job: job.value,
+    plan: planned.value,
+    room,
+    ...(paper === undefined ? {} : { paper: paper }),
+  });
+  if (out === undefined) process.stdout.write(content);
+  else writeOut(out, content);
+}
+
+function writeOut(file: string, content: string | Buffer): void {
+  try {
+    writeFileSync(file, content);
+  } catch (error) {
+    refuse([
+      {
+        at: '--out',
+        text: `"${file}" cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'})`,
+      },
+    ]);
+  }
 }
 
 async function cut(args: readonly string[]): Promise<void> {
@@ -86,11 +141,36 @@ function calc(args: readonly string[]): Promise<void> {
   return Promise.resolve();
 }
 
+function help(): Promise<void> {
+  process.stdout
+    .write(`Long Miter without its screens. Each command reads a file (- is standard input), prints its answer on standard
+output and ends with 0; what is wrong stands on standard error, a line each, and it ends with 2.
+
+  ${usageOf('plan', PLAN_OPTIONS)}
+      A job file: joints, pieces, sticks, cuts. Without --out or --format the plan file; else a list or a picture of it:
+      ${DOCUMENTS.join(', ')}
+
+  ${usageOf('cut', {})}
+      A cutting problem: which pieces from which sticks, and how near to the best that is.
+
+  ${usageOf('shop', {})}
+      A shop log: the workshop as it stands, and the plan of what is left.
+
+  npm run --silent calc -- '{"op": ...}'    (calc -- --help names every question)
+      One figure of the trade.
+
+The formats are in docs/schema.
+`);
+  return Promise.resolve();
+}
+
 const commands: Readonly<Record<string, (args: readonly string[]) => Promise<void>>> = {
   plan,
   cut,
   shop,
   calc,
+  help,
+  '--help': help,
   schemas: () => Promise.resolve(writeSchemas()),
 };
 if (isMainThread) {
@@ -98,5 +178,5 @@ if (isMainThread) {
   const command = commands[name];
   if (!command)
     refuse([{ at: name, text: `is not a command; there are: ${Object.keys(commands).join(', ')}` }]);
-  await command(args);
+  await (args.includes('--help') && name !== 'calc' ? help() : command(args));
 } else await work();

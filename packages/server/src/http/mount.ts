@@ -127,6 +127,8 @@ export const SILENT: ReadonlySet<string> = new Set([
   'POST /jobs/:job/shop/events',
   'POST /jobs/:job/quotes/:supplier',
   'POST /devices/pairings',
+  'POST /tables',
+  'POST /jobs/:job/documents/:item',
   'POST /devices/stand-in',
   'PUT /suppliers/stand-in',
 ]);

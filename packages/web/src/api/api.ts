@@ -197,6 +197,26 @@ export const api = createApi({
       invalidatesTags: ['Crew', 'Session'],
     }),
     jobs: build.query<JobSummary[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
+    readTable: build.mutation<string[][], File>({
+      query: (body) => ({
+        url: '/tables',
+        method: 'POST',
+        headers: { 'content-type': 'application/octet-stream' },
+        body,
+      }),
+    }),
+    document: build.mutation<
+      Blob,
+      { job: string; document: string; plan?: unknown; room?: string; paper?: 'letter' | 'a4' }
+    >({
+      query: ({ job, document, ...body }) => ({
+        url: `/jobs/${job}/documents/${document}`,
+        method: 'POST',
+        body,
+        // What was made is a file; why it was not is told as everything is.
+        responseHandler: (answer) => (answer.ok ? answer.blob() : answer.json()),
+      }),
+    }),
     putAway: build.query<JobSummary[], string>({
       query: (search) => (search === '' ? '/put-away' : `/put-away/${encodeURIComponent(search)}`),
       providesTags: ['Jobs'],
@@ -248,6 +268,8 @@ export const {
   useCrewSawsQuery,
   useJobsQuery,
   usePutAwayQuery,
+  useDocumentMutation,
+  useReadTableMutation,
   useSessionQuery,
   useSignInMutation,
   useFirstAccountMutation,

@@ -2,8 +2,12 @@ import { notifications } from '@mantine/notifications';
 import type { Issue } from '@long-miter/core';
 
 /** Lets the browser save a text as a file. */
-export function saveFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export const saveFile = (name: string, text: string, type: string): void =>
+  saveBlob(name, new Blob([text], { type }));
+
+/** Lets the browser save what was made for it. */
+export function saveBlob(name: string, content: Blob): void {
+  const url = URL.createObjectURL(content);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -10,7 +10,7 @@ import { useWhyNot } from '../../session/rights.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { SaveMark } from './SaveMark.tsx';
 import { PersonHere } from './PersonHere.tsx';
-import { HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
+import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 
 interface Props {
   readonly jobId: string;
@@ -90,10 +90,10 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         <ActionIcon
           size={38}
           variant="default"
-          component="a"
-          href={`/api/jobs/${jobId}/file`}
-          aria-label="Save the job file"
-          title="Save the job file"
+          component={Link}
+          to={`/jobs/${jobId}/${FILES}`}
+          aria-label="Files"
+          title="Files: lists, pictures, paper, the job file"
         >
           <IconDownload size={19} />
         </ActionIcon>
@@ -124,8 +124,8 @@ export const JobHeader = memo(function JobHeader(props: Props) {
             <Link
               key={one.id}
               className="room-tab"
-              to={to(stage === HOME ? 'walk' : stage, one.id)}
-              aria-current={one.id === roomId && stage !== HOME ? 'page' : undefined}
+              to={to(stage === HOME || stage === FILES ? 'walk' : stage, one.id)}
+              aria-current={one.id === roomId && stage !== HOME && stage !== FILES ? 'page' : undefined}
               onClick={() => dispatch(wallPicked(undefined))}
             >
               {one.name || 'unnamed'}

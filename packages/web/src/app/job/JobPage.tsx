@@ -23,6 +23,7 @@ import { RoomsPage } from '../../features/rooms/RoomsPage.tsx';
 import { RulesDrawer } from '../../features/rules/RulesDrawer.tsx';
 import { PaperPage } from '../../features/paper/PaperPage.tsx';
 import { PrintedList } from '../../features/paper/PrintedList.tsx';
+import { FilesPage } from '../../features/files/FilesPage.tsx';
 import { HangPage } from '../../features/hang/HangPage.tsx';
 import { SawStage } from '../../features/saw/SawStage.tsx';
 import { SetupDrawer } from '../../features/setup/SetupDrawer.tsx';
@@ -40,7 +41,7 @@ import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
 import { ReadOnly } from './ReadOnly.tsx';
 import { Disputes } from './Disputes.tsx';
-import { HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
+import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from '../../session/use-job.ts';
 
 /** A job in one of its stages: the frame around all of them. */
@@ -62,7 +63,7 @@ export function JobPage() {
         <Loader aria-label="Opening the job" />
       </Center>
     );
-  if (![HOME, OPENINGS, PAPER, ...STAGES.map((one) => one.key)].some((key) => key === stage))
+  if (![HOME, OPENINGS, PAPER, FILES, ...STAGES.map((one) => one.key)].some((key) => key === stage))
     return <Navigate to={`/jobs/${jobId}/walk`} replace />;
   const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
   return <JobFrame job={job} stage={stage as Stage} roomId={current?.id} />;
@@ -173,11 +174,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
             onPiece={pick}
             edit={edit}
           />
-          <footer
-            className="foot"
-            data-stage={stage}
-            hidden={stage === HOME || stage === OPENINGS || stage === PAPER || stage === 'hang'}
-          >
+          <footer className="foot" data-stage={stage} hidden={WITHOUT_STRIP.has(stage)}>
             {view.room ? (
               <Strip
                 room={view.room}
@@ -213,6 +210,9 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
     </Words.Provider>
   );
 }
+
+/** Where the ribbon has nothing to say. */
+const WITHOUT_STRIP: ReadonlySet<Stage> = new Set([HOME, OPENINGS, PAPER, FILES, 'hang']);
 
 /** Planning is worth its work only where a cut plan is looked at. */
 const EMPTY_ROOMS: never[] = [];
@@ -256,6 +256,7 @@ const Hint = ({ children }: { children: string }) => (
 
 function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiece, edit }: BodyProps) {
   if (stage === HOME) return <RoomsPage job={job} />;
+  if (stage === FILES) return <FilesPage job={job} plan={live.plan} />;
   if (stage === PAPER) return <PaperPage job={job} file={file} roomId={roomId} />;
   if (stage === OPENINGS) return <OpeningsPage job={job} file={file} roomId={roomId} />;
   if (stage === 'walk')

@@ -7,6 +7,9 @@ export const OPENINGS = 'openings';
 /** Sheets and labels of what was given to the saw. */
 export const PAPER = 'paper';
 
+/** What is taken along: lists, pictures, paper. */
+export const FILES = 'files';
+
 /** The stages of a job, in the order the work is done. */
 export const STAGES = [
   { key: 'walk', label: 'Walk' },
@@ -16,4 +19,5 @@ export const STAGES = [
   { key: 'hang', label: 'Hang' },
 ] as const;
 
-export type Stage = (typeof STAGES)[number]['key'] | typeof HOME | typeof OPENINGS | typeof PAPER;
+export type Stage =
+  (typeof STAGES)[number]['key'] | typeof HOME | typeof OPENINGS | typeof PAPER | typeof FILES;

@@ -6,7 +6,6 @@ import { Link } from 'react-router';
 import {
   closeRoom,
   closesWell,
-  emptySurvey,
   formatWithUnit,
   roomOf,
   toMeasure,
@@ -15,14 +14,12 @@ import {
 } from '@long-miter/core';
 import { errorOf } from '../../api/api.ts';
 import { useChangeHeadMutation } from '../../session/commands-api.ts';
-import { useCommands } from '../../session/use-commands.ts';
 import { useGrowing } from '../../shared/use-growing.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { usePieceCounts } from './use-piece-counts.ts';
-import { refuseFile } from '../../shared/files.ts';
-import { OpenFile } from '../../shared/OpenFile.tsx';
-import { readWalls, saveWalls } from './wall-files.ts';
+import { ImportRooms } from './ImportRooms.tsx';
+import { saveWalls } from './wall-files.ts';
 
 /** What is known of a room, for the list. */
 interface RoomState {
@@ -103,7 +100,7 @@ export function RoomsPage({ job }: { job: JobRecord }) {
           </Text>
         </div>
         <Group gap={6}>
-          <ImportWalls job={job} />
+          <ImportRooms job={job} />
           <Button
             variant="default"
             leftSection={<IconDownload size={17} />}
@@ -204,20 +201,5 @@ function RoomRow({ state, jobId, pieces }: { state: RoomState; jobId: string; pi
         )}
       </td>
     </tr>
-  );
-}
-
-/** Takes in a table of walls: every room of it becomes a room of the job. */
-function ImportWalls({ job }: { job: JobRecord }) {
-  const { addRoom } = useCommands(job.id);
-  const take = async (file: File): Promise<void> => {
-    const read = readWalls(await file.text(), job.unit, emptySurvey(job.settings));
-    if ('issues' in read) return refuseFile(file.name, read.issues);
-    for (const { name, ...sheet } of read.rooms) addRoom(name, sheet);
-  };
-  return (
-    <OpenFile accept=".csv,.tsv,.txt,text/csv" onFile={take}>
-      Open walls (CSV)
-    </OpenFile>
   );
 }

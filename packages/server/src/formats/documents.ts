@@ -1,0 +1,169 @@
+import {
+  buySheet,
+  cutListSheet,
+  logSheet,
+  openingPictures,
+  openingsSheet,
+  planPictures,
+  ribbonPictures,
+  sawSheet,
+  stickPictures,
+  svgOf,
+  wallsSheet,
+  type JobFile,
+  type LogEvent,
+  type Picture,
+  type PlanFile,
+  type TableSheet,
+} from '@long-miter/core';
+import type { PaperSize, PaperPart } from './pdf.ts';
+
+/** Every document of a job and every format it is written in: the one table of it. Writers are loaded when they are wanted. */
+
+export interface Source {
+  readonly job: JobFile;
+  /** What needs a plan is not written without. */
+  readonly plan?: PlanFile | undefined;
+  readonly events?: readonly LogEvent[];
+  readonly room?: string | undefined;
+  readonly paper?: PaperSize;
+}
+
+/** What a document cannot be made for want of, in words. */
+export class NoDocument extends Error {}
+
+const needed = ({ plan }: Source): PlanFile => {
+  if (!plan) throw new NoDocument('needs a plan');
+  return plan;
+};
+
+interface Content {
+  readonly title: string;
+  readonly sheets?: (source: Source) => readonly TableSheet[];
+  readonly pictures?: (source: Source) => readonly Picture[];
+  /** Its pictures are in the job's own unit. */
+  readonly real?: true;
+}
+
+const CONTENTS = {
+  'cut-list': { title: 'Cut list', sheets: (one) => [cutListSheet(one.job, needed(one))] },
+  'saw-list': {
+    title: 'Cuts in their order',
+    sheets: (one) => [sawSheet(one.job, needed(one))],
+    pictures: (one) => stickPictures(one.job, needed(one)),
+  },
+  'buy-list': { title: 'To buy', sheets: (one) => [buySheet(one.job, needed(one))] },
+  walls: { title: 'Walls', sheets: ({ job }) => [wallsSheet(job)] },
+  openings: {
+    title: 'Openings',
+    sheets: ({ job }) => [openingsSheet(job)],
+    pictures: ({ job }) => openingPictures(job),
+    real: true,
+  },
+  log: { title: 'Shop log', sheets: ({ job, events = [] }) => [logSheet(job, events)] },
+  plan: { title: 'Rooms from above', pictures: ({ job }) => planPictures(job), real: true },
+  ribbon: { title: 'Rooms unrolled', pictures: ({ job, plan }) => ribbonPictures(job, plan) },
+  sticks: { title: 'Sticks', pictures: (one) => stickPictures(one.job, needed(one)) },
+} as const satisfies Record<string, Content>;
+
+type Name = keyof typeof CONTENTS;
+const contentOf = (name: Name): Content => CONTENTS[name];
+/** Parts of the document that holds everything. */
+const ALL: readonly Name[] = ['cut-list', 'saw-list', 'buy-list', 'plan', 'ribbon', 'openings'];
+
+const TYPES = {
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  svg: 'image/svg+xml',
+  dxf: 'image/vnd.dxf',
+  pdf: 'application/pdf',
+} as const;
+type Format = keyof typeof TYPES;
+
+const can = (name: Name, format: Format): boolean => {
+  const { sheets, pictures, real } = contentOf(name);
+  if (format === 'csv' || format === 'xlsx') return sheets !== undefined;
+  if (format === 'svg') return pictures !== undefined;
+  return format === 'dxf' ? real === true : true;
+};
+
+/** All names that can be asked for, as `cut-list.pdf`; `sheets.pdf` and `sheets.xlsx` hold everything. */
+export const DOCUMENTS: readonly string[] = [
+  'sheets.pdf',
+  'sheets.xlsx',
+  ...(Object.keys(CONTENTS) as Name[]).flatMap((name) =>
+    (Object.keys(TYPES) as Format[])
+      .filter((format) => can(name, format))
+      .map((format) => `${name}.${format}`),
+  ),
+];
+
+const paperOf = (name: Name, source: Source): PaperPart => {
+  const { title, sheets, pictures } = contentOf(name);
+  const [sheet] = sheets?.(source) ?? [];
+  return { title, ...(sheet ? { sheet } : {}), pictures: ofRoom(pictures?.(source) ?? [], source) };
+};
+
+const ofRoom = (pictures: readonly Picture[], { room }: Source): readonly Picture[] =>
+  room === undefined ? pictures : pictures.filter((one) => one.room === undefined || one.room === room);
+
+/** Width of a picture file, in points. */
+const WIDTH = 1000;
+
+/** Pictures as one file: beneath each other, each with its name. */
+function svgFile(pictures: readonly Picture[]): string {
+  const [first] = pictures;
+  if (!first) throw new NoDocument('there is nothing to draw');
+  if (pictures.length === 1)
+    return svgOf(first.drawing, WIDTH, WIDTH * first.ratio, first.ratio < 0.2 ? 4 : 40);
+  let top = 0;
+  const groups = pictures.map(({ name, drawing, ratio }) => {
+    const height = WIDTH * ratio;
+    const inner = svgOf(drawing, WIDTH, height, ratio < 0.2 ? 4 : 40).replace(/^<\?xml[^>]*>\s*/, '');
+    const group = `<text x="4" y="${top + 16}" font-size="14" font-weight="600">${name.replace(/[&<>]/g, (sign) => `&#${sign.charCodeAt(0)};`)}</text><g transform="translate(0 ${top + 22})">${inner}</g>`;
+    top += height + 40;
+    return group;
+  });
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${top}" viewBox="0 0 ${WIDTH} ${top}" font-family="'Source Sans 3', sans-serif">\n<rect width="${WIDTH}" height="${top}" fill="#ffffff"/>\n${groups.join('\n')}\n</svg>\n`;
+}
+
+export interface Written {
+  readonly type: string;
+  readonly content: Buffer;
+}
+
+/**
+ * Writes a document. Throws NoDocument for a name that is none, and where it needs a plan and has none.
+ * @param document one of DOCUMENTS
+ */
+export async function writeDocument(document: string, source: Source): Promise<Written> {
+  if (!DOCUMENTS.includes(document))
+    throw new NoDocument(`there is no "${document}"; there are ${DOCUMENTS.join(', ')}`);
+  const [name, format] = document.split('.') as [Name | 'sheets', Format];
+  const names = name === 'sheets' ? ALL : [name];
+  const type = TYPES[format];
+  const sheets = (): TableSheet[] => names.flatMap((one) => contentOf(one).sheets?.(source) ?? []);
+  const pictures = (): readonly Picture[] =>
+    ofRoom(
+      names.flatMap((one) => contentOf(one).pictures?.(source) ?? []),
+      source,
+    );
+  switch (format) {
+    case 'csv':
+      return { type, content: (await import('./csv.ts')).csvOf(sheets()[0]!) };
+    case 'xlsx':
+      return { type, content: await (await import('./xlsx.ts')).xlsxOf(sheets()) };
+    case 'svg':
+      return { type, content: Buffer.from(svgFile(pictures())) };
+    case 'dxf':
+      return { type, content: (await import('./dxf.ts')).dxfOf(pictures(), source.job.unit) };
+    case 'pdf': {
+      const { job, paper = job.unit === 'in' ? 'letter' : 'a4' } = source;
+      const note = job.unit === 'in' ? 'Lengths in inches.' : 'Lengths in millimetres.';
+      const parts = names
+        .map((one) => paperOf(one, source))
+        .filter((one) => one.sheet ?? one.pictures?.length);
+      return { type, content: await (await import('./pdf.ts')).pdfOf(job.name, parts, { paper, note }) };
+    }
+  }
+}
