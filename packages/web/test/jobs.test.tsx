@@ -41,7 +41,11 @@ const listed = (part: Partial<JobSummary>): JobSummary => ({
 const mill = listed({ id: '00000000-0000-4000-8000-000000000002', name: 'Old Mill', rooms: 12, unit: 'mm' });
 
 async function page(jobs: readonly JobSummary[], answers: typeof server.answers = {}) {
-  server.answers = { 'GET /api/jobs': () => jobs, ...answers };
+  const each = jobs.flatMap(({ id, name }): [string, () => unknown][] => [
+    [`GET /api/jobs/${id}`, () => ({ ...job, id, name })],
+    [`GET /api/jobs/${id}/shop`, () => ({ issues: [], events: [] })],
+  ]);
+  server.answers = { 'GET /api/jobs': () => jobs, ...Object.fromEntries(each), ...answers };
   show(
     <MemoryRouter>
       <HouseMark />

@@ -110,7 +110,8 @@ export function onPage(drawing: Drawing, frame: Frame): Ink[] {
       ),
     );
   const at = ({ x, y }: Vec2): Vec2 => ({
-    x: frame.x + (frame.width - (right - left) * scale) / 2 + (x - left) * scale,
+    // What has a scale to keep begins where all of its kind begin.
+    x: frame.x + (frame.scale ? 0 : (frame.width - (right - left) * scale) / 2) + (x - left) * scale,
     y: frame.y + (frame.height - (high - low) * scale) / 2 + (high - y) * scale,
   });
   return drawing.shapes.flatMap((shape) => inkOf(shape, at, scale));

@@ -30,7 +30,7 @@ export const planPictures = (job: JobFile): Picture[] =>
     name: room.name,
     room: room.id,
     drawing: planDrawing(room, { unit: job.unit, pieces: [] }),
-    ratio: 0.56,
+    ratio: 0.52,
   }));
 
 /** Width that a strip is laid out for, in points. */

@@ -14,3 +14,4 @@ export * from './opening-stock.ts';
 export * from './loops.ts';
 export * from './figure-words.ts';
 export * from './outlines.ts';
+export * from './where-it-stands.ts';

@@ -6,12 +6,15 @@ import { addOffcut } from '../features/rack/service.ts';
 import type { Context } from '../http/context.ts';
 import { insertEvent, insertIssue } from '../features/shop/repository.ts';
 import { fernhollow } from './fernhollow.ts';
+import { gableRow } from './gable-row.ts';
 import { porch, porchLog } from './porch.ts';
+import { quayStreet } from './quay-street.ts';
 
 /** Puts the demo jobs in, each once in the life of a database: a deleted one stays deleted. */
 export async function seedDemo(context: Context): Promise<void> {
   await seedPorch(context);
-  for (const demo of [fernhollow]) {
+  // The last one is the newest: it stands first in the list.
+  for (const demo of [gableRow, quayStreet, fernhollow]) {
     if (await wasSeeded(context.db, demo.name)) continue;
     const file = checkJobFile(demo);
     if (!file.ok)

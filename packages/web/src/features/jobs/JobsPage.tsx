@@ -26,10 +26,15 @@ import {
   useImportJobMutation,
   useRestoreJobMutation,
 } from '../../session/commands-api.ts';
+import { outbox } from '../../session/outbox.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { localCurrency } from '../../shared/local-currency.ts';
+import { JobStrip } from './JobStrip.tsx';
 import { DemoRoles } from './DemoRoles.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+
+/** Jobs that one goes on with from here. */
+const RECENT = 3;
 
 /** All jobs, and a new one. */
 export function JobsPage({ onIdle }: { onIdle: () => void }) {
@@ -47,6 +52,8 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
   const jobs = away
     ? put
     : all?.filter((job) => !job.archived && job.name.toLowerCase().includes(search.trim().toLowerCase()));
+  // Jobs that anything is recorded of, the ones worked at last; while one searches, the list alone.
+  const recent = search === '' && !away ? (all ?? []).filter((job) => job.rooms > 0).slice(0, RECENT) : [];
   return (
     <main style={{ maxWidth: 920, margin: '0 auto', padding: '28px 18px' }}>
       <Group align="baseline" gap="md">
@@ -54,13 +61,13 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
         <Title order={1}>Long Miter</Title>
         <Text c="dimmed">from the tape to the saw</Text>
         <Link to="/library" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
-          Library: saws, rack
+          Library
         </Link>
         <Link to="/crew" style={{ color: 'inherit', fontWeight: 600 }}>
           Crew
         </Link>
         <Link to="/bench" style={{ color: 'inherit', fontWeight: 600 }}>
-          Bench: settings and figures without a job
+          Bench
         </Link>
       </Group>
       {session && <DemoRoles session={session} />}
@@ -70,6 +77,16 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
         <Text role="alert" mt="lg" style={{ color: 'var(--lm-bad)' }}>
           The jobs cannot be shown: {errorOf(error).detail}.
         </Text>
+      )}
+      {recent.length > 0 && (
+        <Stack gap={8} mt="lg">
+          <Title order={2} size="h4">
+            Go on
+          </Title>
+          {recent.map((job) => (
+            <JobStrip key={job.id} summary={job} />
+          ))}
+        </Stack>
       )}
       {all && (
         <Group mt="md" gap={14}>
@@ -142,6 +159,7 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
 function NewJob() {
   const [name, setName] = useState('');
   const [unit, setUnit] = useState<Unit>('in');
+  const [room, setRoom] = useState('');
   const [fault, setFault] = useState<string>();
   // Named before it is sent: pressed twice it is one job.
   const [id] = useState(newId);
@@ -153,8 +171,16 @@ function NewJob() {
     if (name.trim() === '') return setFault('give the job a name');
     const currency = localCurrency();
     const made = await create({ id, name, unit, ...(currency === undefined ? {} : { currency }) });
-    if ('data' in made && made.data) void navigate(`/jobs/${made.data.id}/walk`);
-    else setFault(errorOf(made.error).issues[0]?.text ?? errorOf(made.error).detail);
+    if ('data' in made && made.data) {
+      const first = { id: newId(), name: room.trim() };
+      if (first.name !== '')
+        await outbox.call(id, `the room ${first.name}`, {
+          method: 'POST',
+          path: `/jobs/${id}/rooms`,
+          body: first,
+        });
+      void navigate(`/jobs/${id}/walk${first.name === '' ? '' : `/${first.id}`}`);
+    } else setFault(errorOf(made.error).issues[0]?.text ?? errorOf(made.error).detail);
   };
   const read = async (file: File | null): Promise<void> => {
     if (!file) return;
@@ -198,6 +224,14 @@ function NewJob() {
             setName(event.currentTarget.value);
             setFault(undefined);
           }}
+        />
+        <TextInput
+          size="md"
+          w={190}
+          aria-label="Its first room"
+          placeholder="its first room"
+          value={room}
+          onChange={(event) => setRoom(event.currentTarget.value)}
         />
         <SegmentedControl
           size="md"
