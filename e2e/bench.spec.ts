@@ -5,7 +5,7 @@ import { newRoom, typeWalls, watchPage } from './support.ts';
 test('the Bench answers without a job, in both systems, and keeps what was typed', async ({ page }) => {
   const { faults } = watchPage(page);
   await page.goto('/');
-  await page.getByRole('link', { name: /^Bench:/ }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   const answer = page.getByRole('region', { name: 'Answer' });
   // 128.5 between the faces of an outside corner: (180 − 128.5) / 2
   await expect(answer).toContainText('25.75°');

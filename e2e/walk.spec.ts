@@ -284,7 +284,7 @@ test('walls come in from a table and go out again; bad lines are named; sheets p
   writeFileSync(bad, 'room,length,corner\nDen,12 3/0,90\n');
   const choose = async (file: string): Promise<void> => {
     const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Open walls (CSV)' }).click();
+    await page.getByRole('button', { name: /^Open rooms/ }).click();
     await (await chooser).setFiles(file);
   };
   await choose(bad);
@@ -295,6 +295,8 @@ test('walls come in from a table and go out again; bad lines are named; sheets p
     'room;length;corner;openings\nDen;"11\' 10 3/8""";90.5;d32, 30, 80\nDen;96;;\nDen;142.375;90;\nDen;96;90;\nPorch;60;135;\n',
   );
   await choose(good);
+  // Shown first, taken in when one says so.
+  await page.getByRole('dialog').getByRole('button', { name: 'Add 2 rooms' }).click();
   const table = page.getByRole('table', { name: 'Rooms' });
   await expect(table.getByRole('row', { name: /Den/ })).toContainText('3 of 4');
   await expect(table.getByRole('row', { name: /Porch/ })).toContainText('open chain');

@@ -6,6 +6,7 @@ import { deviceRoutes } from './features/devices/routes.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { documentRoutes } from './features/documents/routes.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
+import { libraryRoutes } from './features/library/routes.ts';
 import { rackRoutes } from './features/rack/routes.ts';
 import { ruleRoutes } from './features/rules/routes.ts';
 import { sawRoutes } from './features/saws/routes.ts';
@@ -34,6 +35,7 @@ export const routeTable = (
   ...rackRoutes,
   ...ruleRoutes,
   ...sawRoutes,
+  ...libraryRoutes,
   ...shopRoutes,
   ...documentRoutes,
   ...supplierRoutes(suppliers),

@@ -72,6 +72,8 @@ export const ACT_WORDS: Readonly<Record<string, string>> = {
   'DELETE /rule-sets/:set': 'deleted a set of house rules',
   'PUT /saws/:saw': 'kept a saw of the crew',
   'DELETE /saws/:saw': 'took a saw out of the crew’s',
+  'PUT /trims/:trim': 'kept a trim in the Library',
+  'DELETE /trims/:trim': 'took a trim out of the Library',
   'POST /suppliers': 'added a supplier',
   'DELETE /suppliers/:supplier': 'took out a supplier',
   'POST /backup': 'restored a backup',

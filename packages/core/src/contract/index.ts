@@ -9,3 +9,4 @@ export * from './shop.ts';
 export * from './crew.ts';
 export * from './changes.ts';
 export * from './rights.ts';
+export * from './library.ts';

@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { checkJobFile, kindOf, type AddOffcut } from '@long-miter/core';
+import {
+  checkJobFile,
+  kindOf,
+  libraryTrimOf,
+  recordsOf,
+  starterSettings,
+  type AddOffcut,
+} from '@long-miter/core';
 import { storeJobFile } from '../features/jobs/service.ts';
 import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
+import { keepTrim } from '../features/library/repository.ts';
 import { addOffcut } from '../features/rack/service.ts';
 import type { Context } from '../http/context.ts';
 import { insertEvent, insertIssue } from '../features/shop/repository.ts';
@@ -23,6 +31,7 @@ export async function seedDemo(context: Context): Promise<void> {
       );
     await storeJobFile(context, file.value, demo.name);
   }
+  await seedLibrary(context);
   await context.transaction(async (own) => {
     if (await wasSeeded(own.db, RACK)) return;
     for (const offcut of demoRack()) await addOffcut(own, { id: randomUUID(), ...offcut });
@@ -43,6 +52,22 @@ async function seedPorch(context: Context): Promise<void> {
 }
 
 const RACK = 'demo rack';
+const LIBRARY = 'demo library';
+
+/** The trims of the large demo job as examples: nobody has confirmed their prices. */
+async function seedLibrary(context: Context): Promise<void> {
+  await context.transaction(async (own) => {
+    if (await wasSeeded(own.db, LIBRARY)) return;
+    const { unit, coin, settings } = recordsOf(fernhollow, starterSettings('in'));
+    for (const profile of settings.profiles)
+      await keepTrim(own.db, {
+        ...libraryTrimOf({ unit, coin, settings }, profile, `example-${profile.id}`, '2026-11-02'),
+        source: 'example',
+        confirmed: false,
+      });
+    await noteSeeded(own.db, LIBRARY);
+  });
+}
 
 /** A few pieces on the rack: an offcut of an earlier job, and old trim with what of it cannot be used. */
 function demoRack(): AddOffcut[] {

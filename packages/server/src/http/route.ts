@@ -17,6 +17,7 @@ const PARAMS = {
   order: { what: 'order', form: 'uuid' },
   set: { what: 'set of rules', form: 'uuid' },
   saw: { what: 'saw of the crew', form: 'id' },
+  trim: { what: 'trim of the Library', form: 'id' },
   code: { what: 'pairing', form: 'id' },
   member: { what: 'person of the crew', form: 'uuid' },
   session: { what: 'session', form: 'uuid' },

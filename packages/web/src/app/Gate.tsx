@@ -1,5 +1,5 @@
 import { Button, Group, Text, Title } from '@mantine/core';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import type { Me } from '@long-miter/core';
 import { useSessionQuery, useSignOutMutation } from '../api/api.ts';
 import { nowOwnedBy, ownerHere, type Owner } from '../api/owner.ts';
@@ -18,7 +18,12 @@ export function Gate({ children }: { readonly children: ReactNode }) {
   useEffect(() => {
     if (me && !ownerHere()) nowOwnedBy(me);
   }, [me]);
-  if (isLoading) return null;
+  // Only the first answer is waited for: without a line it is asked again by whoever is shown, and must not go away for that.
+  const [answered, setAnswered] = useState(false);
+  useEffect(() => {
+    if (!isLoading) setAnswered(true);
+  }, [isLoading]);
+  if (isLoading && !answered) return null;
   if (data && !data.open && !data.me && !isInvitation()) return <SignInPage />;
   if (me && owner && owner.id !== me.id) return <SomebodyElses me={me} owner={owner} />;
   return children;

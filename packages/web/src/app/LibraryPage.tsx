@@ -1,11 +1,20 @@
 import { Stack } from '@mantine/core';
 import { Link, useParams } from 'react-router';
 import { RackView } from '../features/rack/RackView.tsx';
+import { RuleShelf } from '../features/rules/RuleShelf.tsx';
 import { SawShelf } from '../features/setup/SawShelf.tsx';
+import { TrimShelf } from '../features/setup/TrimShelf.tsx';
 
-/** What belongs to the crew and to no job: its saws with their record, its rack. */
+const PARTS = [
+  { key: 'trims', label: 'Trims' },
+  { key: 'saws', label: 'Saws' },
+  { key: 'rack', label: 'Rack' },
+  { key: 'rules', label: 'House rules' },
+] as const;
+
+/** What belongs to the crew and to no job: its trims with their prices, its saws with their record, its rack, its rules. */
 export function LibraryPage() {
-  const { part = 'saws' } = useParams();
+  const { part = 'trims' } = useParams();
   return (
     <div className="frame">
       <header>
@@ -13,14 +22,18 @@ export function LibraryPage() {
           <Link to="/" aria-label="All jobs" title="All jobs" className="back">
             ‹
           </Link>
-          <b>Library</b>
+          <h1 className="bar-title">Library</h1>
           <nav aria-label="Library" style={{ display: 'flex', gap: 4 }}>
-            <Link to="/library/saws" className="stage" aria-current={part === 'saws' ? 'page' : undefined}>
-              Saws
-            </Link>
-            <Link to="/library/rack" className="stage" aria-current={part === 'rack' ? 'page' : undefined}>
-              Rack
-            </Link>
+            {PARTS.map(({ key, label }) => (
+              <Link
+                key={key}
+                to={`/library/${key}`}
+                className="stage"
+                aria-current={part === key ? 'page' : undefined}
+              >
+                {label}
+              </Link>
+            ))}
           </nav>
         </div>
       </header>
@@ -28,9 +41,9 @@ export function LibraryPage() {
         {part === 'rack' ? (
           <RackView />
         ) : (
-          <main className="work" style={{ display: 'block' }}>
-            <Stack gap={10}>
-              <SawShelf />
+          <main className="work scroll" style={{ display: 'block' }}>
+            <Stack gap={10} maw={1100}>
+              {part === 'saws' ? <SawShelf /> : part === 'rules' ? <RuleShelf /> : <TrimShelf />}
             </Stack>
           </main>
         )}

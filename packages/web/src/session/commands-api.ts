@@ -5,6 +5,8 @@ import type {
   HouseRulesInput,
   JobHead,
   JobRecord,
+  KeptTrim,
+  LibraryTrim,
   Offcut,
   RuleSet,
   SettingsAnswer,
@@ -56,6 +58,21 @@ const commands = api.injectEndpoints({
     dropSaw: build.mutation<null, string>({
       queryFn: (id) => inTurn<null>(HOUSE, 'forgetting a saw', 'DELETE', `/saws/${encodeURIComponent(id)}`),
       invalidatesTags: ['Saws'],
+    }),
+    keepTrim: build.mutation<KeptTrim[], LibraryTrim>({
+      queryFn: (body) =>
+        inTurn<KeptTrim[]>(
+          HOUSE,
+          `the trim ${body.profile.name}`,
+          'PUT',
+          `/trims/${encodeURIComponent(body.id)}`,
+          body,
+        ),
+      invalidatesTags: ['Trims'],
+    }),
+    dropTrim: build.mutation<null, string>({
+      queryFn: (id) => inTurn<null>(HOUSE, 'taking out a trim', 'DELETE', `/trims/${encodeURIComponent(id)}`),
+      invalidatesTags: ['Trims'],
     }),
     addOffcut: build.mutation<
       Offcut,
@@ -128,6 +145,8 @@ export const {
   useGiveBackOffcutMutation,
   useKeepSawMutation,
   useDropSawMutation,
+  useKeepTrimMutation,
+  useDropTrimMutation,
   useKeepRuleSetMutation,
   useDropRuleSetMutation,
   useCreateJobMutation,

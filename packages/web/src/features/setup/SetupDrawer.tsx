@@ -9,6 +9,7 @@ import {
 } from '@long-miter/core';
 import { SettledField, SizeField } from '../../shared/SettledField.tsx';
 import { CrownFigures } from './CrownFigures.tsx';
+import { ProfileInLibrary, TakeFromLibrary } from './FromLibrary.tsx';
 import { SawEditor } from './SawEditor.tsx';
 import { useCommands } from '../../session/use-commands.ts';
 
@@ -97,9 +98,11 @@ export function SetupDrawer({
                   />
                 </SimpleGrid>
                 {traitsOf(profile).sprung && <CrownFigures profile={profile} unit={unit} onTake={set} />}
+                <ProfileInLibrary job={job} profile={profile} />
               </div>
             );
           })}
+          <TakeFromLibrary job={job} />
         </div>
         <SawEditor job={job} />
         <div>

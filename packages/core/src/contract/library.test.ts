@@ -1,0 +1,53 @@
+import { expect, test } from '@jest/globals';
+import { inLibrary, libraryDifference, libraryTrimOf, stockFromLibrary } from './library.ts';
+import { starterSettings } from './starter.ts';
+
+const job = { unit: 'in' as const, coin: { currency: 'USD', digits: 2 }, settings: starterSettings('in') };
+const base = job.settings.profiles[0]!;
+const kept = libraryTrimOf(job, base, 't1', '2026-11-26');
+
+test('a trim is kept with its lengths and prices, and is the same then', () => {
+  expect(kept.lines.map((line) => line.length)).toEqual([96, 120, 144, 168, 192]);
+  expect(libraryDifference(job, base, kept)).toEqual([]);
+  expect(inLibrary([kept], 'in', base)).toBe(kept);
+  expect(inLibrary([kept], 'mm', base)).toBeUndefined();
+});
+
+test('what has become otherwise is told with before and after; a length no longer sold too', () => {
+  const newer = {
+    ...kept,
+    profile: { ...kept.profile, width: 5.5 },
+    lines: [...kept.lines.slice(1, 4), { length: 192, price: kept.lines[4]!.price + 110 }],
+  };
+  expect(libraryDifference(job, base, newer)).toEqual([
+    'face: 5 1/4 in → 5 1/2 in',
+    '96 in: 9.44 USD → not sold',
+    '192 in: 18.88 USD → 19.98 USD',
+  ]);
+  // In other money prices cannot be compared.
+  expect(libraryDifference(job, base, { ...newer, coin: { currency: 'EUR', digits: 2 } })).toEqual([
+    'face: 5 1/4 in → 5 1/2 in',
+  ]);
+});
+
+test('taken over, a line that stays keeps its id and its count, others go and come', () => {
+  const stock = job.settings.stock.map((line) => (line.length === 120 ? { ...line, count: 4 } : line));
+  const other = { id: 'o1', profile: 'casing', length: 84, price: 100 };
+  const taken = stockFromLibrary(
+    { stock: [...stock, other] },
+    'base',
+    {
+      ...kept,
+      lines: [
+        { length: 120, price: 999 },
+        { length: 240, price: 2500 },
+      ],
+    },
+    () => 'new',
+  );
+  expect(taken).toEqual([
+    other,
+    { id: 's2', profile: 'base', length: 120, price: 999, count: 4 },
+    { id: 'new', profile: 'base', length: 240, price: 2500 },
+  ]);
+});

@@ -1,0 +1,128 @@
+import { z } from 'zod';
+import { profileSchema, traitsOf, type Profile } from '../job/index.ts';
+import { formatMoney, formatWithUnit, type Coin, type Unit } from '../measure/index.ts';
+import { coinAnswer } from './answers.ts';
+import { minorSchema, type JobSettings, type StockLine } from './jobs.ts';
+
+/** Trims of the Library: what a crew usually buys, with prices, where they are from and of when. Jobs take a copy. */
+
+const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'must be a day, as 2026-11-26');
+
+export const libraryTrimSchema = z.strictObject({
+  id: z.string().min(1).max(80, 'must have at most 80 characters'),
+  unit: z.enum(['in', 'mm'], 'must be "in" or "mm"'),
+  profile: profileSchema,
+  /** Lengths it is sold in; prices in smallest coins. */
+  lines: z
+    .array(
+      z.strictObject({
+        length: z.number().gt(0, 'must be greater than 0').max(1_000_000),
+        price: minorSchema,
+      }),
+    )
+    .max(60, 'must have at most 60 lengths'),
+  coin: coinAnswer,
+  /** Who sells it at that. */
+  source: z.string().max(120, 'must have at most 120 characters').default(''),
+  pricedOn: day.optional(),
+  /** Until somebody has said so its figures are an example. */
+  confirmed: z.boolean(),
+});
+export type LibraryTrim = z.infer<typeof libraryTrimSchema>;
+export const libraryAnswer = z.array(libraryTrimSchema.extend({ keptAt: z.string() }));
+export type KeptTrim = z.infer<typeof libraryAnswer>[number];
+
+/** A trim of a job as the Library keeps it: with the lines of stock that it has there. */
+export const libraryTrimOf = (
+  job: { readonly unit: Unit; readonly coin: Coin; readonly settings: Pick<JobSettings, 'stock'> },
+  profile: Profile,
+  id: string,
+  on: string,
+): LibraryTrim => ({
+  id,
+  unit: job.unit,
+  profile,
+  lines: job.settings.stock
+    .filter((line) => line.profile === profile.id)
+    .map(({ length, price }) => ({ length, price }))
+    .sort((a, b) => a.length - b.length),
+  coin: {
+    digits: job.coin.digits,
+    ...(job.coin.currency === undefined ? {} : { currency: job.coin.currency }),
+  },
+  source: '',
+  pricedOn: on,
+  confirmed: true,
+});
+
+/** The trim of the Library that a job's profile is a copy of: of the same name and use, in the same unit. */
+export const inLibrary = <T extends LibraryTrim>(
+  trims: readonly T[],
+  unit: Unit,
+  { name, use }: Pick<Profile, 'name' | 'use'>,
+): T | undefined =>
+  trims.find((one) => one.unit === unit && one.profile.name === name && one.profile.use === use);
+
+const sameCoin = (a: LibraryTrim['coin'], b: Coin): boolean =>
+  a.currency === b.currency && a.digits === b.digits;
+
+/** What is otherwise in the Library than in a job, each with before and after; prices only where both count the same money. */
+export function libraryDifference(
+  job: { readonly unit: Unit; readonly coin: Coin; readonly settings: Pick<JobSettings, 'stock'> },
+  profile: Profile,
+  trim: LibraryTrim,
+): string[] {
+  const size = (value: number | undefined): string =>
+    value === undefined ? 'none' : formatWithUnit(value, job.unit);
+  const sizes = (['width', 'thickness', 'projection', 'drop'] as const).flatMap((key) =>
+    profile[key] === trim.profile[key]
+      ? []
+      : [
+          `${key === 'width' && !traitsOf(profile).sprung ? 'face' : key}: ${size(profile[key])} → ${size(trim.profile[key])}`,
+        ],
+  );
+  const words = (['material', 'finish', 'springAngle'] as const).flatMap((key) =>
+    profile[key] === trim.profile[key]
+      ? []
+      : [
+          `${key === 'springAngle' ? 'spring' : key}: ${profile[key] ?? 'none'} → ${trim.profile[key] ?? 'none'}`,
+        ],
+  );
+  if (!sameCoin(trim.coin, job.coin)) return [...sizes, ...words];
+  const own = new Map(
+    job.settings.stock.filter((line) => line.profile === profile.id).map((line) => [line.length, line.price]),
+  );
+  const money = (minor: number | undefined): string =>
+    minor === undefined ? 'not sold' : formatMoney(minor, job.coin);
+  const theirs = new Map(trim.lines.map((line) => [line.length, line.price]));
+  const lengths = [...new Set([...own.keys(), ...theirs.keys()])].sort((a, b) => a - b);
+  return [
+    ...sizes,
+    ...words,
+    ...lengths.flatMap((length) =>
+      own.get(length) === theirs.get(length)
+        ? []
+        : [`${formatWithUnit(length, job.unit)}: ${money(own.get(length))} → ${money(theirs.get(length))}`],
+    ),
+  ];
+}
+
+/**
+ * Lines of stock of a job with those of a trim as the Library has them; a line that stays keeps its id and its count.
+ * @param profile id of the job's profile
+ */
+export function stockFromLibrary(
+  { stock }: Pick<JobSettings, 'stock'>,
+  profile: string,
+  trim: LibraryTrim,
+  newId: () => string,
+): StockLine[] {
+  const own = stock.filter((line) => line.profile === profile);
+  return [
+    ...stock.filter((line) => line.profile !== profile),
+    ...trim.lines.map(({ length, price }): StockLine => {
+      const before = own.find((line) => line.length === length);
+      return before ? { ...before, price } : { id: newId(), profile, length, price };
+    }),
+  ];
+}

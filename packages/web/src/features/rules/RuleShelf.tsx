@@ -1,0 +1,67 @@
+import { Button, Group, Stack, Text, Title } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { RULE_NOTES, type HouseRulesInput } from '@long-miter/core';
+import { errorOf, useRuleSetsQuery } from '../../api/api.ts';
+import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/commands-api.ts';
+import { useWhyNot } from '../../session/rights.ts';
+import { undoNotice } from '../../shared/undo-notice.tsx';
+
+/** What a set says otherwise than is usual, by the names of its rules. */
+function saidOf(rules: HouseRulesInput): string {
+  const said = Object.entries(rules).map(([key, value]) => {
+    const name = RULE_NOTES.find((note) => note.key === key)?.name ?? key;
+    return typeof value === 'object'
+      ? name
+      : `${name}: ${value === true ? 'yes' : value === false ? 'no' : value}`;
+  });
+  return said.length === 0 ? 'all as usual' : said.join(' · ');
+}
+
+/** The crew's sets of house rules: how each differs from what is usual. They are taken into a job on its Joints page. */
+export function RuleShelf() {
+  const { data: sets } = useRuleSetsQuery();
+  const [drop] = useDropRuleSetMutation();
+  const [keep] = useKeepRuleSetMutation();
+  const notLead = useWhyNot('lead') !== undefined;
+  if (!sets) return null;
+  if (sets.length === 0)
+    return (
+      <Text c="dimmed">
+        No set of house rules is kept yet. On a job’s Joints page, under House rules, rules are kept under a
+        name.
+      </Text>
+    );
+  return (
+    <Stack gap={10}>
+      {sets.map((set) => (
+        <section key={set.id} className="panel" aria-label={set.name} style={{ padding: '10px 14px' }}>
+          <Group justify="space-between">
+            <Title order={2} size="h4">
+              {set.name}
+            </Title>
+            {!notLead && (
+              <Button
+                size="compact-md"
+                variant="default"
+                aria-label={`Delete ${set.name}`}
+                onClick={() =>
+                  void drop(set.id).then((done) => {
+                    if (done.error) notifications.show({ color: 'red', message: errorOf(done.error).detail });
+                    else
+                      undoNotice(
+                        `${set.name} is deleted`,
+                        () => void keep({ name: set.name, rules: set.rules }),
+                      );
+                  })
+                }
+              >
+                Delete
+              </Button>
+            )}
+          </Group>
+          <Text>{saidOf(set.rules)}</Text>
+        </section>
+      ))}
+    </Stack>
+  );
+}
