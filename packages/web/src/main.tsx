@@ -14,6 +14,7 @@ import { makeStore } from './session/store.ts';
 import { Broken } from './app/Broken.tsx';
 import { Gate } from './app/Gate.tsx';
 import { HouseMark } from './app/HouseMark.tsx';
+import { SkipLink } from './app/SkipLink.tsx';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
 
@@ -76,8 +77,9 @@ startOffline();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>
-      <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="light">
+      <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="auto">
         <Notifications position="bottom-right" />
+        <SkipLink />
         <HouseMark />
         <Gate>
           <RouterProvider router={router} />

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { RackView } from '../features/rack/RackView.tsx';
 import { RuleShelf } from '../features/rules/RuleShelf.tsx';
 import { SawShelf } from '../features/setup/SawShelf.tsx';
+import { useTitle } from '../shared/use-title.ts';
 import { TrimShelf } from '../features/setup/TrimShelf.tsx';
 
 const PARTS = [
@@ -15,6 +16,7 @@ const PARTS = [
 /** What belongs to the crew and to no job: its trims with their prices, its saws with their record, its rack, its rules. */
 export function LibraryPage() {
   const { part = 'trims' } = useParams();
+  useTitle(PARTS.find((one) => one.key === part)?.label, 'Library');
   return (
     <div className="frame">
       <header>

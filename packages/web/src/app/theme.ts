@@ -31,7 +31,8 @@ export const theme = createTheme({
   fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif",
   headings: { fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif", fontWeight: '650' },
   primaryColor: 'chalk',
-  primaryShade: { light: 7, dark: 4 },
+  // White letters lie on both: 4.5:1 and more.
+  primaryShade: { light: 7, dark: 5 },
   autoContrast: true,
   colors: { chalk, wood },
   defaultRadius: 'sm',

@@ -1,10 +1,11 @@
-import { ActionIcon, useMantineColorScheme } from '@mantine/core';
+import { ActionIcon, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun } from '@tabler/icons-react';
 
 /** Switches between the day's colours and the garage's. */
 export function SchemeButton() {
-  const { colorScheme, toggleColorScheme } = useMantineColorScheme();
-  const dark = colorScheme === 'dark';
+  const { toggleColorScheme } = useMantineColorScheme();
+  // Until one is chosen it is the system's.
+  const dark = useComputedColorScheme('light') === 'dark';
   return (
     <ActionIcon
       size={38}

@@ -13,6 +13,8 @@ import { PersonHere } from './PersonHere.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 
 interface Props {
+  /** Said of the screen; what is seen says it already. */
+  readonly heading: string;
   readonly jobId: string;
   readonly name: string;
   readonly unit: Unit;
@@ -42,7 +44,7 @@ function BenchLink({ jobId, roomId }: { jobId: string; roomId: string | undefine
 
 /** The job, its stages and its rooms on two slim lines. Drawn anew only when one of them changes, not while one types. */
 export const JobHeader = memo(function JobHeader(props: Props) {
-  const { jobId, name, unit, stage, roomId, rooms, measured, onSetup, onHelp } = props;
+  const { heading, jobId, name, unit, stage, roomId, rooms, measured, onSetup, onHelp } = props;
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const commands = useCommands(jobId);
@@ -56,6 +58,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
   };
   return (
     <header>
+      <h1 className="said-only">{heading}</h1>
       <div className="bar">
         <Link to="/" aria-label="All jobs" title="All jobs" className="back">
           ‹

@@ -33,6 +33,7 @@ import { WalkPage } from '../../features/walk/WalkPage.tsx';
 import { useMoveOpening } from '../../features/walk/use-move-opening.ts';
 import { useSheet, type EditSurvey } from '../../session/use-sheet.ts';
 import { FieldScope } from '../../shared/half-written.ts';
+import { useTitle } from '../../shared/use-title.ts';
 import { usePrinting } from '../../shared/use-printing.ts';
 import { Words } from '../../shared/words.tsx';
 import { useLater } from '../../shared/use-later.ts';
@@ -80,6 +81,8 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const file = useJobFile(job);
   const room = useRoom(job, roomId ?? '');
   const quick = useQuickRoom(job, room);
+  const heading = headingOf(stage, room?.name);
+  useTitle(heading, job.name);
   const cuts = useCutRecords(job.id, file);
   const live = usePlanUnlessWalking(stage, job.id, file, job.settings.pins, cuts);
   const rackName = useRackWords(job, live.plan);
@@ -149,6 +152,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
         <div className="frame no-print">
           <div>
             <JobHeader
+              heading={`${heading}, ${job.name}`}
               jobId={job.id}
               name={job.name}
               unit={job.unit}
@@ -211,6 +215,15 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   );
 }
 
+/** What a stage is called, with its room where it is about one. */
+function headingOf(stage: Stage, room: string | undefined): string {
+  const name = NAMES[stage as keyof typeof NAMES] ?? STAGES.find((one) => one.key === stage)?.label ?? '';
+  return stage === HOME || stage === FILES || stage === PAPER || room === undefined
+    ? name
+    : `${name}: ${room}`;
+}
+const NAMES = { [HOME]: 'Rooms', [OPENINGS]: 'Openings', [PAPER]: 'Paper', [FILES]: 'Files' } as const;
+
 /** Where the ribbon has nothing to say. */
 const WITHOUT_STRIP: ReadonlySet<Stage> = new Set([HOME, OPENINGS, PAPER, FILES, 'hang']);
 
@@ -247,7 +260,7 @@ interface BodyProps {
 }
 
 const Hint = ({ children }: { children: string }) => (
-  <Center>
+  <Center component="main">
     <Text c="dimmed" p="xl" ta="center">
       {children}
     </Text>

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { benchSheets } from '@long-miter/core';
 import { useShownJob } from '../../session/shown-job.ts';
 import { SchemeButton } from '../../shared/SchemeButton.tsx';
+import { useTitle } from '../../shared/use-title.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { keepBench, unitPicked } from '../../session/bench-slice.ts';
 import { PracticeView } from './PracticeView.tsx';
@@ -36,6 +37,7 @@ export function BenchPage() {
   const current = sheetKey === PRACTICE || sheetKey === AT_SAW ? sheetKey : sheet.key;
   const query = params.size > 0 ? `?${params.toString()}` : '';
   useEffect(() => keepBench(bench), [bench]);
+  useTitle(current === PRACTICE || current === AT_SAW ? 'Practice' : sheet.name, 'Bench');
   // Opened from a job, the Bench speaks that job's unit.
   const jobUnit = job?.unit;
   useEffect(() => {

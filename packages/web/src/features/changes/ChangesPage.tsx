@@ -12,6 +12,7 @@ import {
 } from '@long-miter/core';
 import { errorOf, useChangesQuery } from '../../api/api.ts';
 import { useJob } from '../../session/use-job.ts';
+import { useTitle } from '../../shared/use-title.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 
 /** Figures of a change that are shown before one asks for all. */
@@ -29,6 +30,7 @@ function OfJob({ jobId }: { readonly jobId: string }) {
 }
 
 function List({ job }: { readonly job: JobRecord | undefined }) {
+  useTitle('Who changed what', job?.name);
   const [search, setSearch] = useState('');
   const [befores, setBefores] = useState<readonly (string | undefined)[]>([undefined]);
   return (
@@ -58,26 +60,30 @@ function List({ job }: { readonly job: JobRecord | undefined }) {
             value={search}
             onChange={(event) => setSearch(event.currentTarget.value)}
           />
-          <Table className="panel" verticalSpacing={6} layout="fixed">
-            <Table.Thead>
-              <Table.Tr>
-                <Table.Th w={150}>When</Table.Th>
-                <Table.Th w={190}>Who, from where</Table.Th>
-                <Table.Th>What</Table.Th>
-              </Table.Tr>
-            </Table.Thead>
-            <Table.Tbody>
-              {befores.map((before, index) => (
-                <Page
-                  key={before ?? 'newest'}
-                  job={job}
-                  before={before}
-                  search={search.trim().toLowerCase()}
-                  onMore={index === befores.length - 1 ? (last) => setBefores([...befores, last]) : undefined}
-                />
-              ))}
-            </Table.Tbody>
-          </Table>
+          <Table.ScrollContainer minWidth={560} type="native">
+            <Table className="panel" verticalSpacing={6} layout="fixed">
+              <Table.Thead>
+                <Table.Tr>
+                  <Table.Th w={150}>When</Table.Th>
+                  <Table.Th w={190}>Who, from where</Table.Th>
+                  <Table.Th>What</Table.Th>
+                </Table.Tr>
+              </Table.Thead>
+              <Table.Tbody>
+                {befores.map((before, index) => (
+                  <Page
+                    key={before ?? 'newest'}
+                    job={job}
+                    before={before}
+                    search={search.trim().toLowerCase()}
+                    onMore={
+                      index === befores.length - 1 ? (last) => setBefores([...befores, last]) : undefined
+                    }
+                  />
+                ))}
+              </Table.Tbody>
+            </Table>
+          </Table.ScrollContainer>
           <Text size="sm" c="dimmed">
             What happens at the saw and on the wall stands in the job’s log, under Hang.
           </Text>

@@ -27,6 +27,7 @@ import {
 } from '../../api/api.ts';
 import { Qr } from '../../shared/Qr.tsx';
 import { Credentials, deviceName } from './Credentials.tsx';
+import { useTitle } from '../../shared/use-title.ts';
 import { Keeping } from './Keeping.tsx';
 import { Programs } from './Programs.tsx';
 import { SignOut } from './SignOut.tsx';
@@ -41,6 +42,7 @@ const say = (result: { error?: unknown }): void => {
 /** The crew: who belongs to it and what each may do, invitations, and where one is signed in oneself. */
 export function CrewPage() {
   const { data: session } = useSessionQuery();
+  useTitle('Crew');
   return (
     <div className="frame">
       <header>
@@ -48,7 +50,7 @@ export function CrewPage() {
           <Link to="/" aria-label="All jobs" title="All jobs" className="back">
             ‹
           </Link>
-          <b>Crew</b>
+          <h1 className="bar-title">Crew</h1>
           {session?.me && (
             <Group gap={12} ml="auto">
               <Text>

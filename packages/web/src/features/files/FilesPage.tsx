@@ -107,7 +107,7 @@ export function FilesPage({ job, plan }: { readonly job: JobRecord; readonly pla
   return (
     <main className="work scroll" style={{ display: 'block' }}>
       <Stack gap={12} maw={1000}>
-        <Title order={1} size="h3">
+        <Title order={2} size="h3">
           Files
         </Title>
         <Group gap={12} align="flex-end">

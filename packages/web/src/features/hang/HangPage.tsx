@@ -248,7 +248,7 @@ function Card({
               {at + 1} of {lines.length} up
             </Text>
             <Slider
-              aria-label="Step through the hanging"
+              thumbLabel="Step through the hanging"
               style={{ flex: 1 }}
               min={1}
               max={Math.max(2, lines.length)}

@@ -96,7 +96,9 @@ export function Lessons({ file, shop, log }: Props) {
               <Table.Th>No.</Table.Th>
               <Table.Th>asked for</Table.Th>
               <Table.Th>is</Table.Th>
-              <Table.Th />
+              <Table.Th>
+                <span className="said-only">more</span>
+              </Table.Th>
             </Table.Tr>
           </Table.Thead>
           <Table.Tbody>

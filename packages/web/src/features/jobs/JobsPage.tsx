@@ -31,6 +31,7 @@ import { newId } from '../../session/tab-tag.ts';
 import { localCurrency } from '../../shared/local-currency.ts';
 import { JobStrip } from './JobStrip.tsx';
 import { DemoRoles } from './DemoRoles.tsx';
+import { useTitle } from '../../shared/use-title.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 
 /** Jobs that one goes on with from here. */
@@ -42,6 +43,7 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
   const { data: session } = useSessionQuery();
   // Where there are accounts jobs are the lead's to make.
   const mayLead = session?.me === undefined || session.me.role === 'lead';
+  useTitle();
   const [search, setSearch] = useState('');
   // The job's screens are fetched while one looks for it, so that it opens at once.
   useEffect(onIdle, [onIdle]);
@@ -135,7 +137,9 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
               <Table.Th w={150} className="hide-narrow">
                 Last change
               </Table.Th>
-              <Table.Th w={100} />
+              <Table.Th w={100}>
+                <span className="said-only">what can be done with it</span>
+              </Table.Th>
             </Table.Tr>
           </Table.Thead>
           <Table.Tbody>

@@ -117,7 +117,7 @@ export function PaperPage({ job, file, roomId }: Props) {
           )}
         </Stack>
       </section>
-      <section className="panel scroll" aria-label="As it is printed" style={{ padding: 16 }}>
+      <section className="panel scroll" aria-label="As it is printed" tabIndex={0} style={{ padding: 16 }}>
         {kind === 'ticked' ? (
           <Ticked file={file} shop={shop} session={session} />
         ) : isLabels && labels.length === 0 ? (

@@ -87,7 +87,9 @@ export function StickSheet({
       <caption>{title}</caption>
       <thead>
         <tr>
-          <th />
+          <th>
+            <span className="said-only">done</span>
+          </th>
           <th>Piece, end</th>
           <th>Mark</th>
           <th>From, on which edge</th>
@@ -205,7 +207,9 @@ function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
     <table aria-label="Pieces by room">
       <thead>
         <tr>
-          <th />
+          <th>
+            <span className="said-only">done</span>
+          </th>
           <th>No.</th>
           <th>Goes to</th>
           <th>Length</th>

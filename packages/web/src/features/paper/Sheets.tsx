@@ -33,9 +33,9 @@ export function CutSheets({ file, shop, head }: Props) {
   const sticks = work.sticks.filter((one) => one.todo.length > 0);
   return (
     <>
-      <h1>
+      <h2 className="sheet-head">
         {file.name}: cut sheet by {spoken('stick', file.vocabulary)}
-      </h1>
+      </h2>
       <p>
         {head}. Each line is one cut: mark it on the edge named, set the saw, keep the side named, tick it.
       </p>
@@ -63,14 +63,16 @@ export function HangSheets({ file, shop, head, room }: Props & { readonly room: 
   const sheets = useMemo(() => hangSheets(file, shop, room), [file, shop, room]);
   return (
     <>
-      <h1>{file.name}: hang sheet by wall</h1>
+      <h2 className="sheet-head">{file.name}: hang sheet by wall</h2>
       <p>{head}. In the order of hanging; the number is on the back of each piece.</p>
       {sheets.map(({ place, lines }) => (
         <table key={place} aria-label={place}>
           <caption>{place}</caption>
           <thead>
             <tr>
-              <th />
+              <th>
+                <span className="said-only">done</span>
+              </th>
               <th>No.</th>
               <th>Length</th>
               <th>Left end, right end</th>
@@ -123,7 +125,7 @@ export function HandoverSheet({ file, shop, head }: Props) {
   );
   return (
     <>
-      <h1>{file.name}: handed over</h1>
+      <h2 className="sheet-head">{file.name}: handed over</h2>
       <p>{head}</p>
       {part(
         'Not on the wall yet',

@@ -95,7 +95,9 @@ export function RackView({ job }: { job?: JobRecord }) {
                 <Table.Th>Length, ends</Table.Th>
                 <Table.Th miw={190}>Place</Table.Th>
                 <Table.Th>For</Table.Th>
-                <Table.Th />
+                <Table.Th>
+                  <span className="said-only">more</span>
+                </Table.Th>
               </Table.Tr>
             </Table.Thead>
             <Table.Tbody>

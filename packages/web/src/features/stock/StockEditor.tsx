@@ -45,7 +45,9 @@ export function StockEditor({ job }: { job: JobRecord }) {
             <Table.Th>Length</Table.Th>
             <Table.Th>Price</Table.Th>
             <Table.Th>How many</Table.Th>
-            <Table.Th />
+            <Table.Th>
+              <span className="said-only">more</span>
+            </Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>

@@ -33,13 +33,15 @@ export function StockPage({ job, file, live, onPiece, rack }: Props) {
   const shown = live.plan ?? live.latest;
   return (
     <div className="stock">
-      <SegmentedControl
-        className="stock-views"
-        aria-label="Views of the stock"
-        value={view}
-        data={VIEWS.map(({ value, label }) => ({ value, label: inWords(label) }))}
-        onChange={(value) => setView(value)}
-      />
+      <section aria-label="Which view">
+        <SegmentedControl
+          className="stock-views"
+          aria-label="Views of the stock"
+          value={view}
+          data={VIEWS.map(({ value, label }) => ({ value, label: inWords(label) }))}
+          onChange={(value) => setView(value)}
+        />
+      </section>
       {view === 'sticks' && <SticksView job={job} file={file} live={live} onPiece={onPiece} />}
       {view === 'what-if' && <WhatIfView job={job} file={file} plan={live.plan} onPiece={onPiece} />}
       {view === 'figures' && <ChartsView job={job} file={file} plan={shown} />}

@@ -119,7 +119,9 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
     <Table verticalSpacing={2} mt={6} aria-label="Against the rule of thumb">
       <Table.Thead>
         <Table.Tr>
-          <Table.Th />
+          <Table.Th>
+            <span className="said-only">more</span>
+          </Table.Th>
           <Table.Th ta="right">{inWords('Sticks')}</Table.Th>
           <Table.Th ta="right">Money</Table.Th>
           <Table.Th ta="right">Waste</Table.Th>

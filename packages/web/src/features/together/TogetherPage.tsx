@@ -11,6 +11,7 @@ import {
   type SharedStick,
   type Together,
 } from '@long-miter/core';
+import { useTitle } from '../../shared/use-title.ts';
 import { api, errorOf, useJobsQuery } from '../../api/api.ts';
 import { useAppDispatch } from '../../session/store.ts';
 import { withKnownTrims } from '../../session/use-job.ts';
@@ -38,6 +39,7 @@ export function TogetherPage() {
   const jobs = all?.filter((job) => !job.archived);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const { found, ask, stop } = useTogether();
+  useTitle('One purchase for several jobs');
   return (
     <div className="frame">
       <header>
@@ -45,7 +47,7 @@ export function TogetherPage() {
           <Link to="/" aria-label="All jobs" title="All jobs" className="back">
             ‹
           </Link>
-          <b>One purchase for several jobs</b>
+          <h1 className="bar-title">One purchase for several jobs</h1>
         </div>
       </header>
       <div className="stock">

@@ -14,6 +14,7 @@ import {
 } from '@long-miter/core';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
+import { useTitle } from '../../shared/use-title.ts';
 import { useGrowing } from '../../shared/use-growing.ts';
 import { useJob } from '../../session/use-job.ts';
 
@@ -27,6 +28,7 @@ export function WalkSheetsPage() {
   const { job, missing } = useJob(jobId);
   const which = params.get('room') ?? '';
   const rooms = job?.rooms.filter((room) => which === '' || room.id === which) ?? [];
+  useTitle('Sheets to walk with', job?.name);
   const ready = useGrowing(rooms.length, `${jobId} ${which}`);
   if (!job)
     return (
@@ -36,7 +38,8 @@ export function WalkSheetsPage() {
     );
   const blank = which === 'blank';
   return (
-    <div className="sheets">
+    <main className="sheets">
+      <h1 className="said-only">Sheets to walk with, {job.name}</h1>
       <Group className="no-print" gap={10} p="10px 16px">
         <Link to={`/jobs/${job.id}/rooms`}>back to {job.name}</Link>
         <NativeSelect
@@ -71,7 +74,7 @@ export function WalkSheetsPage() {
           This job has no room yet; print a blank sheet to walk the first one on paper.
         </Text>
       )}
-    </div>
+    </main>
   );
 }
 
@@ -151,12 +154,12 @@ const RoomSheetPaper = memo(function RoomSheetPaper({ job, room }: { job: JobRec
   const whole = roomOf(room);
   return (
     <section className="sheet-page" aria-label={`Walk sheet of ${room.name}`}>
-      <h1>
+      <h2 className="sheet-head">
         {room.name}{' '}
         <small>
           {job.name}, {job.unit === 'in' ? 'inches' : 'millimetres'}
         </small>
-      </h1>
+      </h2>
       {whole ? (
         <>
           <div style={{ height: 300 }}>
@@ -182,12 +185,12 @@ const RoomSheetPaper = memo(function RoomSheetPaper({ job, room }: { job: JobRec
 function BlankSheet({ job }: { job: JobRecord }) {
   return (
     <section className="sheet-page" aria-label="Blank walk sheet">
-      <h1>
+      <h2 className="sheet-head">
         Room: ______________________{' '}
         <small>
           {job.name}, {job.unit === 'in' ? 'inches' : 'millimetres'}
         </small>
-      </h1>
+      </h2>
       <p>
         Stand in the doorway. Walls left to right from the entry, each at its foot. After each wall the
         corner: what was read, and on which scale. Mark assumed corners with a question mark.

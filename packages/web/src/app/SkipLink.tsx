@@ -1,0 +1,15 @@
+/** The first thing that a key reaches: past the head, to what one works at. */
+export const SkipLink = () => (
+  <a
+    className="skip-link no-print"
+    href="#root"
+    onClick={(event) => {
+      event.preventDefault();
+      const main = document.querySelector('main');
+      main?.setAttribute('tabindex', '-1');
+      main?.focus();
+    }}
+  >
+    Skip to the work
+  </a>
+);
