@@ -104,3 +104,35 @@ test('the headless command writes the same lists and pictures, and says what the
   expect(readFileSync(out).subarray(0, 5).toString()).toBe('%PDF-');
   expect(run('--help')).toContain('cut-list.xlsx');
 });
+
+test('a trim goes from a job into the Library, is changed there, and the job sees what is otherwise', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByLabel('Name of the new job').fill('With a library');
+  await page.getByLabel('Its first room').fill('Parlour');
+  await page.getByRole('button', { name: 'Start job' }).click();
+  await expect(page.getByLabel('Name of the room')).toHaveValue('Parlour');
+  await page.getByRole('button', { name: 'Set-up' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('Name of base', { exact: true }).fill('Parlour base');
+  await drawer.getByLabel('Name of base', { exact: true }).press('Enter');
+  await drawer.getByRole('button', { name: 'Keep in the Library' }).first().click();
+  await expect(drawer.getByText('as in the Library')).toBeVisible();
+  // Another face in this job: the Library has it otherwise, with before and after.
+  await drawer.getByLabel('Face of base', { exact: true }).fill('5 1/2');
+  await drawer.getByLabel('Face of base', { exact: true }).press('Enter');
+  await expect(drawer.getByText('face: 5 1/2 in → 5 1/4 in')).toBeVisible();
+  await drawer.getByRole('button', { name: 'Take that over' }).click();
+  await expect(drawer.getByLabel('Face of base', { exact: true })).toHaveValue('5 1/4');
+
+  await page.goto('/library');
+  await expect(page.getByRole('region', { name: 'Parlour base' })).toContainText('face 5 1/4 in', {
+    timeout: 10_000,
+  });
+  // By its name from anywhere.
+  await page.keyboard.press('Control+k');
+  await page.getByLabel('Find a screen, a job, a room').fill('With a lib');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Rooms', exact: true })).toBeVisible();
+});

@@ -14,6 +14,7 @@ import { makeStore } from './session/store.ts';
 import { Broken } from './app/Broken.tsx';
 import { Gate } from './app/Gate.tsx';
 import { HouseMark } from './app/HouseMark.tsx';
+import { Root } from './app/Root.tsx';
 import { SkipLink } from './app/SkipLink.tsx';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
@@ -66,9 +67,16 @@ const routes: readonly RouteObject[] = [
   { path: '*', element: jobs },
 ];
 
-const router = createBrowserRouter(
-  routes.map((route) => ({ ...route, errorElement: <Broken />, hydrateFallbackElement: <></> })),
-);
+const router = createBrowserRouter([
+  {
+    element: <Root />,
+    children: routes.map((route) => ({
+      ...route,
+      errorElement: <Broken />,
+      hydrateFallbackElement: <></>,
+    })),
+  },
+] as RouteObject[]);
 
 const store = makeStore();
 void startSession(store);

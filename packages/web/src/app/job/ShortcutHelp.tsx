@@ -5,8 +5,9 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Tab, Shift+Tab', 'next and previous field'],
   ['a 92, d 32, 36, 80 …', 'in the walk line: the corner, a door and more of the last wall'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo and redo on the walk sheet'],
-  ['Alt+1 … Alt+4', 'Walk, Joints, Stock, Saw'],
+  ['Alt+1 … Alt+5', 'Walk, Joints, Stock, Saw, Hang'],
   ['← →', 'previous and next cut at the saw'],
+  ['Ctrl+K', 'finds a room, a piece, a job, a calculator, a screen by its name'],
   ['?', 'this list'],
 ];
 

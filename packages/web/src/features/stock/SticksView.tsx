@@ -123,7 +123,8 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         className="panel scroll"
         aria-label="Sticks"
         tabIndex={0}
-        style={{ padding: '8px 12px', opacity: plan ? 1 : 0.6 }}
+        aria-busy={!plan}
+        style={{ padding: '8px 12px' }}
       >
         <Group justify="space-between" align="baseline">
           <Title order={2} size="h4">
