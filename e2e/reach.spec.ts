@@ -41,6 +41,8 @@ test('no screen has a fault for whoever cannot see it well, by day and in the ga
   const found: string[] = [];
   const look = async (name: string, dark: boolean): Promise<void> => {
     await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
+    // Colours change in a moment; a page that plans takes a little longer.
+    await page.waitForTimeout(350);
     const checker = new AxeBuilder({ page });
     const { violations } = await (
       dark
@@ -56,7 +58,6 @@ test('no screen has a fault for whoever cannot see it well, by day and in the ga
     await page.emulateMedia({ colorScheme: 'light' });
     await page.goto(path.replace('ID', id).replace('PORCH', porch));
     await expect(page.locator('main')).toBeVisible({ timeout: 20_000 });
-    await page.waitForTimeout(400);
     await look(name, false);
     await look(name, true);
     const headings = await page.locator('h1:not(.only-print h1)').count();

@@ -6,6 +6,7 @@ import {
   recordsOf,
   starterSettings,
   type AddOffcut,
+  type JobFile,
 } from '@long-miter/core';
 import { storeJobFile } from '../features/jobs/service.ts';
 import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
@@ -20,17 +21,11 @@ import { quayStreet } from './quay-street.ts';
 
 /** Puts the demo jobs in, each once in the life of a database: a deleted one stays deleted. */
 export async function seedDemo(context: Context): Promise<void> {
-  await seedPorch(context);
   // The last one is the newest: it stands first in the list.
-  for (const demo of [gableRow, quayStreet, fernhollow]) {
-    if (await wasSeeded(context.db, demo.name)) continue;
-    const file = checkJobFile(demo);
-    if (!file.ok)
-      throw new Error(
-        `the demo job is not valid: ${file.issues.map((issue) => `${issue.at} ${issue.text}`).join('; ')}`,
-      );
-    await storeJobFile(context, file.value, demo.name);
-  }
+  await seedJob(context, gableRow);
+  await seedJob(context, quayStreet);
+  await seedPorch(context);
+  await seedJob(context, fernhollow);
   await seedLibrary(context);
   await context.transaction(async (own) => {
     if (await wasSeeded(own.db, RACK)) return;
@@ -39,7 +34,17 @@ export async function seedDemo(context: Context): Promise<void> {
   });
 }
 
-/** A job half cut, with its shop log; before the others, so that it does not stand first in the list. */
+async function seedJob(context: Context, demo: JobFile): Promise<void> {
+  if (await wasSeeded(context.db, demo.name)) return;
+  const file = checkJobFile(demo);
+  if (!file.ok)
+    throw new Error(
+      `the demo job is not valid: ${file.issues.map((issue) => `${issue.at} ${issue.text}`).join('; ')}`,
+    );
+  await storeJobFile(context, file.value, demo.name);
+}
+
+/** A job half cut, with its shop log. */
 async function seedPorch(context: Context): Promise<void> {
   if (await wasSeeded(context.db, porch.name)) return;
   const log = porchLog();

@@ -34,6 +34,7 @@ export const theme = createTheme({
   // White letters lie on both: 4.5:1 and more.
   primaryShade: { light: 7, dark: 5 },
   autoContrast: true,
+  respectReducedMotion: true,
   colors: { chalk, wood },
   defaultRadius: 'sm',
   fontSizes: { xs: '0.82rem', sm: '0.94rem', md: '1.06rem', lg: '1.2rem', xl: '1.45rem' },

@@ -150,8 +150,11 @@ function Page({
   );
 }
 
-const surveyOf = (row: ChangeRow, job: JobRecord | undefined) =>
-  job?.rooms.find((room) => room.name === row.about)?.survey;
+/** The room that a change is about; undefined where several go by its name, as walls are counted in the room. */
+function surveyOf(row: ChangeRow, job: JobRecord | undefined) {
+  const rooms = job?.rooms.filter((room) => room.name === row.about) ?? [];
+  return rooms.length === 1 ? rooms[0]!.survey : undefined;
+}
 
 /** A figure in words; of another job, and of what is no room, by its own name. */
 function figureWords(row: ChangeRow, figure: ChangedFigure, job: JobRecord | undefined): string {
