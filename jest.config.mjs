@@ -18,6 +18,7 @@ export default {
   // A slow machine is no fault: nothing here is judged by its time.
   testTimeout: 60_000,
   maxWorkers: 2,
+  testSequencer: '<rootDir>/scripts/lib/long-first.cjs',
   projects: [
     {
       ...common,

@@ -10,7 +10,7 @@ const toOpenings = async (page: Page): Promise<void> => {
     .getByRole('navigation', { name: 'Parts of the walk' })
     .getByRole('link', { name: 'Openings' })
     .click();
-  await expect(page.getByRole('heading', { name: 'Openings' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Openings', level: 2 })).toBeVisible();
 };
 const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
 const cell = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true });

@@ -32,6 +32,17 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['together', '/together'],
 ];
 
+/** What is looked at in the garage. */
+const IN_THE_GARAGE: ReadonlySet<string> = new Set([
+  'first page',
+  'walk',
+  'joints',
+  'stock',
+  'saw at work',
+  'hang',
+  'library',
+]);
+
 test('no screen has a fault for whoever cannot see it well, by day and in the garage; each has a title and one main heading', async ({
   page,
 }) => {
@@ -41,8 +52,10 @@ test('no screen has a fault for whoever cannot see it well, by day and in the ga
   const found: string[] = [];
   const look = async (name: string, dark: boolean): Promise<void> => {
     await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
-    // Colours change in a moment; a page that plans takes a little longer.
-    await page.waitForTimeout(350);
+    // Loaded anew: colours that are just changing are neither the one nor the other.
+    if (dark) await page.reload();
+    await expect(page.locator('main')).toBeVisible({ timeout: 20_000 });
+    await page.waitForTimeout(300);
     const checker = new AxeBuilder({ page });
     const { violations } = await (
       dark
@@ -57,9 +70,8 @@ test('no screen has a fault for whoever cannot see it well, by day and in the ga
   for (const [name, path] of SCREENS) {
     await page.emulateMedia({ colorScheme: 'light' });
     await page.goto(path.replace('ID', id).replace('PORCH', porch));
-    await expect(page.locator('main')).toBeVisible({ timeout: 20_000 });
     await look(name, false);
-    await look(name, true);
+    if (IN_THE_GARAGE.has(name)) await look(name, true);
     const headings = await page.locator('h1:not(.only-print h1)').count();
     if (headings !== 1) found.push(`${name}: ${headings} main headings`);
     const title = await page.title();

@@ -2,7 +2,6 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { newRoom, typeWalls, watchPage } from './support.ts';
 
@@ -82,7 +81,9 @@ test('a new user records a room of six walls and a door, sees its joints, gets t
   expect(faults).toEqual([]);
 });
 
-test('the demo opens with its bay, its splices and its proof, and every view meets AA', async ({ page }) => {
+test('the demo opens with its bay, its splices and its proof, without a fault in any view', async ({
+  page,
+}) => {
   const { faults } = watchPage(page);
   await page.goto('/');
   await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
@@ -98,10 +99,6 @@ test('the demo opens with its bay, its splices and its proof, and every view mee
       );
     if (stage === 'Saw')
       await expect(page.getByRole('region', { name: 'This cut' })).toBeVisible({ timeout: 45_000 });
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    expect(violations.map((one) => `${stage}: ${one.id} ${one.nodes[0]?.html ?? ''}`)).toEqual([]);
   }
   expect(faults).toEqual([]);
 });

@@ -1,12 +1,14 @@
 /** @jest-environment jest-fixed-jsdom */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
-import { cleanup, screen, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, Route, Routes } from 'react-router';
-import { starterSettings, type CrewSaw } from '@long-miter/core';
+import { libraryTrimOf, starterSettings, type CrewSaw } from '@long-miter/core';
 import { LibraryPage } from '../src/app/LibraryPage.tsx';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { playServer, problem } from './support/server.ts';
+import { openJob } from './support/session.ts';
+import { jobOf, rectangle } from './support/sheet.tsx';
 
 beforeAll(() => {
   stubBrowser();
@@ -15,14 +17,15 @@ beforeAll(() => {
 afterEach(cleanup);
 const server = playServer();
 
-const open = (answer: () => unknown) => {
-  server.answers = { 'GET /api/saws': answer };
+const open = async (answer: () => unknown, part = 'saws') => {
+  server.answers = { [`GET /api/${part}`]: answer };
   show(
-    <MemoryRouter initialEntries={['/library']}>
+    <MemoryRouter initialEntries={[part === 'trims' ? '/library' : `/library/${part}`]}>
       <Routes>
         <Route path="/library/:part?" element={<LibraryPage />} />
       </Routes>
     </MemoryRouter>,
+    await openJob(jobOf([rectangle()])),
   );
   return userEvent.setup();
 };
@@ -49,7 +52,7 @@ describe('the library', () => {
         ],
       },
     };
-    const user = open(() => [saw]);
+    const user = await open(() => [saw]);
     const shown = within(await screen.findByRole('region', { name: 'bench saw' }));
     expect(
       shown.getByText(
@@ -64,12 +67,39 @@ describe('the library', () => {
     expect(await screen.findByText(/^The rack is empty/)).toBeTruthy();
   });
   test('without a saw it says where one comes from; what the server refuses is said', async () => {
-    open(() => []);
+    await open(() => []);
     expect(await screen.findByText(/^No saw is kept for the crew yet/)).toBeTruthy();
     cleanup();
-    open(() => problem(503, 'the database is away'));
+    await open(() => problem(503, 'the database is away'));
     expect((await screen.findByRole('alert')).textContent).toBe(
       'The saws cannot be shown: the database is away.',
     );
+  });
+  test('begins with the trims: an example until somebody says that its figures are right', async () => {
+    const settings = starterSettings('in');
+    const trim = {
+      ...libraryTrimOf(
+        { unit: 'in', coin: { currency: 'USD', digits: 2 }, settings },
+        settings.profiles[0]!,
+        't1',
+        '2026-11-02',
+      ),
+      source: 'the yard',
+      confirmed: false,
+      keptAt: '2026-11-02T09:00:00.000Z',
+    };
+    const user = await open(() => [trim], 'trims');
+    const card = within(await screen.findByRole('region', { name: 'Base 5 1/4' }));
+    expect(card.getByText('example')).toBeTruthy();
+    expect(card.getByText('prices of the yard, 2026-11-02')).toBeTruthy();
+    expect(card.getByText('18.88 USD')).toBeTruthy();
+    server.answers = {
+      ...server.answers,
+      'PUT /api/trims/t1': () => [{ ...trim, confirmed: true }],
+    };
+    await user.click(card.getByRole('button', { name: 'These figures are right' }));
+    await waitFor(() => expect(server.asked.at(-1)?.body).toMatchObject({ id: 't1', confirmed: true }));
+    const [{ keptAt: _kept, ...sent }] = [trim];
+    expect(server.asked.at(-1)?.body).toEqual({ ...sent, confirmed: true });
   });
 });

@@ -93,6 +93,11 @@ export async function restoreFrom(
     await changePlaces(connection, config.database, beside, `${config.database}_old_${mark}`);
     return { rows, before };
   } catch (error) {
+    const { errno } = error as { errno?: number };
+    if (errno === 1044 || errno === 1142)
+      throw new BackupFault(
+        'the login of the database may not make a second one beside it: restore by `npm run restore`',
+      );
     if (error instanceof BackupFault)
       throw new BackupFault(error.message.replaceAll(join(folder, 'the backup'), 'the file'));
     throw error;

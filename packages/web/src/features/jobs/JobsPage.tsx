@@ -15,7 +15,7 @@ import {
 import { useDebouncedValue } from '@mantine/hooks';
 import { notifications } from '@mantine/notifications';
 import { IconArchiveOff, IconPencil, IconSearch, IconTrash, IconUpload } from '@tabler/icons-react';
-import { useEffect, useState, type FormEvent } from 'react';
+import { lazy, Suspense, useEffect, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { JobSummary, Unit } from '@long-miter/core';
 import { api, errorOf, useJobsQuery, usePutAwayQuery, useSessionQuery } from '../../api/api.ts';
@@ -29,10 +29,14 @@ import {
 import { outbox } from '../../session/outbox.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { localCurrency } from '../../shared/local-currency.ts';
-import { JobStrip } from './JobStrip.tsx';
 import { DemoRoles } from './DemoRoles.tsx';
 import { useTitle } from '../../shared/use-title.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+
+/** Drawings and the log are fetched after the list: the page is there first. */
+const JobStrip = lazy(async () => ({ default: (await import('./JobStrip.tsx')).JobStrip }));
+/** Height of a strip, so that nothing below it moves when it comes. */
+const STRIP_HEIGHT = 126;
 
 /** Jobs that one goes on with from here. */
 const RECENT = 3;
@@ -86,7 +90,9 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
             Go on
           </Title>
           {recent.map((job) => (
-            <JobStrip key={job.id} summary={job} />
+            <Suspense key={job.id} fallback={<div className="panel" style={{ height: STRIP_HEIGHT }} />}>
+              <JobStrip summary={job} />
+            </Suspense>
           ))}
         </Stack>
       )}
