@@ -1,5 +1,5 @@
 export * from './sheets.ts';
 export * from './on-page.ts';
-export * from './svg.ts';
+export { escaped as svgText, svgOf } from './svg.ts';
 export * from './real.ts';
 export * from './pictures.ts';

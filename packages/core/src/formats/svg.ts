@@ -3,7 +3,8 @@ import { onPage, type Ink, type Look } from './on-page.ts';
 
 /** A drawing as a picture file of its own. */
 
-const escaped = (text: string): string =>
+/** A text as it stands in a picture file. */
+export const escaped = (text: string): string =>
   text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`).replace(/\p{Cc}/gu, ' ');
 const n = (value: number): string => String(Number(value.toFixed(2)));
 

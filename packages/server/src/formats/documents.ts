@@ -9,6 +9,7 @@ import {
   sawSheet,
   stickPictures,
   svgOf,
+  svgText,
   wallsSheet,
   type JobFile,
   type LogEvent,
@@ -120,7 +121,7 @@ function svgFile(pictures: readonly Picture[]): string {
   const groups = pictures.map(({ name, drawing, ratio }) => {
     const height = WIDTH * ratio;
     const inner = svgOf(drawing, WIDTH, height, ratio < 0.2 ? 4 : 40).replace(/^<\?xml[^>]*>\s*/, '');
-    const group = `<text x="4" y="${top + 16}" font-size="14" font-weight="600">${name.replace(/[&<>]/g, (sign) => `&#${sign.charCodeAt(0)};`)}</text><g transform="translate(0 ${top + 22})">${inner}</g>`;
+    const group = `<text x="4" y="${top + 16}" font-size="14" font-weight="600">${svgText(name)}</text><g transform="translate(0 ${top + 22})">${inner}</g>`;
     top += height + 40;
     return group;
   });

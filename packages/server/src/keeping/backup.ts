@@ -55,7 +55,8 @@ interface Streaming {
   }): { stream(): AsyncIterable<readonly (string | null)[]> };
 }
 
-const quoted = (name: string): string => `\`${name.replaceAll('`', '``')}\``;
+/** A name of the database as it stands in a statement. */
+export const quoted = (name: string): string => `\`${name.replaceAll('`', '``')}\``;
 
 async function tablesOf(connection: PoolConnection): Promise<Map<string, Column[]>> {
   const [rows] = await connection.query<RowDataPacket[]>(

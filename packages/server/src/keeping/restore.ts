@@ -8,7 +8,7 @@ import { pipeline } from 'node:stream/promises';
 import type { PoolConnection, RowDataPacket } from 'mysql2/promise';
 import type { DatabaseConfig } from '../config.ts';
 import { Database } from '../db/pool.ts';
-import { BackupFault, keepBackup, readBackup } from './backup.ts';
+import { BackupFault, keepBackup, quoted, readBackup } from './backup.ts';
 
 /**
  * A backup in the place of what is there, while the server runs: it is read into a database beside, and only when it is whole the two
@@ -17,8 +17,6 @@ import { BackupFault, keepBackup, readBackup } from './backup.ts';
 
 /** More than this is no backup of a crew's. */
 const LARGEST = 2 * 1024 * 1024 * 1024;
-
-const quoted = (name: string): string => `\`${name.replaceAll('`', '``')}\``;
 
 async function tablesIn(connection: PoolConnection, database: string): Promise<string[]> {
   const [rows] = await connection.query<RowDataPacket[]>(
