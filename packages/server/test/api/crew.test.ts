@@ -262,6 +262,26 @@ describe('the table of who may do what', () => {
     expect(wrong).toEqual([]);
   }, 60_000);
 
+  test('lines that stay open, files and what is read as it comes: to nobody, and to nobody who may not', async () => {
+    const wrong: string[] = [];
+    for (const route of table()) {
+      if (!('stream' in route)) continue;
+      const ask = async (who: string | undefined, job: string): Promise<number> =>
+        (await as(who, route.method, fill(route.path, job)).send(route.method === 'GET' ? undefined : {}))
+          .status;
+      if ((await ask(undefined, own.id)) !== 401) wrong.push(`${route.method} ${route.path} as nobody`);
+      for (const role of ['cutter', ...roles]) {
+        if (!MAY[role]!.includes(route.role)) {
+          if ((await ask(role, own.id)) !== 403) wrong.push(`${route.method} ${route.path} as ${role}`);
+        } else if (role === 'guest' && route.path.includes(':job'))
+          for (const job of [foreign.id, randomUUID()])
+            if ((await ask(role, job)) !== 404)
+              wrong.push(`${route.method} ${route.path} as a guest of another`);
+      }
+    }
+    expect(wrong).toEqual([]);
+  }, 60_000);
+
   test('a guest’s list holds his one job, everybody else’s all', async () => {
     const names = async (who: string): Promise<string[]> =>
       ((await as(who, 'GET', '/jobs').expect(200)).body as { name: string }[])

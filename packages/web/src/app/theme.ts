@@ -27,6 +27,20 @@ const wood: MantineColorsTuple = [
   '#3f2d14',
 ];
 
+/** What takes something away: white letters on it are legible, 4.5:1 and more. */
+const red: MantineColorsTuple = [
+  '#fdf0ef',
+  '#f9dcda',
+  '#f2b5b1',
+  '#ea8c86',
+  '#e2665e',
+  '#c4372f',
+  '#bb2f27',
+  '#b3261e',
+  '#971f18',
+  '#7c1812',
+];
+
 export const theme = createTheme({
   fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif",
   headings: { fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif", fontWeight: '650' },
@@ -35,7 +49,7 @@ export const theme = createTheme({
   primaryShade: { light: 7, dark: 5 },
   autoContrast: true,
   respectReducedMotion: true,
-  colors: { chalk, wood },
+  colors: { chalk, wood, red },
   defaultRadius: 'sm',
   fontSizes: { xs: '0.82rem', sm: '0.94rem', md: '1.06rem', lg: '1.2rem', xl: '1.45rem' },
   cursorType: 'pointer',
