@@ -20,7 +20,11 @@ test('a half-written figure is named at the head and is there again after anothe
   await expect(page.getByLabel('Length of wall 5, the next one')).toHaveValue('142 3/');
   await page.getByLabel('Length of wall 5, the next one').fill('');
   // A price that is none stays with its reason, and the one that was stored is not touched.
-  await page.getByRole('link', { name: 'Stock' }).click();
+  const forSale = async () => {
+    await page.getByRole('link', { name: 'Stock' }).click();
+    await page.getByText('For sale', { exact: true }).click();
+  };
+  await forSale();
   const price = page.getByLabel('Price of stock 1', { exact: true });
   const before = await price.inputValue();
   await price.fill('abc');
@@ -29,7 +33,7 @@ test('a half-written figure is named at the head and is there again after anothe
   await expect(price).toHaveAttribute('aria-invalid', 'true');
   await page.getByRole('link', { name: 'Walk' }).click();
   await expect(length(page, 1)).toBeVisible();
-  await page.getByRole('link', { name: 'Stock' }).click();
+  await forSale();
   await expect(price).toHaveValue('abc');
   await price.press('Escape');
   await expect(price).toHaveValue(before);
@@ -60,9 +64,8 @@ test('typing on while the server is slow is no quarrel with oneself; what is rem
   await expect(saveState(page)).toHaveText('Saving…');
   await expect(saveState(page)).toHaveText('Saved', { timeout: 15_000 });
   await page.reload();
-  await page.getByText('Buying', { exact: true }).click();
   await expect(nails).toHaveValue('12');
-  await page.getByText('Sticks', { exact: true }).click();
+  await page.getByText('For sale', { exact: true }).click();
   const lines = page.getByRole('button', { name: /^Remove stock/ });
   const count = await lines.count();
   await page.getByRole('button', { name: 'Remove stock 2', exact: true }).click();

@@ -136,7 +136,7 @@ describe('the sticks', () => {
     );
     expect(container.querySelectorAll('svg')).toHaveLength(plan.sticks.length);
     expect(container.querySelectorAll('[data-piece]')).toHaveLength(5);
-    expect(text(container)).toContain('left over');
+    expect(text(container)).toContain(' left');
   });
 });
 

@@ -12,6 +12,7 @@ import {
   type Offcut,
   type PieceKey,
   type PlanFile,
+  type StickRef,
 } from '@long-miter/core';
 import { AddToRack } from '../src/features/rack/AddToRack.tsx';
 import { RackView } from '../src/features/rack/RackView.tsx';
@@ -117,15 +118,44 @@ describe('sticks by hand', () => {
       }}
     />
   );
-  test('are grouped by length, pinned, and said to be cut, by number', async () => {
+  test('are a line each, opened to pin them or say that they are cut, by number', async () => {
     const done: string[] = [];
     show(sticks(plan, done));
     const user = userEvent.setup();
-    await user.click(await screen.findByRole('button', { name: 'Pin stick 1' }));
+    const line = await screen.findByRole('button', { name: /^Stick 1, / });
+    expect(line.getAttribute('aria-expanded')).toBe('false');
+    expect(screen.queryByRole('button', { name: 'Pin stick 1' })).toBeNull();
+    await user.click(line);
+    await user.click(screen.getByRole('button', { name: 'Pin stick 1' }));
     await user.click(screen.getByRole('button', { name: 'Stick 1 is cut' }));
     expect(done).toEqual([`pin ${plan.sticks[0]!.id}`, `cut ${plan.sticks[0]!.id} 1`]);
-    const lengths = screen.getAllByRole('heading').map((one) => one.textContent);
-    expect(lengths).toEqual([...new Set(lengths)]);
+  });
+  test('those cut alike are one line that says how many; each is pinned by itself', async () => {
+    // The same stick twice more, with pieces of their own that are cut like its.
+    const [first, ...others] = plan.sticks;
+    const twins = ['again', 'once more'].map((name) => ({
+      pieces: first!.cuts.map(({ piece }) => ({
+        ...plan.pieces.find((one) => one.id === piece)!,
+        id: `${piece} ${name}` as PieceKey,
+      })),
+      stick: {
+        ...first!,
+        id: `${first!.id} ${name}` as StickRef,
+        cuts: first!.cuts.map((cut) => ({ ...cut, piece: `${cut.piece} ${name}` as PieceKey })),
+      },
+    }));
+    const three: PlanFile = {
+      ...plan,
+      pieces: [...plan.pieces, ...twins.flatMap((one) => one.pieces)],
+      sticks: [first!, ...twins.map((one) => one.stick), ...others],
+    };
+    const done: string[] = [];
+    show(sticks(three, done));
+    const line = await screen.findByRole('button', { name: /^Sticks 1, 2, 3, / });
+    expect(line.textContent).toContain('3 × alike');
+    fireEvent.click(line);
+    fireEvent.click(screen.getByRole('button', { name: 'Pin stick 2' }));
+    expect(done).toEqual([`pin ${twins[0]!.stick.id}`]);
   });
   test('a stick that is cut can only be said not to be; one of the rack is named by its label', async () => {
     const [first, ...others] = plan.sticks;
@@ -136,6 +166,7 @@ describe('sticks by hand', () => {
     const done: string[] = [];
     show(sticks(cut, done));
     expect(await screen.findByText('R-12')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'open all' }));
     expect(screen.queryByRole('button', { name: 'Pin stick 1' })).toBeNull();
     expect(screen.queryByRole('button', { name: 'Stick 1 is cut' })).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Stick 1 is not cut' }));

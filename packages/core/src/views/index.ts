@@ -6,6 +6,7 @@ export * from './crown-section.ts';
 export * from './room-plan.ts';
 export * from './plan-drawing.ts';
 export * from './stick-diagram.ts';
+export * from './stick-pattern.ts';
 export * from './stick-drawing.ts';
 export * from './cut-list.ts';
 export * from './cut-steps.ts';

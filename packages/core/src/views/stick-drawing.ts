@@ -15,6 +15,7 @@ const angleText = (value: number): string => (value === 0 ? 'sq' : formatAngle(M
  * A stick with its pieces: near line at the top (the fence), far line below, slants where they truly lie along the stick.
  * @param scale points of the page for one unit of length; its height is always the same
  * @param fixed whether it is pinned by hand
+ * @param slim without the angles below it: as high as `STICK.band`
  */
 export function stickDrawing(
   { stick, pieces }: StickDiagram,
@@ -22,23 +23,25 @@ export function stickDrawing(
   unit: Unit,
   scale: number,
   fixed = false,
+  slim = false,
 ): Drawing {
   const x = (at: number): number => at * scale;
+  const height = slim ? BAND : HEIGHT;
   return {
     title: `Stick ${number}, ${formatWithUnit(stick.length, unit)}, ${pieces.length} pieces`,
-    frame: { min: { x: 0, y: 0 }, max: { x: x(stick.length), y: HEIGHT } },
+    frame: { min: { x: 0, y: 0 }, max: { x: x(stick.length), y: height } },
     shapes: [
-      box(fixed ? 'blank-fixed' : 'blank', 0, HEIGHT - BAND, x(stick.length), HEIGHT),
-      ...pieces.map((one) => piecePart(one, unit, x)),
+      box(fixed ? 'blank-fixed' : 'blank', 0, height - BAND, x(stick.length), height),
+      ...pieces.map((one) => piecePart(one, unit, x, height)),
     ],
   };
 }
 
-function piecePart(one: StickPiece, unit: Unit, x: (at: number) => number): Shape {
+function piecePart(one: StickPiece, unit: Unit, x: (at: number) => number, height: number): Shape {
   const { piece } = one;
   const ends = `${angleText(piece.left.angle)} to ${angleText(piece.right.angle)}`;
   const [from, to] = [x(one.nearFrom), x(one.nearTo)];
-  const below = HEIGHT - BAND - 9;
+  const below = height - BAND - 9;
   return {
     kind: 'part',
     ref: { kind: 'piece', piece: piece.id },
@@ -50,14 +53,14 @@ function piecePart(one: StickPiece, unit: Unit, x: (at: number) => number): Shap
         kind: 'area',
         role: piece.held ? 'wood-other' : 'wood',
         points: [
-          { x: from, y: HEIGHT },
-          { x: to, y: HEIGHT },
-          { x: x(one.farTo), y: HEIGHT - BAND },
-          { x: x(one.farFrom), y: HEIGHT - BAND },
+          { x: from, y: height },
+          { x: to, y: height },
+          { x: x(one.farTo), y: height - BAND },
+          { x: x(one.farFrom), y: height - BAND },
         ],
       },
       label(
-        { x: (from + to) / 2, y: HEIGHT - BAND / 2 },
+        { x: (from + to) / 2, y: height - BAND / 2 },
         `${piece.label}  ${formatLength(piece.near, unit)}`,
         {
           as: 'name',
@@ -65,7 +68,7 @@ function piecePart(one: StickPiece, unit: Unit, x: (at: number) => number): Shap
           room: to - from,
         },
       ),
-      ...(to - from > ANGLES_FROM
+      ...(height > BAND && to - from > ANGLES_FROM
         ? [
             label({ x: from + 3, y: below }, angleText(piece.left.angle), { as: 'small', anchor: 'start' }),
             label({ x: to - 3, y: below }, angleText(piece.right.angle), { as: 'small', anchor: 'end' }),

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type KeyboardEvent } from 'react';
 import {
   layOutRibbon,
   RIBBON,
@@ -64,8 +64,15 @@ export function Ribbon(props: Props) {
       }),
     [room, layout, unit, layer, pieces, upper, movable, held, worth],
   );
+  /** The arrows go from part to part of the strip; the piece they come to is the one picked. */
+  const pickReached = (event: KeyboardEvent<HTMLElement>): void => {
+    if (event.shiftKey || !event.key.startsWith('Arrow')) return;
+    const tag = (event.target as HTMLElement).dataset['piece'];
+    const piece = tag === undefined ? undefined : pieces.find((one) => one.label === tag);
+    if (piece && piece.id !== props.selectedPiece) props.onPiece(piece);
+  };
   return (
-    <div ref={ref}>
+    <div ref={ref} onKeyUp={pickReached} role="group" aria-label="Ribbon">
       {width > 0 && (
         <Painted
           drawing={drawing}

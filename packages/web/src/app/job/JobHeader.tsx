@@ -8,6 +8,7 @@ import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { wallPicked } from '../../session/ui-slice.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { useCommands } from '../../session/use-commands.ts';
+import { RoomPicker } from './RoomPicker.tsx';
 import { SaveMark } from './SaveMark.tsx';
 import { PersonHere } from './PersonHere.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
@@ -122,19 +123,11 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         </ActionIcon>
       </div>
       <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
-        <nav aria-label="Rooms" className="room-tabs">
-          {rooms.map((one) => (
-            <Link
-              key={one.id}
-              className="room-tab"
-              to={to(stage === HOME || stage === FILES ? 'walk' : stage, one.id)}
-              aria-current={one.id === roomId && stage !== HOME && stage !== FILES ? 'page' : undefined}
-              onClick={() => dispatch(wallPicked(undefined))}
-            >
-              {one.name || 'unnamed'}
-            </Link>
-          ))}
-        </nav>
+        <RoomPicker
+          rooms={rooms}
+          current={stage === HOME || stage === FILES ? undefined : roomId}
+          to={(id) => to(stage === HOME || stage === FILES ? 'walk' : stage, id)}
+        />
         {(stage === 'walk' || stage === OPENINGS) && (
           <nav aria-label="Parts of the walk" className="walk-parts">
             <Link to={to('walk')} aria-current={stage === 'walk' ? 'page' : undefined}>

@@ -1,5 +1,5 @@
 import { Button, Group, SegmentedControl, Text, Title } from '@mantine/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import {
   formatMoney,
@@ -48,28 +48,78 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
   const dispatch = useAppDispatch();
   const { wall: selectedWall, piece: selectedPiece } = useAppSelector((state) => state.ui);
   const picked = pieces.find((piece) => piece.id === selectedPiece);
+  const side = useRef<HTMLElement>(null);
+  // On a phone everything is one column: what was asked for comes into sight.
+  useEffect(() => {
+    if (picked && window.innerWidth < 760) side.current?.scrollIntoView({ block: 'nearest' });
+    side.current?.scrollTo({ top: 0 });
+  }, [picked?.id]); // eslint-disable-line react-hooks/exhaustive-deps
   const wallNumber = (piece: Piece): number => room.walls.findIndex((wall) => wall.id === piece.wall) + 1;
   const named = useMemo(
     () => ({ rooms: job.rooms.map(({ id, name, survey }): Room => ({ id, name, ...survey })) }),
     [job.rooms],
   );
   const roomWatch = quick.watchOuts.filter((one) => one.piece === undefined);
+  const pick = (piece: Piece | undefined): void =>
+    void dispatch(
+      piecePicked({
+        piece: piece?.id,
+        wall: piece === undefined ? selectedWall : wallNumber(piece) - 1,
+      }),
+    );
   return (
-    <main className="work">
-      <section className="panel plan" aria-label="Plan">
-        <PlanDrawing
-          room={room}
-          unit={job.unit}
-          pieces={pieces}
-          selectedWall={selectedWall}
-          selectedPiece={selectedPiece}
-          onWall={(index) => dispatch(wallPicked(index))}
-          onPiece={(id) => {
-            const piece = pieces.find((one) => one.id === id);
-            if (piece) dispatch(piecePicked({ piece: piece.id, wall: wallNumber(piece) - 1 }));
-          }}
-        />
-      </section>
+    <main className="work joints">
+      <div className="joints-side">
+        <section className="panel plan" aria-label="Plan">
+          <PlanDrawing
+            room={room}
+            unit={job.unit}
+            pieces={pieces}
+            selectedWall={selectedWall}
+            selectedPiece={selectedPiece}
+            onWall={(index) => dispatch(wallPicked(index))}
+            onPiece={(id) => pick(pieces.find((one) => one.id === id))}
+          />
+        </section>
+        <section
+          ref={side}
+          className="panel scroll"
+          aria-label={open === 'trims' ? 'Trims' : 'The piece'}
+          tabIndex={0}
+        >
+          {open === 'trims' && draft ? (
+            <div style={{ padding: 10 }}>
+              <TrimsEditor job={job} survey={draft.survey} edit={edit} />
+            </div>
+          ) : picked && draft ? (
+            <PieceDetails
+              piece={picked}
+              room={room}
+              unit={job.unit}
+              quick={quick}
+              edit={edit}
+              pieces={pieces}
+            />
+          ) : (
+            <div style={{ padding: '10px 14px' }}>
+              <Text c="dimmed">
+                Choose a piece, in the list or on the ribbon, to see its ends, the saw and the reasons, and to
+                overrule a corner. Arrow keys go from piece to piece.
+              </Text>
+              {roomWatch.length > 0 && (
+                <Title order={3} size="h5" mt="sm">
+                  Watch out in this room
+                </Title>
+              )}
+              {roomWatch.map((one) => (
+                <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
+                  ▲ {one.text}
+                </Text>
+              ))}
+            </div>
+          )}
+        </section>
+      </div>
       <section className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
         <Group justify="space-between" px={8} pb={6} gap={8}>
           <Title order={2} size="h4">
@@ -80,30 +130,20 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
           </Title>
           <Group gap={6}>
             <Button
-              size="compact-md"
               variant={open === 'trims' ? 'filled' : 'default'}
+              aria-pressed={open === 'trims'}
               onClick={() => setOpen(open === 'trims' ? undefined : 'trims')}
             >
               Trims
             </Button>
-            <Button size="compact-md" variant="default" onClick={() => setOpen('rules')}>
+            <Button variant="default" onClick={() => setOpen('rules')}>
               House rules
             </Button>
-            <Button size="compact-md" variant="default" onClick={() => setOpen('watch')}>
+            <Button variant="default" onClick={() => setOpen('watch')}>
               Watch-outs {watchOuts.length}
             </Button>
           </Group>
         </Group>
-        {open === 'trims' && draft && (
-          <div
-            className="panel"
-            style={{ padding: 10, margin: '0 8px 8px' }}
-            role="region"
-            aria-label="Trims"
-          >
-            <TrimsEditor job={job} survey={draft.survey} edit={edit} />
-          </div>
-        )}
         {room.trims.length > 1 && (
           <SegmentedControl
             mx={8}
@@ -122,31 +162,34 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
           />
         )}
         <CostLine live={live} />
-        {!picked && (
-          <Text size="sm" c="dimmed" px={8} pb={4}>
-            Choose a piece to see its ends, the saw and the reasons, and to overrule a corner.
-          </Text>
-        )}
-        <Windowed
-          items={pieces}
-          keyOf={(piece) => piece.id}
-          height={38}
-          show={pieces.findIndex((piece) => piece.id === selectedPiece)}
-          row={(piece) => (
-            <>
+        <div
+          className="piece-list"
+          role="group"
+          aria-label="Pieces of this room"
+          onKeyDown={(event) => {
+            const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+            const at = pieces.findIndex((piece) => piece.id === selectedPiece);
+            const next = way === undefined || at < 0 ? undefined : pieces[at + way];
+            if (!next) return;
+            event.preventDefault();
+            pick(next);
+            const rows = [...event.currentTarget.querySelectorAll<HTMLElement>('.piece-row')];
+            rows.find((row) => row.dataset['row'] === next.id)?.focus();
+          }}
+        >
+          <Windowed
+            items={pieces}
+            keyOf={(piece) => piece.id}
+            height={44}
+            show={pieces.findIndex((piece) => piece.id === selectedPiece)}
+            row={(piece) => (
               <button
                 type="button"
                 className="piece-row"
+                data-row={piece.id}
                 data-selected={piece.id === selectedPiece || undefined}
                 aria-pressed={piece.id === selectedPiece}
-                onClick={() =>
-                  dispatch(
-                    piecePicked({
-                      piece: piece.id === selectedPiece ? undefined : piece.id,
-                      wall: wallNumber(piece) - 1,
-                    }),
-                  )
-                }
+                onClick={() => pick(piece.id === selectedPiece ? undefined : piece)}
               >
                 <b>{piece.label}</b>
                 <span>
@@ -165,31 +208,9 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                   {piece.order}
                 </span>
               </button>
-              {piece.id === selectedPiece && draft && (
-                <PieceDetails
-                  piece={piece}
-                  room={room}
-                  unit={job.unit}
-                  quick={quick}
-                  edit={edit}
-                  pieces={pieces}
-                />
-              )}
-            </>
-          )}
-        />
-        {roomWatch.length > 0 && (
-          <div style={{ padding: '10px 8px' }}>
-            <Title order={3} size="h5">
-              Watch out
-            </Title>
-            {roomWatch.map((one) => (
-              <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
-                ▲ {one.text}
-              </Text>
-            ))}
-          </div>
-        )}
+            )}
+          />
+        </div>
       </section>
       {draft &&
         rules({

@@ -52,6 +52,9 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       role="region"
     >
       <Group gap="xl">
+        <Text fw={700} fz={20}>
+          {piece.label}
+        </Text>
         <div>
           <Text size="xs" c="dimmed">
             back (near line)
@@ -76,17 +79,20 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
           </Text>
         )}
       </Group>
-      {(['left', 'right'] as const).map((side) => (
-        <Group key={side} gap="md" wrap="nowrap" align="center">
-          <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />
-          <div>
+      <div className="both-ends">
+        {(['left', 'right'] as const).map((side) => (
+          <section key={side} aria-label={`${side} end`}>
+            <Text size="xs" c="dimmed">
+              {side} end
+            </Text>
             <Text fw={650}>{inWords(endText(piece[side]))}</Text>
+            <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />
             <Text size="sm" c="dimmed">
               {settingText(piece[side].saw, profile)}
             </Text>
-          </div>
-        </Group>
-      ))}
+          </section>
+        ))}
+      </div>
       <div>
         {piece.reason.map((line) => (
           <Text key={line} size="sm">
@@ -147,9 +153,9 @@ function JointPicture({
   const here = room.walls.some((one) => one.id === piece.wall);
   const drawing = here && jointCloseUp(room, pieces, piece, side, profile?.thickness ?? 1);
   return (
-    <div style={{ width: 190, flex: 'none' }}>
+    <div>
       {drawing ? (
-        <DrawingSvg drawing={drawing} height={150} />
+        <DrawingSvg drawing={drawing} height={120} />
       ) : (
         <DrawingSvg drawing={endDrawing(piece[side], side)} height={74} />
       )}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { STICK, type Drawing, type Piece, type PieceKey, type StickDiagram } from '@long-miter/core';
+import { type Drawing, type Piece, type PieceKey, type StickDiagram } from '@long-miter/core';
 import { Painted, type PartUse } from '../../drawing/Painted.tsx';
 import type { Dragged } from '../../drawing/Parts.tsx';
 
@@ -45,7 +45,7 @@ export function StickPicture({ drawing, diagram, picked, onPiece, onDrop, onNeig
     <Painted
       drawing={drawing}
       width={drawing.frame!.max.x + 2 * EDGE}
-      height={STICK.height + 2 * EDGE}
+      height={drawing.frame!.max.y + 2 * EDGE}
       margin={EDGE}
       style={{ overflow: 'visible' }}
       use={({ ref }) => {

@@ -33,9 +33,8 @@ import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useSteady } from '../../shared/use-steady.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { StockEditor } from './StockEditor.tsx';
 import { Sticks, type StickHand } from './Sticks.tsx';
-import { BuyList, ThumbLine, Verdict, Working } from './Summary.tsx';
+import { BuyList, Headline, ThumbLine, Verdict, Working } from './Summary.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
 
 interface Props {
@@ -118,7 +117,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
   });
   const hand = useMemo(() => (plan ? { pins, ...acts } : undefined), [plan, pins, acts]);
   return (
-    <main className="work" style={{ gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}>
+    <main className="work" style={{ gridTemplateColumns: 'minmax(0, 1.75fr) minmax(0, 1fr)' }}>
       <section
         className="panel scroll"
         aria-label="Sticks"
@@ -126,14 +125,13 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         aria-busy={!plan}
         style={{ padding: '8px 12px' }}
       >
-        <Group justify="space-between" align="baseline">
-          <Title order={2} size="h4">
+        {shown ? (
+          <Headline plan={shown} working={working} />
+        ) : (
+          <Title order={2} size="h3">
             {inWords('Sticks')}
           </Title>
-          <Text size="sm" c="dimmed">
-            {inWords('back edge on top, to scale; drag a piece to another stick')}
-          </Text>
-        </Group>
+        )}
         {shown && <CutForOlder job={job} plan={shown} cuts={cuts} onNotCut={(id) => void notCut(id)} />}
         {shown ? (
           <Sticks
@@ -190,10 +188,6 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         )}
         {plan && <PickedPiece job={job} plan={plan} pieceId={selectedPiece} onMove={move} />}
         {shown && <BuyList job={job} plan={shown} />}
-        <Title order={3} size="h5" mt="md">
-          What is for sale
-        </Title>
-        <StockEditor job={job} />
       </section>
       {asked && (
         <AskCut

@@ -1,9 +1,11 @@
-import { SegmentedControl } from '@mantine/core';
-import { useState, type ReactNode } from 'react';
+import { SegmentedControl, Text, Title } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 import type { JobFile, JobRecord, Piece } from '@long-miter/core';
 import { useSpoken } from '../../shared/words.tsx';
 import { BuyingView } from './BuyingView.tsx';
 import { ChartsView } from './ChartsView.tsx';
+import { StockEditor } from './StockEditor.tsx';
 import { SticksView } from './SticksView.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
 import { WhatIfView } from './WhatIfView.tsx';
@@ -21,6 +23,7 @@ const VIEWS = [
   { value: 'sticks', label: 'Sticks' },
   { value: 'what-if', label: 'What if' },
   { value: 'figures', label: 'Where it goes' },
+  { value: 'sale', label: 'For sale' },
   { value: 'buying', label: 'Buying' },
   { value: 'rack', label: 'Rack' },
 ] as const;
@@ -28,7 +31,9 @@ type View = (typeof VIEWS)[number]['value'];
 
 /** Stock: which sticks to buy, how each is divided, what else it could be, what it comes to. */
 export function StockPage({ job, file, live, onPiece, rack }: Props) {
-  const [view, setView] = useState<View>('sticks');
+  // In the address: what is reloaded or sent to somebody shows the same view.
+  const [query, setQuery] = useSearchParams();
+  const view: View = VIEWS.find((one) => one.value === query.get('view'))?.value ?? 'sticks';
   const inWords = useSpoken();
   const shown = live.plan ?? live.latest;
   return (
@@ -39,12 +44,24 @@ export function StockPage({ job, file, live, onPiece, rack }: Props) {
           aria-label="Views of the stock"
           value={view}
           data={VIEWS.map(({ value, label }) => ({ value, label: inWords(label) }))}
-          onChange={(value) => setView(value)}
+          onChange={(value) => setQuery(value === 'sticks' ? {} : { view: value }, { replace: true })}
         />
       </section>
       {view === 'sticks' && <SticksView job={job} file={file} live={live} onPiece={onPiece} />}
       {view === 'what-if' && <WhatIfView job={job} file={file} plan={live.plan} onPiece={onPiece} />}
       {view === 'figures' && <ChartsView job={job} file={file} plan={shown} />}
+      {view === 'sale' && (
+        <main className="panel scroll for-sale" aria-label="For sale" tabIndex={0}>
+          <Title order={2} size="h4">
+            What is for sale
+          </Title>
+          <Text size="sm" c="dimmed" maw={760}>
+            The lengths the yard has of each trim, for how much, and how many where they are limited. The cut
+            plan buys only these.
+          </Text>
+          <StockEditor job={job} />
+        </main>
+      )}
       {view === 'buying' && <BuyingView job={job} file={file} plan={shown} />}
       {view === 'rack' && rack}
     </div>

@@ -1,4 +1,4 @@
-import { Button, Group, Loader, Table, Text } from '@mantine/core';
+import { Button, Group, Loader, Table, Text, Title } from '@mantine/core';
 import {
   formatMoney,
   formatWithUnit,
@@ -9,7 +9,7 @@ import {
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
-import { useEffect, useState } from 'react';
+import { Fragment, useEffect, useState } from 'react';
 import { useSpoken } from '../../shared/words.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
@@ -19,33 +19,41 @@ import { useAppSelector } from '../../session/store.ts';
 export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   const rack = plan.sticks.filter((stick) => stick.source === 'rack');
+  const several = new Set(plan.buy.map((line) => line.profile)).size > 1;
   return (
     <Table withRowBorders verticalSpacing={3} className="sums">
       <Table.Thead>
         <Table.Tr>
           <Table.Th>Buy</Table.Th>
-          <Table.Th>Length</Table.Th>
           <Table.Th ta="right">Count</Table.Th>
           <Table.Th ta="right">Each</Table.Th>
           <Table.Th ta="right">Sum</Table.Th>
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
-        {plan.buy.map((line) => (
-          <Table.Tr key={`${line.profile}-${line.length}`}>
-            <Table.Td>{names.get(line.profile)}</Table.Td>
-            <Table.Td>
-              <Typeset text={formatWithUnit(line.length, job.unit)} />
-            </Table.Td>
-            <Table.Td ta="right">{line.count}</Table.Td>
-            <Table.Td ta="right">{formatMoney(line.price, plan.coin)}</Table.Td>
-            <Table.Td ta="right">{formatMoney(line.price * line.count, plan.coin)}</Table.Td>
-          </Table.Tr>
+        {plan.buy.map((line, index) => (
+          <Fragment key={`${line.profile}-${line.length}`}>
+            {several && plan.buy[index - 1]?.profile !== line.profile && (
+              <Table.Tr>
+                <Table.Th colSpan={4} scope="rowgroup">
+                  {names.get(line.profile)}
+                </Table.Th>
+              </Table.Tr>
+            )}
+            <Table.Tr>
+              <Table.Td>
+                <Typeset text={formatWithUnit(line.length, job.unit)} />
+              </Table.Td>
+              <Table.Td ta="right">{line.count}</Table.Td>
+              <Table.Td ta="right">{formatMoney(line.price, plan.coin)}</Table.Td>
+              <Table.Td ta="right">{formatMoney(line.price * line.count, plan.coin)}</Table.Td>
+            </Table.Tr>
+          </Fragment>
         ))}
         {rack.length > 0 && (
           <Table.Tr>
-            <Table.Td>From the rack</Table.Td>
-            <Table.Td colSpan={2}>
+            <Table.Td colSpan={3}>
+              From the rack:{' '}
               <Typeset
                 text={rack
                   .map((stick) =>
@@ -54,18 +62,17 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
                   .join(', ')}
               />
             </Table.Td>
-            <Table.Td />
             <Table.Td ta="right">{formatMoney(0, plan.coin)}</Table.Td>
           </Table.Tr>
         )}
         {plan.cost.splices > 0 && (
           <Table.Tr>
-            <Table.Td colSpan={4}>Splices, at the house rate</Table.Td>
+            <Table.Td colSpan={3}>Splices, at the house rate</Table.Td>
             <Table.Td ta="right">{formatMoney(plan.cost.splices, plan.coin)}</Table.Td>
           </Table.Tr>
         )}
         <Table.Tr>
-          <Table.Td colSpan={4}>
+          <Table.Td colSpan={3}>
             <b>Total</b>
           </Table.Td>
           <Table.Td ta="right">
@@ -77,8 +84,26 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
   );
 }
 
-export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
+/** The plan in one line: what it costs, how many sticks, and how sure that is. */
+export function Headline({ plan, working }: { plan: PlanFile; working: boolean }) {
   const inWords = useSpoken();
+  const { proven, lowerBound, sticks, bought } = planFigures(plan);
+  const above = plan.cost.total - lowerBound;
+  const sure = working
+    ? 'still looking'
+    : proven
+      ? 'proven'
+      : `at most ${formatMoney(above, plan.coin)} above the best`;
+  return (
+    <Title order={2} size="h3">
+      {formatMoney(plan.cost.total, plan.coin)} · {sticks} {inWords(sticks === 1 ? 'stick' : 'sticks')}
+      {bought === sticks ? '' : `, ${bought} bought`} · {sure}
+    </Title>
+  );
+}
+
+/** How sure the plan is, in one sentence, and the reasons on demand. */
+export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
   const pinned = job.settings.pins.length;
   const around =
     pinned === 0 ? '' : `, with ${pinned === 1 ? 'the pinned stick' : `the ${pinned} pinned sticks`}`;
@@ -92,18 +117,20 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
           : `No plan can cost less than ${formatMoney(summary.lowerBound, plan.coin)}; this one is at most ${formatMoney(gap, plan.coin)} above the best${around}.`}
       </Text>
       <Text size="sm" c="dimmed">
-        {summary.sticks} {inWords('sticks')}, {summary.bought} of them bought · waste{' '}
         {(summary.waste * 100).toFixed(1)} % of{' '}
-        <Typeset text={formatWithUnit(summary.stockLength, job.unit)} />
+        <Typeset text={formatWithUnit(summary.stockLength, job.unit)} /> is waste.
       </Text>
-      {plan.bounds.map((bound) => (
-        <Text key={bound.profile} size="sm">
-          {plan.bounds.length > 1
-            ? `${job.settings.profiles.find((one) => one.id === bound.profile)?.name ?? bound.profile}: `
-            : ''}
-          {bound.why}
-        </Text>
-      ))}
+      <details className="why">
+        <summary>Why it cannot be less</summary>
+        {plan.bounds.map((bound) => (
+          <Text key={bound.profile} size="sm">
+            {plan.bounds.length > 1
+              ? `${job.settings.profiles.find((one) => one.id === bound.profile)?.name ?? bound.profile}: `
+              : ''}
+            {bound.why}
+          </Text>
+        ))}
+      </details>
     </div>
   );
 }
@@ -168,6 +195,14 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
   const progress = useAppSelector((state) => state.plan.progress);
   const inWords = useSpoken();
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
+  const all = Object.entries(progress);
+  const isProven = (one: (typeof all)[number]): boolean => {
+    const last = one[1].at(-1)!;
+    return last.cost <= last.lowerBound;
+  };
+  // What is proven already is counted; there is nothing to watch any more.
+  const done = all.filter(isProven);
+  const open = all.filter((one) => !isProven(one));
   return (
     <Group justify="space-between" align="start" wrap="nowrap" role="status">
       <div style={{ minWidth: 0 }}>
@@ -177,21 +212,20 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
             Looking for the best cut plan · <Elapsed />
           </Text>
         </Group>
-        {Object.entries(progress).map(([profile, steps]) => {
+        {done.length > 0 && (
+          <Text size="sm" c="dimmed">
+            {open.length === 0
+              ? 'All trims are proven.'
+              : `${done.length} of ${all.length} trims are proven.`}
+          </Text>
+        )}
+        {open.map(([profile, steps]) => {
           const last = steps.at(-1)!;
-          const sticks = `${last.sticks} ${inWords(last.sticks === 1 ? 'stick' : 'sticks')}`;
-          // What is proven already takes one line; there is nothing to watch any more.
-          if (last.cost <= last.lowerBound)
-            return (
-              <Text key={profile} size="sm" c="dimmed">
-                {names.get(profile)}: {sticks}, {formatMoney(last.cost, coin)}, proven
-              </Text>
-            );
           return (
             <div key={profile}>
               <Text size="sm" c="dimmed">
-                {names.get(profile)}: {sticks} so far, best {formatMoney(last.cost, coin)}, cannot be below{' '}
-                {formatMoney(last.lowerBound, coin)}
+                {names.get(profile)}: {last.sticks} {inWords(last.sticks === 1 ? 'stick' : 'sticks')} so far,
+                best {formatMoney(last.cost, coin)}, cannot be below {formatMoney(last.lowerBound, coin)}
               </Text>
               <ProgressLines steps={steps} />
             </div>
