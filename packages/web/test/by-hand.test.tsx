@@ -73,7 +73,8 @@ describe('a stick that is cut', () => {
     };
     show(view(job, plan), await openJob(job));
     const user = userEvent.setup();
-    await user.click(await screen.findByRole('button', { name: 'Stick 1 is cut' }));
+    await user.click(await screen.findByRole('button', { name: 'open all' }));
+    await user.click(screen.getByRole('button', { name: 'Stick 1 is cut' }));
     const ask = within(await screen.findByRole('dialog'));
     await user.click(ask.getByRole('button', { name: 'Not yet' }));
     expect(server.asked).toEqual([]);

@@ -76,10 +76,14 @@ describe('at the saw', () => {
     for (const text of [list, document.querySelector('.only-print')!.textContent])
       expect(text).not.toMatch(/\b(cope|coped|miter|mitered|sticks?)\b/i);
   });
-  test('a piece picked on the ribbon is the next to be cut', () => {
+  test('a piece picked on the ribbon is looked at; it comes to the saw only when that is asked for', () => {
     const { store } = open();
     const other = cutSteps(jobFileOf(job), planOf(job))[4]!.piece;
+    const before = now();
     act(() => void store.dispatch(piecePicked({ piece: other.id, wall: 1 })));
+    expect(now()).toMatchObject({ card: before.card });
+    fireEvent.click(screen.getByRole('button', { name: `Cut ${other.label} now` }));
+    expect(screen.queryByRole('button', { name: /^Stay at / })).toBeNull();
     expect(now().marked).toEqual([other.label]);
     expect(now().card).toMatch(new RegExp(`^${other.label} · `));
   });

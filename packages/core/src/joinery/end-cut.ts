@@ -1,6 +1,7 @@
 import { cosDeg, cotDeg, NOISE, SAME_ANGLE, sinDeg, tanDeg } from '../base/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { traitsOf, type Corner } from '../job/index.ts';
+import { formatWithUnit } from '../measure/index.ts';
 import { bullnosePieces } from '../trade/index.ts';
 import type { CornerJoint } from './corner-joint.ts';
 import type { Stop } from './segments.ts';
@@ -240,7 +241,7 @@ export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefin
   const why =
     proud === undefined
       ? `to ${to}: no casing here`
-      : `to ${to}: stands ${Number(proud.toFixed(3))} prouder than the ${STANDING[stop.part!] ?? 'casing'}`;
+      : `to ${to}: stands ${formatWithUnit(proud, frame.unit)} prouder than the ${STANDING[stop.part!] ?? 'casing'}`;
   const { thickness } = frame.profile;
   if (traits.snips && frame.rules.shoeReturn === 'snipped')
     return {

@@ -1,5 +1,5 @@
 import { ownTrim } from '../joinery/index.ts';
-import { fromMinor, toMinor } from '../measure/index.ts';
+import { formatMoney, fromMinor, toMinor } from '../measure/index.ts';
 import type { JobLayout } from '../pieces/index.ts';
 import type { Closure } from '../survey/index.ts';
 import { whyBound } from './bound-words.ts';
@@ -67,7 +67,13 @@ export function assemblePlan(
       lowerBound,
       cost: Math.round(solution.cost + byHand),
       proven: solution.proven,
-      why: whyBound(by, fromMinor(figure + byHand, coin), fromMinor(lowerBound, coin), onSticks(profile.id)),
+      why: whyBound(
+        by,
+        fromMinor(figure + byHand, coin),
+        fromMinor(lowerBound, coin),
+        onSticks(profile.id),
+        (amount) => formatMoney(toMinor(amount, coin), coin),
+      ),
     };
   };
   return {

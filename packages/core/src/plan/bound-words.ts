@@ -1,13 +1,18 @@
 import type { BoundGround } from '../cutting/index.ts';
 
-const money = (amount: number): string => amount.toFixed(2);
-
 /**
  * Why no plan can cost less than the bound, in one sentence with its figure.
  * @param figure what the ground gave, in money
  * @param bound  the bound, in money: the figure raised to the next sum that sticks and splices can come to
+ * @param money  writes a sum as the job writes money, with its currency
  */
-export function whyBound(by: BoundGround['by'], figure: number, bound: number, pieces: number): string {
+export function whyBound(
+  by: BoundGround['by'],
+  figure: number,
+  bound: number,
+  pieces: number,
+  money: (amount: number) => string,
+): string {
   const raised =
     bound - figure > 0.005 ? `, and the next sum that whole sticks can come to is ${money(bound)}` : '';
   switch (by) {

@@ -1,5 +1,5 @@
 import { ofRoom, type HouseRulesInput, type JobFile } from '../job/index.ts';
-import { formatWithUnit } from '../measure/index.ts';
+import { formatAngle, formatWithUnit } from '../measure/index.ts';
 import { planQuickly } from './plan-job.ts';
 import type { Piece, PlanEnd } from './plan-file.ts';
 
@@ -26,7 +26,7 @@ export interface RulesComparison {
 const LISTED = 60;
 
 const endWords = ({ joint, angle }: PlanEnd): string =>
-  angle === 0 ? joint : `${joint} ${Number(Math.abs(angle).toFixed(1))}°`;
+  angle === 0 ? joint : `${joint} ${formatAngle(Math.abs(angle))}`;
 
 const words = (piece: Piece | undefined, unit: JobFile['unit']): string =>
   piece === undefined

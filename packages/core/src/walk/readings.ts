@@ -79,7 +79,7 @@ export function spreadOf(notes: readonly ReadingNote[], unit: Unit, thickness: n
     gap,
     warning:
       gap > VISIBLE[unit]
-        ? `the readings differ by ${formatAngle(spread)}: cut to one of them the joint may stand open ${Number(gap.toFixed(unit === 'in' ? 3 : 1))} ${unit}`
+        ? `the readings differ by ${formatAngle(spread)}: cut to one of them the joint may stand open ${formatWithUnit(gap, unit)}`
         : undefined,
   };
 }

@@ -91,6 +91,12 @@ export function useCommitted({ name, text, onCommit, takes, onEnter }: Committin
     if (kept !== undefined) setFault(latest.current(kept));
     // Once, when the field comes back.
   }, []); // eslint-disable-line react-hooks/exhaustive-deps
+  const refused = left && fault !== undefined;
+  useEffect(() => {
+    // The reason stands under the field: on a phone that may be below what is in sight.
+    if (refused && document.activeElement === field.current)
+      field.current?.closest('.mantine-InputWrapper-root')?.scrollIntoView({ block: 'nearest' });
+  }, [refused]);
   const kinds = takes?.join(' ') ?? '';
   useEffect(() => {
     const input = field.current;

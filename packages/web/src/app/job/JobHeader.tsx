@@ -1,4 +1,5 @@
 import { ActionIcon, Button, Text } from '@mantine/core';
+import { useMediaQuery } from '@mantine/hooks';
 import { IconDownload, IconPlus, IconSettings } from '@tabler/icons-react';
 import { memo } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -10,6 +11,7 @@ import { useWhyNot } from '../../session/rights.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { RoomPicker } from './RoomPicker.tsx';
 import { SaveMark } from './SaveMark.tsx';
+import { MoreMenu, StageMenu } from './NarrowMenus.tsx';
 import { PersonHere } from './PersonHere.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 
@@ -29,18 +31,14 @@ interface Props {
 }
 
 /** To the Bench and back: what is selected goes along, so that a figure can be sent to it. */
-function BenchLink({ jobId, roomId }: { jobId: string; roomId: string | undefined }) {
+function useBench(jobId: string, roomId: string | undefined): string {
   const wall = useAppSelector((state) => state.ui.wall);
   const query = new URLSearchParams({
     job: jobId,
     ...(roomId ? { room: roomId } : {}),
     ...(wall !== undefined && wall >= 0 ? { wall: String(wall) } : {}),
   });
-  return (
-    <Link className="stage bench-link" to={`/bench?${query.toString()}`}>
-      Bench
-    </Link>
-  );
+  return `/bench?${query.toString()}`;
 }
 
 /** The job, its stages and its rooms on two slim lines. Drawn anew only when one of them changes, not while one types. */
@@ -49,6 +47,8 @@ export const JobHeader = memo(function JobHeader(props: Props) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const commands = useCommands(jobId);
+  const bench = useBench(jobId, roomId);
+  const narrow = useMediaQuery('(max-width: 760px)');
   const mayMeasure = useWhyNot('measure') === undefined;
   const to = (next: string, target = roomId): string =>
     `/jobs/${jobId}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
@@ -72,82 +72,101 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         >
           {name}
         </Link>
-        <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
-          {STAGES.map(({ key, label }) => (
-            <Link
-              key={key}
-              className="stage"
-              to={to(key)}
-              aria-current={key === (stage === OPENINGS ? 'walk' : stage) ? 'page' : undefined}
-            >
-              {label}
-            </Link>
-          ))}
-        </nav>
-        <BenchLink jobId={jobId} roomId={roomId} />
-        <span style={{ flex: 1 }} />
-        <SaveMark jobId={jobId} />
+        {narrow ? (
+          <StageMenu stage={stage} to={to} bench={bench} />
+        ) : (
+          <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
+            {STAGES.map(({ key, label }) => (
+              <Link
+                key={key}
+                className="stage"
+                to={to(key)}
+                aria-current={key === (stage === OPENINGS ? 'walk' : stage) ? 'page' : undefined}
+              >
+                {label}
+              </Link>
+            ))}
+          </nav>
+        )}
+        {!narrow && (
+          <Link className="stage bench-link" to={bench}>
+            Bench
+          </Link>
+        )}
+        <span className="bar-space" style={{ flex: 1 }} />
+        <span className="save-mark">
+          <SaveMark jobId={jobId} />
+        </span>
         {(stage === 'saw' || stage === 'hang' || stage === PAPER) && <PersonHere />}
         <Text size="sm" c="dimmed" className="hide-narrow">
           {unit === 'in' ? 'inches' : 'millimetres'}
         </Text>
-        <ActionIcon
-          size={38}
-          variant="default"
-          component={Link}
-          to={`/jobs/${jobId}/${FILES}`}
-          aria-label="Files"
-          title="Files: lists, pictures, paper, the job file"
-        >
-          <IconDownload size={19} />
-        </ActionIcon>
-        <ActionIcon
-          size={38}
-          variant="default"
-          aria-label="Set-up"
-          title="Profiles, saw, house rules"
-          onClick={onSetup}
-        >
-          <IconSettings size={19} />
-        </ActionIcon>
-        <SchemeButton />
-        <ActionIcon
-          size={38}
-          variant="default"
-          className="hide-narrow"
-          aria-label="Keys"
-          title="Keys (?)"
-          onClick={onHelp}
-        >
-          ?
-        </ActionIcon>
-      </div>
-      <div className={stage === 'saw' ? 'bar hide-narrow-saw' : 'bar'} style={{ padding: '3px 16px' }}>
-        <RoomPicker
-          rooms={rooms}
-          current={stage === HOME || stage === FILES ? undefined : roomId}
-          to={(id) => to(stage === HOME || stage === FILES ? 'walk' : stage, id)}
-        />
-        {(stage === 'walk' || stage === OPENINGS) && (
-          <nav aria-label="Parts of the walk" className="walk-parts">
-            <Link to={to('walk')} aria-current={stage === 'walk' ? 'page' : undefined}>
-              Walls
-            </Link>
-            <Link to={to(OPENINGS)} aria-current={stage === OPENINGS ? 'page' : undefined}>
-              Openings
-            </Link>
-          </nav>
+        {narrow ? (
+          <MoreMenu jobId={jobId} onSetup={onSetup} />
+        ) : (
+          <>
+            <ActionIcon
+              size={44}
+              variant="default"
+              component={Link}
+              to={`/jobs/${jobId}/${FILES}`}
+              aria-label="Files"
+              title="Files: lists, pictures, paper, the job file"
+            >
+              <IconDownload size={19} />
+            </ActionIcon>
+            <ActionIcon
+              size={44}
+              variant="default"
+              aria-label="Set-up"
+              title="Profiles, saw, house rules"
+              onClick={onSetup}
+            >
+              <IconSettings size={19} />
+            </ActionIcon>
+            <SchemeButton />
+            <ActionIcon
+              size={44}
+              variant="default"
+              className="hide-narrow"
+              aria-label="Keys"
+              title="Keys (?)"
+              onClick={onHelp}
+            >
+              ?
+            </ActionIcon>
+          </>
         )}
-        {mayMeasure && (
-          <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} onClick={addRoom}>
-            Add room
-          </Button>
-        )}
-        <span style={{ flex: 1 }} />
-        <Text size="sm" c="dimmed" className="hide-narrow">
-          {measured}
-        </Text>
       </div>
+      {/* At the saw the cut says which room it is for. */}
+      {stage !== 'saw' && (
+        <div className="bar" style={{ padding: '3px 16px' }}>
+          <RoomPicker
+            rooms={rooms}
+            current={stage === HOME || stage === FILES ? undefined : roomId}
+            to={(id) => to(stage === HOME || stage === FILES ? 'walk' : stage, id)}
+          />
+          {(stage === 'walk' || stage === OPENINGS) && (
+            <nav aria-label="Parts of the walk" className="walk-parts">
+              <Link to={to('walk')} aria-current={stage === 'walk' ? 'page' : undefined}>
+                Walls
+              </Link>
+              <Link to={to(OPENINGS)} aria-current={stage === OPENINGS ? 'page' : undefined}>
+                Openings
+              </Link>
+            </nav>
+          )}
+          {mayMeasure && (
+            <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} onClick={addRoom}>
+              Add room
+            </Button>
+          )}
+          <span style={{ flex: 1 }} />
+          <Text size="sm" c="dimmed" className="hide-narrow">
+            {measured}
+          </Text>
+        </div>
+      )}
     </header>
   );
 });

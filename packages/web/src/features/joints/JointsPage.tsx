@@ -59,7 +59,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
     () => ({ rooms: job.rooms.map(({ id, name, survey }): Room => ({ id, name, ...survey })) }),
     [job.rooms],
   );
-  const roomWatch = quick.watchOuts.filter((one) => one.piece === undefined);
+  const roomWatch = watchOuts.filter((one) => one.room === roomId);
   const pick = (piece: Piece | undefined): void =>
     void dispatch(
       piecePicked({
@@ -111,8 +111,8 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                   Watch out in this room
                 </Title>
               )}
-              {roomWatch.map((one) => (
-                <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
+              {roomWatch.map((one, index) => (
+                <Text key={`${one.code}${index}`} size="sm" style={{ color: 'var(--lm-assumed)' }}>
                   ▲ {one.text}
                 </Text>
               ))}
@@ -140,7 +140,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
               House rules
             </Button>
             <Button variant="default" onClick={() => setOpen('watch')}>
-              Watch-outs {watchOuts.length}
+              Watch-outs {roomWatch.length} here, {watchOuts.length} in all
             </Button>
           </Group>
         </Group>

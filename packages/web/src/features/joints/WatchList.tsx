@@ -18,8 +18,12 @@ interface Props {
   readonly onPick: (one: WatchOut) => void;
 }
 
+/** What is about no room in particular comes last; nothing that is counted is left out. */
+const WHOLE_JOB = { id: undefined, name: 'the whole job' };
+
 /** Everything to look out for in the job: where, why, and what to do. */
 export function WatchList({ opened, onClose, list, job, onPick }: Props) {
+  const known = new Set<string | undefined>(job.rooms.map((room) => room.id));
   return (
     <Drawer
       opened={opened}
@@ -30,11 +34,11 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
       closeButtonProps={{ 'aria-label': 'Close the watch-outs' }}
     >
       {list.length === 0 && <Text c="dimmed">Nothing in this job asks for special care.</Text>}
-      {job.rooms.map((room) => {
-        const own = list.filter((one) => one.room === room.id);
+      {[...job.rooms, WHOLE_JOB].map((room) => {
+        const own = list.filter((one) => (known.has(one.room) ? one.room : undefined) === room.id);
         if (own.length === 0) return null;
         return (
-          <section key={room.id} aria-label={`Watch-outs of ${room.name}`}>
+          <section key={room.id ?? ''} aria-label={`Watch-outs of ${room.name}`}>
             <Text fw={650} mt="sm">
               {room.name}
             </Text>

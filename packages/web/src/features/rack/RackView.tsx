@@ -15,7 +15,7 @@ import {
   type Offcut,
   type TrimKindRecord,
 } from '@long-miter/core';
-import { errorOf, useRackQuery } from '../../api/api.ts';
+import { errorOf, useLibraryTrimsQuery, useRackQuery } from '../../api/api.ts';
 import {
   useChangeOffcutMutation,
   useDiscardOffcutMutation,
@@ -31,6 +31,9 @@ import { AddToRack } from './AddToRack.tsx';
 /** The crew's rack, whatever job its pieces came from; seen from a job, its pieces can be taken for it. */
 export function RackView({ job }: { job?: JobRecord }) {
   const { data: rack = [], isLoading } = useRackQuery();
+  // Seen from no job, anything that the Library keeps can be put on the rack, also when nothing lies there yet.
+  const { data: library = [] } = useLibraryTrimsQuery(undefined, { skip: job !== undefined });
+  const kept = library.map(({ profile, unit }) => kindOf(profile, unit));
   const [search, setSearch] = useState('');
   const [only, setOnly] = useState<'all' | 'fits'>(job ? 'fits' : 'all');
   const profileFor = (offcut: Offcut): Match | undefined => {
@@ -48,7 +51,11 @@ export function RackView({ job }: { job?: JobRecord }) {
   );
   const kinds: TrimKindRecord[] = job
     ? job.settings.profiles.map((profile) => kindOf(profile, job.unit))
-    : [...new Map(rack.map((offcut) => [JSON.stringify(offcut.trim), offcut.trim])).values()];
+    : [
+        ...new Map(
+          [...rack.map((offcut) => offcut.trim), ...kept].map((trim) => [JSON.stringify(trim), trim]),
+        ).values(),
+      ];
   return (
     <main
       className="work"

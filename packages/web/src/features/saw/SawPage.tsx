@@ -1,6 +1,6 @@
 import { Button, Group, Text, Title } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
-import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import {
   changeOpening,
   changeTrim,
@@ -64,11 +64,8 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
     dispatch(stepPicked({ piece: piece.id, end }));
     onPiece(piece);
   });
-  const pick = useSteady((line: CutListLine): void => {
-    const first = firstOf.get(line.piece.id);
-    if (first === undefined) onPiece(line.piece);
-    else go(first);
-  });
+  // A tap on the list or the ribbon picks a piece to look at; what is being cut moves only when that is asked for.
+  const pick = useSteady((line: CutListLine): void => onPiece(line.piece));
   const store = useStore() as unknown as Store;
   const measured = useSteady((held: CutStep, value: number, text: string): string | undefined => {
     const { room, wall, opening, side, trim } = held.piece;
@@ -94,20 +91,19 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
       };
     })[0]?.text;
   });
-  const cutting = useSteady(() => steps[at]?.piece);
-  const begin = useSteady((piece: string) => {
-    const first = firstOf.get(piece);
-    if (first !== undefined && cutting()?.id !== piece) go(first);
-  });
-  // What is picked is what is being cut, in the list, on the ribbon and on the card: a piece that is picked here by whatever
-  // way is the next to be cut; one picked on another screen is not.
-  const before = useRef<string>(undefined);
-  useEffect(() => {
-    const mine = cutting();
-    if (before.current === undefined && mine && selected !== mine.id) onPiece(mine);
-    else if (selected !== undefined) begin(selected);
-    before.current = selected ?? '';
-  }, [selected, begin, cutting]); // eslint-disable-line react-hooks/exhaustive-deps
+  // What was picked on another screen is not looked at here, and what is looked at here stays picked while the plan is
+  // made anew; else what is at the saw is what is picked.
+  const atSaw = useRef<string>(undefined);
+  useLayoutEffect(() => {
+    if (!current) return;
+    const before = atSaw.current;
+    atSaw.current = current.piece.id;
+    if ((before === undefined || selected === before) && selected !== current.piece.id)
+      onPiece(current.piece);
+  }, [current?.piece.id]); // eslint-disable-line react-hooks/exhaustive-deps
+  const other =
+    selected === current?.piece.id ? undefined : plan.pieces.find((piece) => piece.id === selected);
+  const firstOther = other && firstOf.get(other.id);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (
@@ -169,9 +165,31 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
           keyOf={(line) => line.piece.id}
           height={38}
           show={shown}
-          row={(line, index) => <ListRow line={line} picked={index === shown} onPick={pick} />}
+          row={(line, index) => (
+            <ListRow
+              line={line}
+              cutting={index === shown}
+              picked={line.piece.id === (other?.id ?? current?.piece.id)}
+              onPick={pick}
+            />
+          )}
         />
       </section>
+      {other && current && (
+        <Group role="status" gap={10} className="other-picked">
+          <Text fw={650}>
+            {other.label} is picked; {current.piece.label} is at the saw.
+          </Text>
+          {firstOther !== undefined && (
+            <Button variant="default" onClick={() => go(firstOther)}>
+              Cut {other.label} now
+            </Button>
+          )}
+          <Button variant="default" onClick={() => onPiece(current.piece)}>
+            Stay at {current.piece.label}
+          </Button>
+        </Group>
+      )}
     </main>
   );
 }
@@ -179,10 +197,13 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
 /** One line of the cut list. */
 const ListRow = memo(function ListRow({
   line,
+  cutting,
   picked,
   onPick,
 }: {
   line: CutListLine;
+  /** It is the one at the saw. */
+  cutting: boolean;
   picked: boolean;
   onPick: (line: CutListLine) => void;
 }) {
@@ -191,7 +212,8 @@ const ListRow = memo(function ListRow({
       type="button"
       className="piece-row"
       data-selected={picked || undefined}
-      aria-current={picked ? 'step' : undefined}
+      aria-current={cutting ? 'step' : undefined}
+      aria-pressed={picked}
       style={{ gridTemplateColumns: '58px minmax(0,1.2fr) 108px minmax(0,1fr)' }}
       onClick={() => onPick(line)}
     >

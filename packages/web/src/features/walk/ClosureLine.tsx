@@ -4,6 +4,7 @@ import {
   anglesAddUp,
   closeRoom,
   cornerAt,
+  formatAngle,
   formatWithUnit,
   lengthAt,
   putOnList,
@@ -30,7 +31,7 @@ function wordsOf(suspect: Suspect, room: Room, unit: Unit): string {
   const index = room.walls.findIndex((wall) => wall.id === (suspect.wall ?? suspect.corner));
   const { change } = suspect;
   if (suspect.wall === undefined)
-    return `the corner after wall ${index + 1} is probably ${Math.abs(change).toFixed(1)}° too ${change > 0 ? 'small' : 'large'}`;
+    return `the corner after wall ${index + 1} is probably ${formatAngle(Math.abs(change))} too ${change > 0 ? 'small' : 'large'}`;
   const { length } = room.walls[index]!;
   if (suspect.swapped !== undefined)
     return `wall ${index + 1} probably has two digits the wrong way round: ${formatWithUnit(length, unit)} → ${formatWithUnit(suspect.swapped, unit)}`;
@@ -60,8 +61,8 @@ export function ClosureLine({ room, sheet, unit, editSheet, onSelect }: Props) {
           : closure.gap < hair
             ? `The figures close within ${formatWithUnit(hair, unit)}.`
             : !anglesAddUp(closure)
-              ? `Angles first: together they are ${Math.abs(closure.angleGap).toFixed(2)}° too ${closure.angleGap > 0 ? 'large' : 'small'}. The lengths can be judged when the angles add up.`
-              : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${Math.round(closure.perimeter / closure.gap)}), angles by ${closure.angleGap.toFixed(2)}°.`}
+              ? `Angles first: together they are ${formatAngle(Math.abs(closure.angleGap))} too ${closure.angleGap > 0 ? 'large' : 'small'}. The lengths can be judged when the angles add up.`
+              : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${Math.round(closure.perimeter / closure.gap)}), angles by ${formatAngle(closure.angleGap)}.`}
         {suspects.length > 0 && (
           <b style={{ color: 'var(--lm-bad)' }}>
             {' '}

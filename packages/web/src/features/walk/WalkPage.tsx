@@ -106,8 +106,7 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
           />
           <Switch
             size="sm"
-            label="closes"
-            title="The last wall meets the first one"
+            label="last wall meets the first"
             checked={survey.closed}
             onChange={(event) => {
               const { checked } = event.currentTarget;
