@@ -1,6 +1,7 @@
 export * from './survey.ts';
 export * from './jobs.ts';
 export * from './job-file.ts';
+export * from './assumed.ts';
 export * from './starter.ts';
 export * from './stock.ts';
 export * from './answers.ts';

@@ -56,6 +56,8 @@ export const choicesSchema = z.strictObject({
   miscuts: z.number().min(0, 'must not be negative').max(50, 'must be at most 50 of a hundred').optional(),
   /** Which of the saws is in use. */
   saw: ownId.optional(),
+  /** Somebody has said that the lengths and prices a new job begins with are right. */
+  stockSeen: z.boolean().optional(),
 });
 export type StockChoices = z.infer<typeof choicesSchema>;
 

@@ -3,3 +3,4 @@ export * from './on-page.ts';
 export { escaped as svgText, svgOf } from './svg.ts';
 export * from './real.ts';
 export * from './pictures.ts';
+export * from './templates.ts';

@@ -94,6 +94,14 @@ const widthOf = (text: string, size: number): number =>
   text.replace(/\d+\/\d+/g, '00').length * size * 0.5 + 3;
 const halfway = (a: Vec2, b: Vec2): Vec2 => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 
+/** How large a drawing is, in its own units: all that is drawn, or the frame it is fitted to. */
+export function sizeOf(drawing: Drawing): { readonly width: number; readonly height: number } {
+  const points = drawing.frame ? [drawing.frame.min, drawing.frame.max] : pointsOf(drawing.shapes);
+  const xs = points.map((one) => one.x);
+  const ys = points.map((one) => one.y);
+  return { width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) };
+}
+
 /** Sets a drawing into a frame of the page; y of the page goes down. */
 export function onPage(drawing: Drawing, frame: Frame): Ink[] {
   const points = drawing.frame ? [drawing.frame.min, drawing.frame.max] : pointsOf(drawing.shapes);

@@ -1,3 +1,4 @@
+import { jointCloseUp } from '../bench/index.ts';
 import type { Drawing } from '../drawing/index.ts';
 import { rulesOfRoom, type JobFile, type Room } from '../job/index.ts';
 import { openingNames, placeKey } from '../openings/index.ts';
@@ -63,6 +64,26 @@ export function stickPictures(job: JobFile, plan: PlanFile, scale?: number): Pic
     ratio: STICK.height / STRIP,
   }));
 }
+
+/** Each corner's joint from above with both its pieces, room by room and trim by trim, in the job's unit. */
+export const jointPictures = (job: JobFile, plan: PlanFile): Picture[] =>
+  job.rooms.flatMap((room) => {
+    const pieces = plan.pieces.filter((piece) => piece.room === room.id);
+    return pieces.flatMap((piece): Picture[] => {
+      const profile = job.profiles.find((one) => one.id === piece.profile);
+      const mate = pieces.find((one) => one.id === piece.right.mate);
+      const drawing = jointCloseUp(room, pieces, piece, 'right', profile?.thickness ?? 1);
+      if (!drawing || !mate || !profile) return [];
+      return [
+        {
+          name: `${room.name}, ${profile.name}: ${piece.label} and ${mate.label}`,
+          room: room.id,
+          drawing,
+          ratio: 1.01,
+        },
+      ];
+    });
+  });
 
 /** Fronts of openings, as one stands before them, in the job's unit. */
 export function openingPictures(job: JobFile): Picture[] {

@@ -3,6 +3,7 @@ import {
   cutListSheet,
   logSheet,
   openingPictures,
+  jointPictures,
   openingsSheet,
   planPictures,
   ribbonPictures,
@@ -10,6 +11,7 @@ import {
   stickPictures,
   svgOf,
   svgText,
+  templatePictures,
   wallsSheet,
   type JobFile,
   type LogEvent,
@@ -44,6 +46,8 @@ interface Content {
   readonly pictures?: (source: Source) => readonly Picture[];
   /** Its pictures are in the job's own unit. */
   readonly real?: true;
+  /** On paper they are as large as they are: an inch is an inch. */
+  readonly trueSize?: true;
 }
 
 const CONTENTS = {
@@ -64,6 +68,17 @@ const CONTENTS = {
   log: { title: 'Shop log', sheets: ({ job, events = [] }) => [logSheet(job, events)] },
   plan: { title: 'Rooms from above', pictures: ({ job }) => planPictures(job), real: true },
   ribbon: { title: 'Rooms unrolled', pictures: ({ job, plan }) => ribbonPictures(job, plan) },
+  joints: {
+    title: 'Joints',
+    pictures: (one) => jointPictures(one.job, needed(one)),
+    real: true,
+  },
+  templates: {
+    title: 'Patterns in true size',
+    pictures: ({ job }) => templatePictures(job),
+    real: true,
+    trueSize: true,
+  },
   sticks: { title: 'Sticks', pictures: (one) => stickPictures(one.job, needed(one)) },
 } as const satisfies Record<string, Content>;
 
@@ -100,9 +115,14 @@ export const DOCUMENTS: readonly string[] = [
 ];
 
 const paperOf = (name: Name, source: Source): PaperPart => {
-  const { title, sheets, pictures } = contentOf(name);
+  const { title, sheets, pictures, trueSize } = contentOf(name);
   const [sheet] = sheets?.(source) ?? [];
-  return { title, ...(sheet ? { sheet } : {}), pictures: ofRoom(pictures?.(source) ?? [], source) };
+  return {
+    title,
+    ...(sheet ? { sheet } : {}),
+    pictures: ofRoom(pictures?.(source) ?? [], source),
+    ...(trueSize ? { trueSize: source.job.unit } : {}),
+  };
 };
 
 const ofRoom = (pictures: readonly Picture[], { room }: Source): readonly Picture[] =>
@@ -164,6 +184,7 @@ export async function writeDocument(document: string, source: Source): Promise<W
       const parts = names
         .map((one) => paperOf(one, source))
         .filter((one) => one.sheet ?? one.pictures?.length);
+      if (parts.length === 0) throw new NoDocument('there is nothing to draw');
       return { type, content: await (await import('./pdf.ts')).pdfOf(job.name, parts, { paper, note }) };
     }
   }

@@ -1,7 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import { cellText, onPage, type Ink, type Picture, type TableSheet } from '@long-miter/core';
+import {
+  cellText,
+  onPage,
+  sizeOf,
+  type Ink,
+  type Picture,
+  type TableSheet,
+  type Unit,
+} from '@long-miter/core';
 
 /** Sheets of paper, from the same drawings and lists as the screens and the other files. */
 
@@ -34,6 +42,8 @@ export interface PaperPart {
   readonly title: string;
   readonly sheet?: TableSheet;
   readonly pictures?: readonly Picture[];
+  /** The unit of its pictures, where they are printed in their true size, on as many sheets as that takes. */
+  readonly trueSize?: Unit;
 }
 
 /** One document of several parts, each from a new page. */
@@ -61,7 +71,11 @@ export async function pdfOf(
   });
   doc.registerFont('plain', fontsOf().plain);
   doc.registerFont('bold', fontsOf().bold);
-  for (const { title, sheet, pictures = [] } of parts) {
+  for (const { title, sheet, pictures = [], trueSize } of parts) {
+    if (trueSize !== undefined) {
+      for (const picture of pictures) drawTrueSize(doc, picture, trueSize);
+      continue;
+    }
     doc.addPage();
     doc
       .font('bold')
@@ -195,6 +209,98 @@ function drawPictures(doc: Doc, pictures: readonly Picture[]): void {
     doc.y = top + height + 26;
     index += row.length;
   }
+}
+
+/** Points of the page for one unit: 72 to the inch. */
+const POINTS: Readonly<Record<Unit, number>> = { in: 72, mm: 72 / 25.4 };
+/** What two sheets share, so that they can be laid on each other. */
+const SHARED = 36;
+/** Kept free at the foot for the bar that proves the size. */
+const FOOT = 54;
+
+/** A picture as large as it is, over as many sheets as that takes, each with a bar to lay a rule on. */
+function drawTrueSize(doc: Doc, { name, drawing }: Picture, unit: Unit): void {
+  const scale = POINTS[unit];
+  const real = sizeOf(drawing);
+  const [wide, high] = [real.width * scale + 2 * ROUND, real.height * scale + 2 * ROUND];
+  for (let row = 0, rows = 1; row < rows; row++)
+    for (let column = 0, columns = 1; column < columns; column++) {
+      doc.addPage();
+      const sheetWide = doc.page.width - 2 * MARGIN;
+      const sheetHigh = doc.page.height - 2 * MARGIN - 30 - FOOT;
+      const count = (size: number, sheet: number): number =>
+        size <= sheet ? 1 : Math.ceil((size - SHARED) / (sheet - SHARED));
+      columns = count(wide, sheetWide);
+      rows = count(high, sheetHigh);
+      const top = MARGIN + 30;
+      const which = rows * columns > 1 ? `, sheet ${row + 1}-${column + 1} of ${rows} by ${columns}` : '';
+      doc
+        .font('bold')
+        .fontSize(11)
+        .fillColor('#222222')
+        .text(paperText(name + which), MARGIN, MARGIN, {
+          width: sheetWide,
+        });
+      doc.save();
+      doc.rect(MARGIN, top, sheetWide, sheetHigh).clip();
+      const ink = onPage(drawing, {
+        x: MARGIN + ROUND - column * (sheetWide - SHARED),
+        y: top + ROUND - row * (sheetHigh - SHARED),
+        width: real.width * scale,
+        height: real.height * scale,
+        margin: 0,
+        scale,
+      });
+      for (const one of ink) drawInk(doc, one);
+      doc.restore();
+      if (rows * columns > 1) {
+        // Where the next sheet begins: these lines are laid on each other.
+        doc.lineWidth(0.4).strokeColor('#6c675e').dash(2, { space: 3 });
+        if (column + 1 < columns)
+          doc
+            .moveTo(MARGIN + sheetWide - SHARED, top)
+            .lineTo(MARGIN + sheetWide - SHARED, top + sheetHigh)
+            .stroke();
+        if (row + 1 < rows)
+          doc
+            .moveTo(MARGIN, top + sheetHigh - SHARED)
+            .lineTo(MARGIN + sheetWide, top + sheetHigh - SHARED)
+            .stroke();
+        doc.undash();
+      }
+      drawBar(doc, unit);
+    }
+}
+
+/** Kept free around a pattern, for figures that stand aside. */
+const ROUND = 24;
+/** The bar that proves the size of what is printed. */
+const BAR: Readonly<Record<Unit, { length: number; step: number; says: string }>> = {
+  in: { length: 4, step: 1, says: '4 in' },
+  mm: { length: 100, step: 10, says: '100 mm' },
+};
+
+function drawBar(doc: Doc, unit: Unit): void {
+  const { length, step, says } = BAR[unit];
+  const y = doc.page.height - MARGIN - FOOT + 18;
+  const at = (along: number): number => MARGIN + along * POINTS[unit];
+  doc.undash().lineWidth(1.2).strokeColor('#222222');
+  doc.moveTo(at(0), y).lineTo(at(length), y).stroke();
+  for (let along = 0; along <= length; along += step)
+    doc
+      .moveTo(at(along), y - (along === 0 || along === length ? 8 : 5))
+      .lineTo(at(along), y)
+      .stroke();
+  doc
+    .font('plain')
+    .fontSize(9)
+    .fillColor('#222222')
+    .text(
+      `Lay a rule on this bar: it is ${says} long. If it is not, print again in actual size, 100 percent.`,
+      MARGIN,
+      y + 5,
+      { lineBreak: false },
+    );
 }
 
 function drawInk(doc: Doc, ink: Ink): void {

@@ -8,7 +8,7 @@ export function SchemeButton() {
   const dark = useComputedColorScheme('light') === 'dark';
   return (
     <ActionIcon
-      size={38}
+      size={44}
       variant="default"
       className="hide-narrow"
       aria-label={dark ? 'Day colours' : 'Garage colours'}

@@ -1,6 +1,6 @@
 import { ActionIcon, Button, Text } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
-import { IconDownload, IconPlus, IconSettings } from '@tabler/icons-react';
+import { IconDeviceMobile, IconDownload, IconPlus, IconSettings } from '@tabler/icons-react';
 import { memo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Unit } from '@long-miter/core';
@@ -28,6 +28,7 @@ interface Props {
   readonly measured: string;
   readonly onSetup: () => void;
   readonly onHelp: () => void;
+  readonly onPhone: () => void;
 }
 
 /** To the Bench and back: what is selected goes along, so that a figure can be sent to it. */
@@ -43,7 +44,7 @@ function useBench(jobId: string, roomId: string | undefined): string {
 
 /** The job, its stages and its rooms on two slim lines. Drawn anew only when one of them changes, not while one types. */
 export const JobHeader = memo(function JobHeader(props: Props) {
-  const { heading, jobId, name, unit, stage, roomId, rooms, measured, onSetup, onHelp } = props;
+  const { heading, jobId, name, unit, stage, roomId, rooms, measured, onSetup, onHelp, onPhone } = props;
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const commands = useCommands(jobId);
@@ -123,6 +124,16 @@ export const JobHeader = memo(function JobHeader(props: Props) {
               onClick={onSetup}
             >
               <IconSettings size={19} />
+            </ActionIcon>
+            <ActionIcon
+              size={44}
+              variant="default"
+              className="hide-narrow"
+              aria-label="On a phone"
+              title="On a phone: a code to scan"
+              onClick={onPhone}
+            >
+              <IconDeviceMobile size={19} />
             </ActionIcon>
             <SchemeButton />
             <ActionIcon

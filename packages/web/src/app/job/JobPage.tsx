@@ -40,6 +40,7 @@ import { useLater } from '../../shared/use-later.ts';
 import { useSteady } from '../../shared/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
 import { ShortcutHelp } from './ShortcutHelp.tsx';
+import { PhoneCode } from './PhoneCode.tsx';
 import { ReadOnly } from './ReadOnly.tsx';
 import { Disputes } from './Disputes.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
@@ -76,6 +77,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   useJobEvents(job.id);
   const printing = usePrinting();
   const [setup, setupOpen] = useDisclosure(false);
+  const [phone, phoneOpen] = useDisclosure(false);
   const [help, helpOpen] = useDisclosure(false);
   const ui = useAppSelector((state) => state.ui);
   const file = useJobFile(job);
@@ -162,6 +164,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
               measured={measuredText(job)}
               onSetup={setupOpen.open}
               onHelp={helpOpen.open}
+              onPhone={phoneOpen.open}
             />
             <ReadOnly stage={stage} />
             {roomId && <Disputes jobId={job.id} roomId={roomId} unit={job.unit} />}
@@ -200,6 +203,7 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
             )}
           </footer>
           <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
+          <PhoneCode opened={phone} onClose={phoneOpen.close} />
           <ShortcutHelp opened={help} onClose={helpOpen.close} />
         </div>
         {printing && stage === 'saw' && live.plan && !given && (

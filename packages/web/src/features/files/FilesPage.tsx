@@ -71,6 +71,19 @@ const LISTED: readonly Listed[] = [
     formats: ['pdf', 'csv', 'xlsx', 'svg', 'dxf'],
   },
   {
+    key: 'joints',
+    name: 'Joints',
+    says: 'each corner from above, both pieces as they meet',
+    formats: ['pdf', 'svg', 'dxf'],
+    planned: true,
+  },
+  {
+    key: 'templates',
+    name: 'Patterns in true size',
+    says: 'corners that are not square, and crown in section: an inch on paper is an inch; a bar proves the printer',
+    formats: ['pdf', 'svg', 'dxf'],
+  },
+  {
     key: 'walls',
     name: 'Walls',
     says: 'as they are read in again under Rooms',

@@ -33,6 +33,7 @@ import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useSteady } from '../../shared/use-steady.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { AssumedLine } from './AssumedLine.tsx';
 import { Sticks, type StickHand } from './Sticks.tsx';
 import { BuyList, Headline, ThumbLine, Verdict, Working } from './Summary.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
@@ -153,6 +154,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         tabIndex={0}
         style={{ padding: '8px 12px' }}
       >
+        <AssumedLine job={job} />
         {working && <Working job={job} coin={coin} onCancel={cancel} />}
         {plan && !working && <Verdict plan={plan} job={job} />}
         {shown && <ThumbLine job={file} plan={shown} />}

@@ -4,11 +4,13 @@ import {
   IconDots,
   IconFlipVertical,
   IconPrinter,
+  IconRoute,
   IconStack2,
   IconTrash,
 } from '@tabler/icons-react';
 import { Link, useNavigate } from 'react-router';
 import { copyTrims, mirrorSurvey, type JobRecord, type Survey } from '@long-miter/core';
+import { useFirstWalk } from './first-walk.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
@@ -28,6 +30,7 @@ const LISTED = 12;
 export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string; edit: EditSurvey }) {
   const { addRoom, dropRoom, restoreRoom } = useCommands(job.id);
   const navigate = useNavigate();
+  const { begin } = useFirstWalk(roomId);
   const room = job.rooms.find((one) => one.id === roomId);
   const name = room?.name ?? 'the room';
   const walk = (id: string | undefined): void =>
@@ -79,6 +82,9 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
           </Menu.Item>
         ))}
         <Menu.Divider />
+        <Menu.Item leftSection={<IconRoute size={16} />} onClick={begin}>
+          Guide me through this room
+        </Menu.Item>
         <Menu.Item
           leftSection={<IconPrinter size={16} />}
           component={Link}

@@ -14,6 +14,7 @@ import { wallPicked } from '../../session/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { ClosureLine } from './ClosureLine.tsx';
 import { Devices } from './Devices.tsx';
+import { FirstWalk } from './FirstWalk.tsx';
 import { RoomMenu } from './RoomMenu.tsx';
 import { FigurePad } from './FigurePad.tsx';
 import { useLater } from '../../shared/use-later.ts';
@@ -76,6 +77,7 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
             </Text>
           )}
         </div>
+        <FirstWalk jobId={job.id} roomId={roomId} survey={survey} unit={unit} />
         <div style={{ padding: '4px 12px 8px' }}>
           {room && (
             <ClosureLine room={room} sheet={draft} unit={unit} editSheet={editSheet} onSelect={select} />
