@@ -89,7 +89,7 @@ test('the demo opens with its bay, its splices and its proof, without a fault in
   await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
   await page.getByRole('table', { name: 'Rooms' }).getByRole('link', { name: 'Reading room' }).click();
   await expect(page.getByLabel('Name of the room')).toHaveValue('Reading room');
-  await expect(page.getByText('23 of 24 angles measured')).toBeVisible();
+  await expect(page.getByText('29 of 30 angles measured')).toBeVisible();
   for (const stage of ['Walk', 'Joints', 'Stock', 'Saw']) {
     await page.getByRole('link', { name: stage, exact: true }).click();
     if (stage === 'Stock')

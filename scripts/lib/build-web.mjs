@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, renameSync, rmSync, utimesSync } from 'node:fs';
 import { join } from 'node:path';
 import { contentOf, keepNewest } from './content.mjs';
 import { cache, root } from './paths.mjs';
+import { squeeze } from './squeeze.mjs';
 
 /** Builds the page unless its content was built before; answers the folder. */
 export async function buildWeb() {
@@ -10,7 +11,14 @@ export async function buildWeb() {
   mkdirSync(folder, { recursive: true });
   const dist = join(
     folder,
-    contentOf('packages/web', 'packages/core/src', 'package-lock.json', 'scripts/lib/build-web.mjs'),
+    contentOf(
+      'packages/web',
+      'packages/core/src',
+      'packages/core/package.json',
+      'package-lock.json',
+      'scripts/lib/build-web.mjs',
+      'scripts/lib/squeeze.mjs',
+    ),
   );
   if (existsSync(join(dist, 'index.html'))) {
     const now = new Date();
@@ -25,6 +33,7 @@ export async function buildWeb() {
     rmSync(aside, { recursive: true, force: true });
     throw new Error('the page could not be built; what the builder said stands above');
   }
+  await squeeze(aside);
   // Moved into place as a whole; another command may have been quicker with the same content.
   try {
     renameSync(aside, dist);

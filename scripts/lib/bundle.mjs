@@ -41,6 +41,7 @@ export async function bundle(entry, name) {
       'helmet',
       '@node-rs/argon2',
       'express-rate-limit',
+      'express-static-gzip',
       'pdfkit',
       'exceljs',
       'papaparse',

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import compression from 'compression';
+import staticGzip from 'express-static-gzip';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { JobEvent } from '@long-miter/core';
@@ -121,7 +122,13 @@ export function createApp(
     // Built assets carry a hash in their name and never change; the page itself is asked for again each time.
     app.use(
       '/assets',
-      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }),
+      staticGzip(join(webFolder, 'assets'), {
+        // The builder has put both beside each file: nothing is compressed while somebody waits.
+        enableBrotli: true,
+        orderPreference: ['br', 'gz'],
+        index: false,
+        serveStatic: { immutable: true, maxAge: '1y' },
+      }),
       unknownAddress,
     );
     app.use(express.static(webFolder, { index: false }));

@@ -8,6 +8,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router';
+import { api } from './api/api.ts';
 import { startOffline } from './session/offline.ts';
 import { startSession } from './session/start.ts';
 import { makeStore } from './session/store.ts';
@@ -79,6 +80,9 @@ const router = createBrowserRouter([
 ] as RouteObject[]);
 
 const store = makeStore();
+// Asked for while the page is still being put together: both are wanted at once.
+void store.dispatch(api.endpoints.session.initiate());
+if (window.location.pathname === '/') void store.dispatch(api.endpoints.jobs.initiate());
 void startSession(store);
 startOffline();
 

@@ -1,4 +1,5 @@
 import type { JobFile, Wall } from '@long-miter/core';
+import { landing, study } from './fernhollow-upstairs.ts';
 
 /**
  * Fernhollow Schoolhouse, an invented job: an old village school being turned into a reading room with a flat above.
@@ -397,6 +398,17 @@ export const fernhollow: JobFile = {
       kerf: 0.125,
       calibration: { left: 0.4, right: 0.4 },
     },
+    {
+      id: 'bench',
+      name: 'Bench saw indoors',
+      maxMiterLeft: 45,
+      maxMiterRight: 45,
+      maxBevelLeft: 45,
+      maxBevelRight: 45,
+      standingHeight: 4,
+      flatWidth: 8,
+      kerf: 0.09375,
+    },
   ],
   saw: 'driveway',
   profiles: [
@@ -442,5 +454,5 @@ export const fernhollow: JobFile = {
     { id: 'r1', profile: 'base', length: 61.5, label: 'Rack 1' },
     { id: 'r2', profile: 'base', length: 38, label: 'Rack 2' },
   ],
-  rooms: [readingRoom, hall, cloakroom, loft],
+  rooms: [readingRoom, hall, cloakroom, study, landing, loft],
 };
