@@ -17,6 +17,7 @@ import { Gate } from './app/Gate.tsx';
 import { HouseMark } from './app/HouseMark.tsx';
 import { Root } from './app/Root.tsx';
 import { SkipLink } from './app/SkipLink.tsx';
+import { keepFocus } from './shared/keep-focus.ts';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
 
@@ -85,6 +86,7 @@ void store.dispatch(api.endpoints.session.initiate());
 if (window.location.pathname === '/') void store.dispatch(api.endpoints.jobs.initiate());
 void startSession(store);
 startOffline();
+keepFocus();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -106,16 +106,18 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                 Choose a piece, in the list or on the ribbon, to see its ends, the saw and the reasons, and to
                 overrule a corner. Arrow keys go from piece to piece.
               </Text>
-              {roomWatch.length > 0 && (
-                <Title order={3} size="h5" mt="sm">
-                  Watch out in this room
-                </Title>
-              )}
-              {roomWatch.map((one, index) => (
-                <Text key={`${one.code}${index}`} size="sm" style={{ color: 'var(--lm-assumed)' }}>
-                  ▲ {one.text}
-                </Text>
-              ))}
+              <div className="room-watch">
+                {roomWatch.length > 0 && (
+                  <Title order={3} size="h5" mt="sm">
+                    Watch out in this room
+                  </Title>
+                )}
+                {roomWatch.map((one, index) => (
+                  <Text key={`${one.code}${index}`} size="sm" style={{ color: 'var(--lm-assumed)' }}>
+                    ▲ {one.text}
+                  </Text>
+                ))}
+              </div>
             </div>
           )}
         </section>

@@ -62,7 +62,7 @@ export function ClosureLine({ room, sheet, unit, editSheet, onSelect }: Props) {
             ? `The figures close within ${formatWithUnit(hair, unit)}.`
             : !anglesAddUp(closure)
               ? `Angles first: together they are ${formatAngle(Math.abs(closure.angleGap))} too ${closure.angleGap > 0 ? 'large' : 'small'}. The lengths can be judged when the angles add up.`
-              : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${Math.round(closure.perimeter / closure.gap)}), angles by ${formatAngle(closure.angleGap)}.`}
+              : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${Math.round(closure.perimeter / closure.gap)}), angles by ${formatAngle(closure.angleGap).replace('-', '−')}.`}
         {suspects.length > 0 && (
           <b style={{ color: 'var(--lm-bad)' }}>
             {' '}
