@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../base/index.ts';
+import { solveByCompletion } from './completion.ts';
 import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
@@ -144,7 +145,7 @@ function searchModel(
       ground: { by: 'trial', figure: 0 },
     };
   const search = new Search(model, options);
-  const small = solveSmall(model);
+  const small = solveByCompletion(model, () => search.left() <= 0) ?? solveSmall(model);
   if (small === 'impossible') return { impossible: true, early: false };
   if (small) {
     const best = small;

@@ -4,6 +4,7 @@ import { numbersFrom } from '../base/index.ts';
 import { smallProblems } from '../../test/helpers/random-cuts.ts';
 import { readFixture } from '../../test/helpers/jobs.ts';
 import { clock, testSolver } from '../../test/helpers/solver.ts';
+import { solveByCompletion } from './completion.ts';
 import { solveSmall } from './exact-small.ts';
 import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
 import { lengthBound } from './length-bound.ts';
@@ -62,6 +63,24 @@ describe('against the trial of everything', () => {
       { numRuns: 200, seed },
     );
   });
+
+  test('stick after stick within what may be lost comes to the same, also where there is no plan', () => {
+    const more = smallProblems(8).map((one) => buildModel(read({ ...header, ...one })));
+    let both = 0;
+    fc.assert(
+      fc.property(more, (built) => {
+        if (!built.ok) return;
+        const [trial, own] = [solveSmall(built.value), solveByCompletion(built.value)];
+        if (trial === undefined || own === undefined) return;
+        both++;
+        if (trial === 'impossible' || own === 'impossible') return expect(own).toBe(trial);
+        expectWhole(built.value, own);
+        expect([own.cost, own.patterns.length]).toEqual([trial.cost, trial.patterns.length]);
+      }),
+      { numRuns: 150, seed, interruptAfterTimeLimit: 60_000 },
+    );
+    expect(both).toBeGreaterThan(30);
+  }, 90_000);
 
   test('column generation, dives and proofs end at the optimum or say that they did not', () => {
     fc.assert(

@@ -1,4 +1,5 @@
 import { numbersFrom } from '../base/index.ts';
+import { completeFrom } from './completion.ts';
 import { dive } from './dive.ts';
 import { splitStyles } from './heuristic.ts';
 import { Master, uncutPrice, type Priced } from './master.ts';
@@ -92,6 +93,7 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (!stop() && units-- > 0) dives(search, solver, master, relaxed.outcome, random, (plan) => plan);
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
+    if (relaxed.converged && !stop() && units-- > 0) complete(search, master, relaxed.outcome);
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
       // Where few patterns are left to look at the proof is quick: before anything else is tried.
       const few = proof.few();
@@ -105,6 +107,25 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
   } finally {
     master.dispose();
   }
+}
+
+/** A small problem to its end: every plan that the worths of the relaxation leave room for. */
+function complete(search: Search, master: Master, { duals, objective }: LpOutcome): void {
+  const { model, best } = search;
+  if (!best) return;
+  const saves = model.sticks.map(({ price }, way) => master.threshold(way, duals) - price);
+  const { found, bound } = completeFrom(
+    model,
+    { items: duals, saves },
+    {
+      cost: best.cost,
+      bound: objective,
+      atLeast: (least) => search.roundUp(least),
+      stop: () => search.left() <= 0,
+    },
+  );
+  search.offer(found, 'proving');
+  search.raise(bound, 'proving', 'trial');
 }
 
 /** Whether so many sizes come from the places of splices that the programme of all of them would never be solved. */

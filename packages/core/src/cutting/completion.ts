@@ -1,0 +1,509 @@
+import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
+import type { ClassSet, Sequencer } from './sequencer.ts';
+import type { CutModel } from './shapes.ts';
+import { isLimited, StockCount } from './stock.ts';
+
+/**
+ * Small problems with long walls, exactly: stick after stick is filled, the longest blank that is left first, and no further
+ * than what is lost on the way may cost. What is lost is what a stick costs beyond its contents at the cheapest price for
+ * their length: a better plan than the best so far can lose only so much altogether, and few fillings lose so little.
+ */
+
+/** Most pieces beside the parts of walls. */
+const MOST_PLAIN = 18;
+/** More parts of walls than that are never on sticks of their own. */
+const MOST_PARTS = 40;
+/** Most ways to divide all walls together. */
+const MOST_DIVISIONS = 120_000;
+/** Most fillings of sticks with pieces that are kept. */
+const MOST_FILLINGS = 40_000;
+/** Steps before it is given up: a fifth of a second by lengths alone, more with a relaxation's worths. Counted, not timed. */
+const STEPS = 6e6;
+const STEPS_BY_WORTH = 4e7;
+/** Steps between two looks at the clock. */
+const LOOK = 2e5;
+/** A filling made costs as much as so many looked at. */
+const MAKING = 40;
+/** And a call with all its preparations. */
+const CALL = 20;
+/** Of two plans of one cost the one with fewer sticks wins, then the one with the more even ones. */
+const HAIR = 1e-4;
+const EVEN = 1e-6;
+/** How far above the least cost there can be plans are looked for, step by step: near it hardly anything has to be tried. */
+const REACH = [0.004, 0.007, 0.01, 0.015, 0.02, 0.03, 0.045, 0.07, 0.12, 0.25, Infinity] as const;
+const NOTHING = 1e-9;
+/** What a filling may be better than the worths of its contents, by rounding; more, and they are no bound. */
+const ROUNDING = 1e-4;
+
+/** What contents are worth at least: by their length, or as a relaxation weighs them. */
+export interface Worths {
+  /** For each item, cents. No stick holds more than its price and what it saves. */
+  readonly items: ArrayLike<number>;
+  /** For each way: what each of its sticks saves, of those that there are only so many of. */
+  readonly saves: readonly number[];
+}
+
+/** What may lie on one stick: pieces by their bits, parts of walls beside them, and the ways to use a stick that hold it. */
+interface Filling {
+  readonly mask: number;
+  readonly list: readonly number[];
+  readonly length: number;
+  readonly worth: number;
+  readonly sets: readonly ClassSet[];
+  /** Ways worth using, the one that loses least first. */
+  readonly ways: readonly Use[];
+}
+interface Use {
+  readonly way: number;
+  /** What it counts. */
+  readonly price: number;
+  /** What it costs beyond the cheapest price for what lies on it. */
+  readonly loss: number;
+}
+
+/** Fillings by what they lose, with what is asked of each of them side by side: they are looked at by the million. */
+interface Fillings {
+  readonly all: readonly Filling[];
+  readonly masks: Int32Array;
+  readonly losses: Float64Array;
+}
+const fillingsOf = (made: readonly Filling[]): Fillings => {
+  const all = [...made].sort((a, b) => a.ways[0]!.loss - b.ways[0]!.loss);
+  return {
+    all,
+    masks: Int32Array.from(all, (one) => one.mask),
+    losses: Float64Array.from(all, (one) => one.ways[0]!.loss),
+  };
+};
+
+interface Division {
+  readonly paths: readonly (readonly number[])[];
+  /** Items of its parts, the longest first. */
+  readonly parts: readonly number[];
+  readonly penalties: number;
+}
+
+class TooMuch extends Error {}
+
+/** One search: what can lie together, what is left of limited sticks, what has been found. */
+class Completion {
+  private readonly model: CutModel;
+  private readonly plain: readonly number[];
+  private readonly sequencers: readonly Sequencer[];
+  private readonly items: ArrayLike<number>;
+  private readonly saves: readonly number[];
+  private readonly most: number;
+  private readonly stop: () => boolean;
+  private looked = 0;
+  /** Sticks of each way at the outset, and now. */
+  private readonly there: readonly number[];
+  private readonly left: number[];
+  private readonly weight: number[];
+  private readonly byLowest: readonly Fillings[];
+  /** For each copy of a piece the bit of the copy before it: like pieces are taken in their order. */
+  private readonly twin: readonly number[];
+  private readonly withParts = new Map<string, Fillings>();
+  private readonly exact = new Map<number, { cost: number; filling: Filling; use: Use }>();
+  private readonly failed = new Map<number, number>();
+  private readonly all: Filling[];
+  private steps = 0;
+
+  constructor(model: CutModel, plain: readonly number[], worths: Worths | undefined, stop: () => boolean) {
+    this.model = model;
+    this.stop = stop;
+    this.most = worths ? STEPS_BY_WORTH : STEPS;
+    this.plain = plain;
+    this.sequencers = [...new Set(model.sticks.map((one) => one.sequencer))];
+    const stock = new StockCount(model);
+    this.there = model.sticks.map((one, way) =>
+      isLimited(model, way) ? Math.min(stock.left(one.pool), plain.length + MOST_PARTS) : Infinity,
+    );
+    ({ items: this.items, saves: this.saves } = worths ?? byLength(model, this.there));
+    this.left = [...this.there];
+    let weight = 2 ** plain.length;
+    this.weight = this.left.map((count) => {
+      if (count === Infinity) return 0;
+      const own = weight;
+      weight *= count + 1;
+      return own;
+    });
+    if (weight > Number.MAX_SAFE_INTEGER) throw new TooMuch();
+    this.twin = plain.map((item, k) => (k > 0 && plain[k - 1] === item ? 1 << (k - 1) : 0));
+    const byLowest: Filling[][] = plain.map(() => []);
+    this.all = [];
+    const nothing = this.filling(
+      0,
+      [],
+      0,
+      0,
+      this.sequencers.map((one) => one.empty),
+    )!;
+    this.all.push(nothing);
+    this.grow(nothing, 0, byLowest);
+    this.byLowest = byLowest.map(fillingsOf);
+  }
+
+  private spend(steps: number): void {
+    this.steps += steps;
+    if (this.steps > this.most) throw new TooMuch();
+    if (this.steps - this.looked > LOOK) {
+      this.looked = this.steps;
+      if (this.stop()) throw new TooMuch();
+    }
+  }
+
+  private filling(
+    mask: number,
+    list: readonly number[],
+    length: number,
+    worth: number,
+    sets: readonly ClassSet[],
+  ): Filling | undefined {
+    this.spend(MAKING);
+    const { model } = this;
+    const ways: Use[] = [];
+    let unlimited = Infinity;
+    for (const [way, stick] of model.sticks.entries()) {
+      if (this.there[way] === 0 || stick.price >= unlimited) continue;
+      if (length + sets[this.sequencers.indexOf(stick.sequencer)]!.extra > stick.length) continue;
+      const price = stick.price + HAIR + EVEN * (stick.length / model.longest) ** 2;
+      const loss = price - worth + this.saves[way]!;
+      if (loss < -ROUNDING) throw new TooMuch();
+      ways.push({ way, price, loss });
+      // They stand by price: behind one that there is as much of as wanted nothing is worth using.
+      if (this.there[way] === Infinity) unlimited = stick.price;
+    }
+    if (ways.length === 0) return undefined;
+    ways.sort((a, b) => a.loss - b.loss);
+    return { mask, list, length, worth, sets, ways };
+  }
+
+  /** All fillings with more pieces behind those that are there. */
+  private grow(held: Filling, from: number, byLowest: readonly Filling[][]): void {
+    for (let k = from; k < this.plain.length; k++) {
+      // Like pieces are taken in their order: those on one stick follow each other.
+      if ((held.mask & this.twin[k]!) === 0 && held.list.at(-1) === this.plain[k]) continue;
+      const next = this.extended(held, this.plain[k]!, 1 << k);
+      if (!next) continue;
+      if (this.all.length >= MOST_FILLINGS) throw new TooMuch();
+      this.all.push(next);
+      byLowest[31 - Math.clz32(next.mask & -next.mask)]!.push(next);
+      this.grow(next, k + 1, byLowest);
+    }
+  }
+
+  private extended(held: Filling, item: number, bit: number): Filling | undefined {
+    const { length, cls } = this.model.items[item]!;
+    const total = held.length + length;
+    if (total > this.model.longest) {
+      this.spend(1);
+      return undefined;
+    }
+    const sets = held.sets.map((set, k) => this.sequencers[k]!.with(set, cls));
+    const worth = held.worth + this.items[item]!;
+    return this.filling(held.mask | bit, [...held.list, item], total, worth, sets);
+  }
+
+  /** All fillings with just these parts of walls, and pieces beside them; what loses least first. */
+  private around(parts: readonly number[]): Fillings {
+    const key = parts.join();
+    const known = this.withParts.get(key);
+    if (known) return known;
+    const before = parts.length === 1 ? this.all : this.around(parts.slice(0, -1)).all;
+    const made = fillingsOf(before.flatMap((one) => this.extended(one, parts.at(-1)!, 0) ?? []));
+    this.withParts.set(key, made);
+    return made;
+  }
+
+  /** Whether of like pieces the first that are left are taken. */
+  private inOrder(mask: number, left: number): boolean {
+    for (let rest = mask; rest !== 0; rest &= rest - 1) {
+      const before = this.twin[31 - Math.clz32(rest & -rest)]!;
+      if ((left & before & ~mask) !== 0) return false;
+    }
+    return true;
+  }
+
+  private worthOf(left: number): number {
+    let sum = 0;
+    for (let rest = left; rest !== 0; rest &= rest - 1)
+      sum += this.items[this.plain[31 - Math.clz32(rest & -rest)]!]!;
+    return sum;
+  }
+
+  /** What the sticks that are left of those that run out can still save. */
+  private credit(): number {
+    let sum = 0;
+    for (let way = 0; way < this.saves.length; way++)
+      if (this.saves[way]! > 0) sum += this.saves[way]! * this.left[way]!;
+    return sum;
+  }
+
+  private key(left: number): number {
+    let key = left;
+    for (let way = 0; way < this.weight.length; way++)
+      if (this.weight[way]! > 0) key += this.weight[way]! * this.left[way]!;
+    return key;
+  }
+
+  /** The least that the pieces left cost where that is below a limit, else Infinity. */
+  private least(left: number, limit: number): number {
+    if (left === 0) return 0;
+    const key = this.key(left);
+    const known = this.exact.get(key);
+    if (known) return known.cost < limit ? known.cost : Infinity;
+    if ((this.failed.get(key) ?? 0) >= limit) return Infinity;
+    this.spend(CALL);
+    let best = limit;
+    let found: { filling: Filling; use: Use } | undefined;
+    const base = this.worthOf(left) - this.credit();
+    const { all, masks, losses } = this.byLowest[31 - Math.clz32(left & -left)]!;
+    for (let k = 0; k < masks.length && losses[k]! < best - base; k++) {
+      this.spend(1);
+      if ((masks[k]! & ~left) !== 0) continue;
+      const filling = all[k]!;
+      if (!this.inOrder(filling.mask, left)) continue;
+      for (const use of filling.ways) {
+        if (use.loss >= best - base || use.price >= best || this.left[use.way] === 0) continue;
+        this.left[use.way]!--;
+        const cost = use.price + this.least(left ^ filling.mask, best - use.price);
+        this.left[use.way]!++;
+        if (cost < best - NOTHING) {
+          best = cost;
+          found = { filling, use };
+        }
+      }
+    }
+    if (!found) {
+      this.failed.set(key, Math.max(limit, this.failed.get(key) ?? 0));
+      return Infinity;
+    }
+    this.exact.set(key, { cost: best, ...found });
+    return best;
+  }
+
+  /** The patterns behind the answer of `least`. */
+  private patternsOf(left: number): Pattern[] {
+    if (left === 0) return [];
+    const { filling, use } = this.exact.get(this.key(left))!;
+    this.left[use.way]!--;
+    const rest = this.patternsOf(left ^ filling.mask);
+    this.left[use.way]!++;
+    return [toPattern(use.way, filling.list), ...rest];
+  }
+
+  /** The least that pieces and parts of walls cost together where that is below a limit; the longest part is placed first. */
+  private cover(
+    parts: readonly number[],
+    left: number,
+    limit: number,
+  ): { cost: number; patterns: readonly Pattern[] } | undefined {
+    if (parts.length === 0) {
+      const cost = this.least(left, limit);
+      return cost < limit ? { cost, patterns: this.patternsOf(left) } : undefined;
+    }
+    let best = limit;
+    let found: readonly Pattern[] | undefined;
+    const { items } = this.model;
+    const base = this.worthOf(left) + parts.reduce((sum, part) => sum + this.items[part]!, 0) - this.credit();
+    const [first, ...others] = parts as [number, ...number[]];
+    const tried = new Set<string>();
+    for (let beside = 0; beside < 1 << others.length; beside++) {
+      this.spend(CALL);
+      const here = [first, ...others.filter((_, k) => (beside >> k) & 1)];
+      if (here.reduce((sum, part) => sum + items[part]!.length, 0) > this.model.longest) continue;
+      if (tried.has(here.join())) continue;
+      tried.add(here.join());
+      const rest = others.filter((_, k) => !((beside >> k) & 1));
+      const { all, masks, losses } = this.around(here);
+      for (let k = 0; k < masks.length && losses[k]! < best - base; k++) {
+        this.spend(1);
+        if ((masks[k]! & ~left) !== 0) continue;
+        const filling = all[k]!;
+        if (!this.inOrder(filling.mask, left)) continue;
+        for (const use of filling.ways) {
+          if (use.loss >= best - base || use.price >= best || this.left[use.way] === 0) continue;
+          this.left[use.way]!--;
+          const more = this.cover(rest, left ^ filling.mask, best - use.price);
+          this.left[use.way]!++;
+          if (more && use.price + more.cost < best - NOTHING) {
+            best = use.price + more.cost;
+            found = [toPattern(use.way, filling.list), ...more.patterns];
+          }
+        }
+      }
+    }
+    return found && { cost: best, patterns: found };
+  }
+
+  /** The least that all of it can cost with the walls divided in a way. */
+  leastOf({ parts, penalties }: Division): number {
+    const every = 2 ** this.plain.length - 1;
+    const worth = parts.reduce((sum, part) => sum + this.items[part]!, this.worthOf(every));
+    return penalties + worth - this.credit();
+  }
+
+  /** The best plan that costs less than a limit, of divisions with the least they can cost, the lowest first. */
+  below(list: readonly (readonly [Division, number])[], limit: number): Filled | undefined {
+    const every = 2 ** this.plain.length - 1;
+    let best = limit;
+    let found: { division: Division; patterns: readonly Pattern[] } | undefined;
+    for (const [division, least] of list) {
+      if (least >= best) break;
+      this.spend(CALL);
+      const covered = this.cover(division.parts, every, best - division.penalties);
+      if (!covered) continue;
+      best = covered.cost + division.penalties;
+      found = { division, patterns: covered.patterns };
+    }
+    return found && filledOf(this.model, found.patterns, found.division.paths);
+  }
+}
+
+/** Worths by length, at the cheapest price for it of sticks that do not run out. */
+function byLength(model: CutModel, there: readonly number[]): Worths {
+  const endless = model.sticks.filter((_, way) => there[way] === Infinity);
+  const rate = Math.min(
+    ...(endless.length > 0 ? endless : model.sticks).map((one) => one.price / one.length),
+  );
+  return {
+    items: model.items.map((item) => rate * item.length),
+    saves: model.sticks.map((one, way) =>
+      there[way] === Infinity ? 0 : Math.max(0, rate * one.length - one.price),
+    ),
+  };
+}
+
+/**
+ * Every way to divide the walls; of those that need the same parts at the same price one. Undefined where there are too many.
+ * @param spare with worths: how much more than the cheapest way to divide it a wall may cost
+ */
+function divisionsOf(model: CutModel, worths?: ArrayLike<number>, spare = Infinity): Division[] | undefined {
+  let all: { paths: number[][]; parts: number[]; penalties: number }[] = [
+    { paths: [], parts: [], penalties: 0 },
+  ];
+  for (const net of model.walls) {
+    const own: number[][] = [];
+    const go = (point: number, path: readonly number[]): boolean => {
+      if (point === net.points - 1) return own.push([...path]) <= MOST_DIVISIONS;
+      if (path.length > net.wall.max) return true;
+      return net.arcs.every((arc, index) => arc.from !== point || go(arc.to, [...path, index]));
+    };
+    if (!go(0, [])) return undefined;
+    const costs = own.map((path) =>
+      path.reduce((sum, arc) => {
+        const { penalty, item } = net.arcs[arc]!;
+        return sum + penalty + (worths?.[item] ?? 0);
+      }, 0),
+    );
+    const cheapest = Math.min(...costs);
+    const kept = worths ? own.filter((_, k) => costs[k]! - cheapest < spare) : own;
+    if (all.length * kept.length > MOST_DIVISIONS) return undefined;
+    const seen = new Map<string, (typeof all)[number]>();
+    for (const before of all)
+      for (const path of kept) {
+        const parts = [...before.parts, ...path.map((arc) => net.arcs[arc]!.item)].sort(
+          (a, b) => model.items[b]!.length - model.items[a]!.length || a - b,
+        );
+        const penalties = path.reduce((sum, arc) => sum + net.arcs[arc]!.penalty, before.penalties);
+        const key = parts.join();
+        const same = seen.get(key);
+        if (!same || penalties < same.penalties)
+          seen.set(key, { paths: [...before.paths, path], parts, penalties });
+      }
+    all = [...seen.values()];
+  }
+  return all;
+}
+
+/** The pieces beside the walls, the longest first; undefined where there are too many to try. */
+function plainOf(model: CutModel): number[] | undefined {
+  if (model.weighed) return undefined;
+  const plain = model.items
+    .flatMap((item, index) => new Array<number>(item.demand).fill(index))
+    .sort((a, b) => model.items[b]!.length - model.items[a]!.length || a - b);
+  return plain.length > MOST_PLAIN ? undefined : plain;
+}
+
+/** Undefined where it was too much. */
+function tried<T>(run: () => T): T | undefined {
+  try {
+    return run();
+  } catch (error) {
+    if (error instanceof TooMuch) return undefined;
+    throw error;
+  }
+}
+
+const byLeast = (completion: Completion, divisions: readonly Division[]): (readonly [Division, number])[] =>
+  divisions.map((division) => [division, completion.leastOf(division)] as const).sort((a, b) => a[1] - b[1]);
+
+/**
+ * The true optimum of a small problem in which nothing but cost is weighed: cost, then number of sticks.
+ * @returns `impossible` where no plan exists; undefined where there is too much to try
+ */
+export function solveByCompletion(
+  model: CutModel,
+  stop = (): boolean => false,
+): Filled | 'impossible' | undefined {
+  const plain = plainOf(model);
+  const divisions = plain && divisionsOf(model);
+  if (!divisions) return undefined;
+  if (divisions.length === 0) return 'impossible';
+  return tried(() => {
+    const completion = new Completion(model, plain, undefined, stop);
+    const list = byLeast(completion, divisions);
+    const lowest = list[0]![1];
+    for (const reach of REACH) {
+      const limit =
+        reach === Infinity ? Infinity : lowest + Math.max(Math.abs(lowest), 1) * reach + HAIR * MOST_PARTS;
+      const found = completion.below(list, limit);
+      if (found) return found;
+    }
+    return 'impossible';
+  });
+}
+
+/** A step from one limit to the next is at least such a part of the cost. */
+const STEP = 5e-4;
+
+/**
+ * The best plan below a known one, by the worths of a relaxation that is at its end: near its bound they leave so little to
+ * lose that few fillings and few ways to divide the walls are left. Looked for from the bound upwards, step by step.
+ * @param cost  of the known plan, in whole cents
+ * @param bound of the relaxation
+ * @param atLeast the next cost that a plan can have at all
+ * @returns a better plan, the best there is, or none; and what no plan costs less than
+ */
+export function completeFrom(
+  model: CutModel,
+  worths: Worths,
+  {
+    cost,
+    bound,
+    atLeast,
+    stop,
+  }: {
+    readonly cost: number;
+    readonly bound: number;
+    readonly atLeast: (bound: number) => number;
+    readonly stop: () => boolean;
+  },
+): { readonly found?: Filled; readonly bound: number } {
+  const plain = plainOf(model);
+  if (!plain) return { bound };
+  let proven = bound;
+  const found = tried(() => {
+    const completion = new Completion(model, plain, worths, stop);
+    for (let limit = atLeast(bound); limit < cost; limit = atLeast(proven + STEP * cost)) {
+      const divisions = divisionsOf(model, worths.items, limit + 0.5 - bound);
+      if (!divisions) return undefined;
+      const better = completion.below(byLeast(completion, divisions), limit + 0.5);
+      if (better) return better;
+      proven = limit + 0.5;
+    }
+    proven = cost;
+    return undefined;
+  });
+  return found ? { found, bound: found.cost } : { bound: proven };
+}
