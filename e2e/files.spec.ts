@@ -11,6 +11,8 @@ const folder = mkdtempSync(join(tmpdir(), 'lm-files-'));
 test('paper, workbook and drawing of the demo are saved; the drawing comes in again as rooms, shown before', async ({
   page,
 }) => {
+  // The plan of the whole schoolhouse is waited for.
+  test.slow();
   await page.goto('/');
   await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).click();
   await page.getByRole('link', { name: 'Files' }).click();
@@ -55,10 +57,10 @@ test('paper, workbook and drawing of the demo are saved; the drawing comes in ag
   await page.getByRole('cell', { name: 'Copied room' }).getByRole('link').click();
   await expect(page.getByLabel('Length of wall 1', { exact: true })).toHaveValue('236 3/8');
 
-  // A workbook: all four rooms of the demo; a file that is none is refused with the reason.
+  // A workbook: all rooms of the demo; a file that is none is refused with the reason.
   await page.getByRole('link', { name: 'From a drawing' }).click();
   await open(walls);
-  await expect(shown.getByRole('button', { name: 'Add 4 rooms' })).toBeVisible();
+  await expect(shown.getByRole('button', { name: 'Add 6 rooms' })).toBeVisible();
   await page.keyboard.press('Escape');
   const wrong = join(folder, 'wrong.dxf');
   writeFileSync(wrong, 'no drawing at all');
@@ -133,6 +135,7 @@ test('a trim goes from a job into the Library, is changed there, and the job see
   // By its name from anywhere.
   await page.keyboard.press('Control+k');
   await page.getByLabel('Find a screen, a job, a room').fill('With a lib');
+  await expect(page.locator('.mantine-Spotlight-action').first()).toContainText('With a library');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Rooms', exact: true })).toBeVisible();
 });

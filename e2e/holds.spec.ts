@@ -67,6 +67,7 @@ test('typing on while the server is slow is no quarrel with oneself; what is rem
   await expect(nails).toHaveValue('12');
   await page.getByText('For sale', { exact: true }).click();
   const lines = page.getByRole('button', { name: /^Remove stock/ });
+  await expect(lines.first()).toBeVisible();
   const count = await lines.count();
   await page.getByRole('button', { name: 'Remove stock 2', exact: true }).click();
   await expect(lines).toHaveCount(count - 1);

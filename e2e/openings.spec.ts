@@ -180,6 +180,8 @@ test('at the saw a head waits until the measure over both legs is written there,
   }).toPass();
   await expect(row).toContainText('waits, 48 3/8');
   await row.click();
+  // A tap only looks; it comes to the saw when that is asked for.
+  await page.getByRole('button', { name: /^Cut \S+ now$/ }).click();
   const card = page.getByRole('region', { name: 'This cut' });
   await expect(card.getByText('do not cut it yet')).toBeVisible();
   // Clear width 48, two reveals of 3/16 and two legs of 2 1/4.

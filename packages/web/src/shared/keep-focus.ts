@@ -8,9 +8,12 @@ interface Place {
   readonly index: number;
 }
 
+/** Further out than this it is another thing that one is at: the page's own parts, a dialog. */
+const PART = 'main, section, form, [role="region"], [role="dialog"], .panel';
+
 function placesOf(button: Element): Place[] {
   const places: Place[] = [];
-  for (let at = button; at.parentElement; at = at.parentElement)
+  for (let at = button; at.parentElement && !at.matches('main, [role="dialog"], body'); at = at.parentElement)
     places.push({ parent: at.parentElement, index: [...at.parentElement.children].indexOf(at) });
   return places;
 }
@@ -34,7 +37,7 @@ const firstWord = (element: Element): string =>
 /** Where the focus goes when what had it is gone: to what stands in its place, then before it, then further out. */
 export function nextTo(places: readonly Place[], like: string): HTMLElement | undefined {
   for (const { parent, index } of places) {
-    if (!parent.isConnected) continue;
+    if (!parent.isConnected || parent.closest(PART) === null) continue;
     const near = [parent.children[index], parent.children[index - 1], parent.children[index + 1]];
     for (const one of near) {
       const found = inside(one, like);
@@ -51,9 +54,12 @@ export function keepFocus(page: Document = document): () => void {
     if (!button) return;
     const places = placesOf(button);
     const like = firstWord(button);
+    const from = page.location.pathname;
     for (const wait of LOOKS)
       setTimeout(() => {
-        if (button.isConnected || (page.activeElement !== null && page.activeElement !== page.body)) return;
+        // Another screen begins at its own top.
+        if (button.isConnected || page.location.pathname !== from) return;
+        if (page.activeElement !== null && page.activeElement !== page.body) return;
         nextTo(places, like)?.focus();
       }, wait);
   };
