@@ -9,6 +9,9 @@ import { useAppDispatch, useAppSelector } from '../session/store.ts';
 import { piecePicked } from '../session/ui-slice.ts';
 import { FILES, HOME, OPENINGS, PAPER, STAGES } from './job/stages.ts';
 
+/** Something that was found, in the list under the field. */
+const FOUND = '.mantine-Spotlight-action';
+
 /** Finds a screen, a job, a room, a piece, a calculator by its name: Ctrl K. */
 export function Palette() {
   const navigate = useNavigate();
@@ -81,6 +84,11 @@ export function Palette() {
         leftSection: <IconSearch size={18} />,
         placeholder: 'a room, a piece, a job, a calculator, a screen',
         'aria-label': 'Find a screen, a job, a room, a piece, a calculator',
+        onKeyDown: (event) => {
+          // What was found came after it was asked for: nothing is marked, and the first is meant.
+          if (event.key !== 'Enter' || document.querySelector(`${FOUND}[data-selected]`)) return;
+          document.querySelector<HTMLElement>(FOUND)?.click();
+        },
       }}
     />
   );

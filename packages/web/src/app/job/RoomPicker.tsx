@@ -84,6 +84,13 @@ function SearchedRooms({ rooms, current, to }: Props) {
         value={current ?? null}
         // Two rooms may have one name: each is its own entry.
         data={rooms.map((one) => ({ value: one.id, label: nameOf(one) }))}
+        onKeyDown={(event) => {
+          // Typed and confirmed before the list has come up: the first of that name is meant.
+          if (event.key !== 'Enter' || document.querySelector('[data-combobox-selected]')) return;
+          const typed = event.currentTarget.value.trim().toLowerCase();
+          const first = rooms.find((one) => nameOf(one).toLowerCase().includes(typed));
+          if (typed !== '' && first) go(first.id);
+        }}
         onChange={(id) => go(id ?? undefined)}
       />
       {step(1, 'Next')}

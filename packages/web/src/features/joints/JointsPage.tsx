@@ -108,7 +108,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
               </Text>
               <div className="room-watch">
                 {roomWatch.length > 0 && (
-                  <Title order={3} size="h5" mt="sm">
+                  <Title order={2} size="h5" mt="sm">
                     Watch out in this room
                   </Title>
                 )}

@@ -61,7 +61,7 @@ export function FirstWalk({ jobId, roomId, survey, unit }: Props) {
         {step === 'list' && (
           <>
             <Button component={Link} to={to('joints')}>
-              See the joints
+              See the pieces
             </Button>
             <Button variant="default" component={Link} to={to('saw')}>
               Cut list
