@@ -94,13 +94,13 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
         </div>
       </section>
       <section className="panel scroll" aria-label="Walk sheet" style={{ padding: 8 }}>
-        <Group gap={6} wrap="nowrap" p="0 4px 6px">
+        <Group gap={6} className="walk-head" p="0 4px 6px">
           <Title order={2} size="h4" visibleFrom="sm">
             Walk
           </Title>
           <TextInput
             size="sm"
-            style={{ flex: 1 }}
+            style={{ flex: '1 1 150px', minWidth: 0 }}
             aria-label="Name of the room"
             value={draft.name}
             error={draft.name.trim() === '' ? 'give the room a name' : undefined}
@@ -108,6 +108,7 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
           />
           <Switch
             size="sm"
+            className="walk-closes"
             label="last wall meets the first"
             checked={survey.closed}
             onChange={(event) => {
