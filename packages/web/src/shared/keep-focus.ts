@@ -18,33 +18,36 @@ function placesOf(button: Element): Place[] {
   return places;
 }
 
+/** The same button of what stands there. Another one must not get the focus: pressed once more it would do something else. */
 const inside = (element: Element | undefined, like: string): HTMLElement | undefined => {
-  if (!element) return undefined;
+  if (!element || like === '') return undefined;
   const all = [
     ...(element.matches(TAKES) ? [element] : []),
     ...element.querySelectorAll(TAKES),
   ] as HTMLElement[];
-  const seen = all.filter(
-    (one) => one.getAttribute('tabindex') !== '-1' && one.closest('[aria-hidden="true"]') === null,
+  return all.find(
+    (one) =>
+      one.getAttribute('tabindex') !== '-1' &&
+      one.closest('[aria-hidden="true"]') === null &&
+      firstWord(one) === like,
   );
-  // The same button of the next in the list, where there is one.
-  return seen.find((one) => like !== '' && firstWord(one) === like) ?? seen[0];
 };
 
 const firstWord = (element: Element): string =>
   (element.getAttribute('aria-label') ?? element.textContent ?? '').trim().split(' ')[0]!;
 
-/** Where the focus goes when what had it is gone: to what stands in its place, then before it, then further out. */
+/** Where the focus goes when what had it is gone: to the same button of what stands in its place or beside it, else to the part around. */
 export function nextTo(places: readonly Place[], like: string): HTMLElement | undefined {
-  for (const { parent, index } of places) {
-    if (!parent.isConnected || parent.closest(PART) === null) continue;
-    const near = [parent.children[index], parent.children[index - 1], parent.children[index + 1]];
-    for (const one of near) {
+  const left = places.filter(({ parent }) => parent.isConnected && parent.closest(PART) !== null);
+  for (const { parent, index } of left)
+    for (const one of [parent.children[index], parent.children[index - 1], parent.children[index + 1]]) {
       const found = inside(one, like);
       if (found) return found;
     }
-  }
-  return undefined;
+  const part = left[0]?.parent.closest<HTMLElement>(PART);
+  // It is read from here on; pressed, it does nothing.
+  if (part && !part.hasAttribute('tabindex')) part.setAttribute('tabindex', '-1');
+  return part ?? undefined;
 }
 
 /** Keeps the focus near when a button takes itself away: after each removal one goes on from where one was. */
