@@ -85,11 +85,12 @@ function SearchedRooms({ rooms, current, to }: Props) {
         // Two rooms may have one name: each is its own entry.
         data={rooms.map((one) => ({ value: one.id, label: nameOf(one) }))}
         onKeyDown={(event) => {
-          // Typed and confirmed before the list has come up: the first of that name is meant.
-          if (event.key !== 'Enter' || document.querySelector('[data-combobox-selected]')) return;
+          if (event.key !== 'Enter') return;
+          // Confirmed before the list has followed what was typed, its mark is still on another: the first of that name is meant.
           const typed = event.currentTarget.value.trim().toLowerCase();
-          const first = rooms.find((one) => nameOf(one).toLowerCase().includes(typed));
-          if (typed !== '' && first) go(first.id);
+          const fits = rooms.filter((one) => nameOf(one).toLowerCase().includes(typed));
+          const marked = document.querySelector('[data-combobox-selected]')?.textContent;
+          if (typed !== '') go((fits.find((one) => nameOf(one) === marked) ?? fits[0])?.id);
         }}
         onChange={(id) => go(id ?? undefined)}
       />
