@@ -1,3 +1,4 @@
+import { divisionsOf, isWhole, longestFirst, type Division } from './divisions.ts';
 import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
 import type { ClassSet, Sequencer } from './sequencer.ts';
 import type { CutModel } from './shapes.ts';
@@ -11,8 +12,8 @@ import { isLimited, StockCount } from './stock.ts';
 
 /** Most pieces beside the parts of walls. */
 const MOST_PLAIN = 18;
-/** More parts of walls than that are never on sticks of their own. */
-const MOST_PARTS = 40;
+/** Most parts of walls together: with which others each may share a stick is tried by their bits. */
+const MOST_PARTS = 12;
 /** Most ways to divide all walls together. */
 const MOST_DIVISIONS = 120_000;
 /** Most fillings of sticks with pieces that are kept. */
@@ -29,6 +30,8 @@ const CALL = 20;
 /** Of two plans of one cost the one with fewer sticks wins, then the one with the more even ones. */
 const HAIR = 1e-4;
 const EVEN = 1e-6;
+/** More than the hairs of all sticks of a plan together. */
+const HAIRS = (MOST_PLAIN + MOST_PARTS) * 2 * HAIR;
 /** How far above the least cost there can be plans are looked for, step by step: near it hardly anything has to be tried. */
 const REACH = [0.004, 0.007, 0.01, 0.015, 0.02, 0.03, 0.045, 0.07, 0.12, 0.25, Infinity] as const;
 const NOTHING = 1e-9;
@@ -76,14 +79,9 @@ const fillingsOf = (made: readonly Filling[]): Fillings => {
   };
 };
 
-interface Division {
-  readonly paths: readonly (readonly number[])[];
-  /** Items of its parts, the longest first. */
-  readonly parts: readonly number[];
-  readonly penalties: number;
-}
-
 class TooMuch extends Error {}
+/** Worths that a filling exceeds: what was concluded from them does not hold either. */
+class NoBound extends TooMuch {}
 
 /** One search: what can lie together, what is left of limited sticks, what has been found. */
 class Completion {
@@ -168,7 +166,7 @@ class Completion {
       if (length + sets[this.sequencers.indexOf(stick.sequencer)]!.extra > stick.length) continue;
       const price = stick.price + HAIR + EVEN * (stick.length / model.longest) ** 2;
       const loss = price - worth + this.saves[way]!;
-      if (loss < -ROUNDING) throw new TooMuch();
+      if (loss < -ROUNDING) throw new NoBound();
       ways.push({ way, price, loss });
       // They stand by price: behind one that there is as much of as wanted nothing is worth using.
       if (this.there[way] === Infinity) unlimited = stick.price;
@@ -374,62 +372,26 @@ function byLength(model: CutModel, there: readonly number[]): Worths {
   };
 }
 
-/**
- * Every way to divide the walls; of those that need the same parts at the same price one. Undefined where there are too many.
- * @param spare with worths: how much more than the cheapest way to divide it a wall may cost
- */
-function divisionsOf(model: CutModel, worths?: ArrayLike<number>, spare = Infinity): Division[] | undefined {
-  let all: { paths: number[][]; parts: number[]; penalties: number }[] = [
-    { paths: [], parts: [], penalties: 0 },
-  ];
-  for (const net of model.walls) {
-    const own: number[][] = [];
-    const go = (point: number, path: readonly number[]): boolean => {
-      if (point === net.points - 1) return own.push([...path]) <= MOST_DIVISIONS;
-      if (path.length > net.wall.max) return true;
-      return net.arcs.every((arc, index) => arc.from !== point || go(arc.to, [...path, index]));
-    };
-    if (!go(0, [])) return undefined;
-    const costs = own.map((path) =>
-      path.reduce((sum, arc) => {
-        const { penalty, item } = net.arcs[arc]!;
-        return sum + penalty + (worths?.[item] ?? 0);
-      }, 0),
-    );
-    const cheapest = Math.min(...costs);
-    const kept = worths ? own.filter((_, k) => costs[k]! - cheapest < spare) : own;
-    if (all.length * kept.length > MOST_DIVISIONS) return undefined;
-    const seen = new Map<string, (typeof all)[number]>();
-    for (const before of all)
-      for (const path of kept) {
-        const parts = [...before.parts, ...path.map((arc) => net.arcs[arc]!.item)].sort(
-          (a, b) => model.items[b]!.length - model.items[a]!.length || a - b,
-        );
-        const penalties = path.reduce((sum, arc) => sum + net.arcs[arc]!.penalty, before.penalties);
-        const key = parts.join();
-        const same = seen.get(key);
-        if (!same || penalties < same.penalties)
-          seen.set(key, { paths: [...before.paths, path], parts, penalties });
-      }
-    all = [...seen.values()];
-  }
-  return all;
-}
-
-/** The pieces beside the walls, the longest first; undefined where there are too many to try. */
+/** The pieces beside the walls that can be made in several ways, the longest first; undefined where there are too many to try. */
 function plainOf(model: CutModel): number[] | undefined {
   if (model.weighed) return undefined;
-  const plain = model.items
-    .flatMap((item, index) => new Array<number>(item.demand).fill(index))
-    .sort((a, b) => model.items[b]!.length - model.items[a]!.length || a - b);
+  const plain = [
+    ...model.items.flatMap((item, index) => new Array<number>(item.demand).fill(index)),
+    ...model.walls.filter(isWhole).map((net) => net.arcs[0]!.item),
+  ].sort(longestFirst(model));
   return plain.length > MOST_PLAIN ? undefined : plain;
 }
 
-/** Undefined where it was too much. */
-function tried<T>(run: () => T): T | undefined {
+/** Ways to divide the walls, where none has too many parts to try. */
+const fewParts = (all: Division[] | undefined): Division[] | undefined =>
+  all?.every((one) => one.parts.length <= MOST_PARTS) ? all : undefined;
+
+/** Undefined where it was too much. @param onNoBound where what was concluded so far does not hold */
+function tried<T>(run: () => T, onNoBound?: () => void): T | undefined {
   try {
     return run();
   } catch (error) {
+    if (error instanceof NoBound) onNoBound?.();
     if (error instanceof TooMuch) return undefined;
     throw error;
   }
@@ -447,7 +409,7 @@ export function solveByCompletion(
   stop = (): boolean => false,
 ): Filled | 'impossible' | undefined {
   const plain = plainOf(model);
-  const divisions = plain && divisionsOf(model);
+  const divisions = plain && fewParts(divisionsOf(model, MOST_DIVISIONS));
   if (!divisions) return undefined;
   if (divisions.length === 0) return 'impossible';
   return tried(() => {
@@ -455,8 +417,7 @@ export function solveByCompletion(
     const list = byLeast(completion, divisions);
     const lowest = list[0]![1];
     for (const reach of REACH) {
-      const limit =
-        reach === Infinity ? Infinity : lowest + Math.max(Math.abs(lowest), 1) * reach + HAIR * MOST_PARTS;
+      const limit = reach === Infinity ? Infinity : lowest + Math.max(Math.abs(lowest), 1) * reach + HAIRS;
       const found = completion.below(list, limit);
       if (found) return found;
     }
@@ -493,17 +454,22 @@ export function completeFrom(
   const plain = plainOf(model);
   if (!plain) return { bound };
   let proven = bound;
-  const found = tried(() => {
-    const completion = new Completion(model, plain, worths, stop);
-    for (let limit = atLeast(bound); limit < cost; limit = atLeast(proven + STEP * cost)) {
-      const divisions = divisionsOf(model, worths.items, limit + 0.5 - bound);
-      if (!divisions) return undefined;
-      const better = completion.below(byLeast(completion, divisions), limit + 0.5);
-      if (better) return better;
-      proven = limit + 0.5;
-    }
-    proven = cost;
-    return undefined;
-  });
+  const found = tried(
+    () => {
+      const completion = new Completion(model, plain, worths, stop);
+      for (let limit = atLeast(bound); limit < cost; limit = atLeast(proven + STEP * cost)) {
+        const spare = limit + 0.5 - bound;
+        const divisions = fewParts(divisionsOf(model, MOST_DIVISIONS, { items: worths.items, spare }));
+        if (!divisions) return undefined;
+        const better = completion.below(byLeast(completion, divisions), limit + 0.5);
+        if (better) return better;
+        // Less the hairs that its sticks count.
+        proven = limit + 0.5 - HAIRS;
+      }
+      proven = cost;
+      return undefined;
+    },
+    () => (proven = bound),
+  );
   return found ? { found, bound: found.cost } : { bound: proven };
 }

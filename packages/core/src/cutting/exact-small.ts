@@ -1,4 +1,5 @@
-import type { CutModel, WallNet } from './model.ts';
+import { waysThrough } from './divisions.ts';
+import type { CutModel } from './model.ts';
 import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
 import type { ClassSet, Sequencer } from './sequencer.ts';
 import { isLimited, StockCount } from './stock.ts';
@@ -17,17 +18,6 @@ const HAIR = 1e-4;
 /** And long ones a hair of that more: of like plans the one with the more even sticks, which are easier to carry. */
 const EVEN = 1e-6;
 
-/** Every way to make a wall of its parts: arcs, left to right. Undefined where there are too many. */
-function divisionsOf(net: WallNet): number[][] | undefined {
-  const found: number[][] = [];
-  const go = (point: number, path: readonly number[]): boolean => {
-    if (point === net.points - 1) return found.push([...path]) <= MOST_DIVISIONS;
-    if (path.length > net.wall.max) return true;
-    return net.arcs.every((arc, index) => arc.from !== point || go(arc.to, [...path, index]));
-  };
-  return go(0, []) ? found : undefined;
-}
-
 interface Division {
   /** For each wall its arcs. */
   readonly paths: readonly (readonly number[])[];
@@ -45,7 +35,7 @@ function divisions(model: CutModel): Division[] | undefined {
     { paths: [], items: blanks, penalties: 0 },
   ];
   for (const net of model.walls) {
-    const own = divisionsOf(net);
+    const own = waysThrough(net, MOST_DIVISIONS);
     if (!own || all.length * own.length > MOST_DIVISIONS) return undefined;
     all = all.flatMap((before) =>
       own.map((path) => ({

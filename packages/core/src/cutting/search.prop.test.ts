@@ -82,6 +82,42 @@ describe('against the trial of everything', () => {
     expect(both).toBeGreaterThan(30);
   }, 90_000);
 
+  test('more walls than are tried by their bits are left to others, whole ones are pieces like any', () => {
+    const walls = (count: number, positions: readonly number[]) => ({
+      ...header,
+      profile: { thickness: 0 },
+      kerf: 0,
+      endTrim: 0,
+      stock: [{ id: 's', length: 1000, price: 100, count: null }],
+      rack: [],
+      pieces: [],
+      walls: Array.from({ length: count }, (_, k) => ({
+        id: `w${k}`,
+        length: positions.length > 0 ? 1500 : 490,
+        left: 0,
+        right: 0,
+        qty: 1,
+        splice: { angle: 0, lap: 'left', positions, max: 1, penalty: 0, minPiece: 0, when: 'needed' },
+      })),
+    });
+    // Two of 490 on a stick of 1000; of a wall of 1500 its 1000 is one stick, its 500 shares another.
+    for (const [count, positions, sticks] of [
+      [17, [], 9],
+      [40, [], 20],
+      [4, [1000], 6],
+      [36, [1000], 54],
+    ] as const) {
+      const problem = read(walls(count, positions));
+      const own = solveByCompletion(modelOf(problem));
+      if (own !== undefined) expect(own).toMatchObject({ cost: 100 * sticks });
+      const solved = optimise(problem, solver, { seconds: 2, clock });
+      if (!solved.ok) throw new Error(solved.issues[0].text);
+      expect([count, solved.value.cost]).toEqual([count, 100 * sticks]);
+    }
+    expect(solveByCompletion(modelOf(read(walls(36, [1000]))))).toBeUndefined();
+    expect(solveByCompletion(modelOf(read(walls(17, []))))).toBeDefined();
+  });
+
   test('column generation, dives and proofs end at the optimum or say that they did not', () => {
     fc.assert(
       fc.property(small, (built) => {

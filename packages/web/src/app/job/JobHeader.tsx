@@ -128,7 +128,6 @@ export const JobHeader = memo(function JobHeader(props: Props) {
             <ActionIcon
               size={44}
               variant="default"
-              className="hide-narrow"
               aria-label="On a phone"
               title="On a phone: a code to scan"
               onClick={onPhone}
@@ -136,14 +135,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
               <IconDeviceMobile size={19} />
             </ActionIcon>
             <SchemeButton />
-            <ActionIcon
-              size={44}
-              variant="default"
-              className="hide-narrow"
-              aria-label="Keys"
-              title="Keys (?)"
-              onClick={onHelp}
-            >
+            <ActionIcon size={44} variant="default" aria-label="Keys" title="Keys (?)" onClick={onHelp}>
               ?
             </ActionIcon>
           </>

@@ -165,7 +165,6 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
         )}
         <CostLine live={live} />
         <div
-          className="piece-list"
           role="group"
           aria-label="Pieces of this room"
           onKeyDown={(event) => {
