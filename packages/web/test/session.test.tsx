@@ -134,6 +134,14 @@ describe('a change of the job', () => {
     await sent;
     await waitFor(() => expect(order).toEqual(['profile', 'room']));
   });
+  test('counts as on its way from the moment it is made, before the browser has kept it', async () => {
+    const store = await openJob(job);
+    server.answers = { [`PATCH ${path}/choices`]: () => ({}), [`GET ${path}`]: () => job };
+    expect(commandsOf(store).setChoices({ coats: 3 })).toBeUndefined();
+    // Nothing has been waited for: the head must not say "Saved" in between.
+    expect(store.getState().outbox.waiting[job.id]).toBe(1);
+    await waitFor(() => expect(store.getState().outbox.waiting[job.id] ?? 0).toBe(0));
+  });
   test('that the server refuses is said, and what others have takes its place', async () => {
     const store = await openJob(job);
     server.answers = {

@@ -97,7 +97,9 @@ class Outbox {
 
   private count(): void {
     const waiting: Record<string, number> = {};
-    for (const { job, what } of this.queue) if (what.kind === 'call') waiting[job] = (waiting[job] ?? 0) + 1;
+    const calls = this.queue.filter(({ what }) => what.kind === 'call').map(({ job }) => job);
+    // What is still being kept in the browser counts: until then a page that is closed would lose it.
+    for (const job of [...calls, ...this.coming]) waiting[job] = (waiting[job] ?? 0) + 1;
     this.hooks?.dispatch(waitingCounted(waiting));
   }
 
@@ -108,6 +110,11 @@ class Outbox {
 
   /** @param kept told once it is in the browser's store, before it is sent */
   private async put(entry: Omit<OutboxEntry, 'seq'>, kept?: () => void): Promise<void> {
+    const isCall = entry.what.kind === 'call';
+    if (isCall) {
+      this.coming.push(entry.job);
+      this.count();
+    }
     const turn = this.writing.then(async () => {
       const store = await browserStore();
       const made = await store.add(entry).catch(() => undefined);
@@ -116,8 +123,10 @@ class Outbox {
       this.queue.push(made ?? { ...entry, seq: this.unkept++ });
     });
     this.writing = turn.catch(() => undefined);
-    await turn;
-    this.count();
+    await turn.finally(() => {
+      if (isCall) this.coming.splice(this.coming.indexOf(entry.job), 1);
+      this.count();
+    });
     void this.run();
   }
 
@@ -138,14 +147,13 @@ class Outbox {
     const sent = new Promise<Sent>((resolve) => this.waitedFor.set(id, resolve));
     const entry = { id, v: KEPT_VERSION, tab: tabId(), job, label, what: { kind: 'call', ...what } } as const;
     if (!kept) this.show([entry]);
-    this.coming.push(job);
     const keptFirst =
       kept &&
       ((): void => {
         kept();
         this.show([entry]);
       });
-    await this.put(entry, keptFirst).finally(() => this.coming.splice(this.coming.indexOf(job), 1));
+    await this.put(entry, keptFirst);
     return sent;
   }
 
