@@ -28,7 +28,7 @@ const CORE = [
 ];
 
 // The page, highest first. A layer may import those after it, and a feature no other feature.
-const WEB = ['app', 'features', 'session', 'drawing', 'workers', 'api', 'shared'];
+const WEB = ['app', 'features', 'session', 'drawing', 'workers', 'api', 'shared', 'words'];
 
 // Tests stand outside the layers: they may look at anything.
 const TEST = '[.]test[.]tsx?$';
@@ -53,6 +53,14 @@ module.exports = {
   forbidden: [
     ...downwards,
     ...pageDownwards,
+    {
+      name: 'web-workers-say-nothing',
+      comment:
+        'the words wait for their language: a worker that waits would lose its first message; mark them by later',
+      severity: 'error',
+      from: { path: '^packages/web/src/workers/' },
+      to: { path: '^packages/web/src/words/t[.]ts$', reachable: true },
+    },
     {
       name: 'web-features-apart',
       comment: 'a feature does not reach into another: what both need lies below, what joins them is app',

@@ -35,6 +35,26 @@ export default ts.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
+    // What a person reads goes through the catalogue.
+    files: ['packages/web/src/**/*.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: 'Say it by t(…) of words/t.ts.' },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(?:label|aria-label|title|placeholder|description|alt|legend)$/] > Literal[value=/[A-Za-z]{2}/]',
+          message: 'Say it by t(…) of words/t.ts.',
+        },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(?:label|aria-label|title|placeholder|description|alt|legend)$/] TemplateLiteral > TemplateElement[value.raw=/[A-Za-z]{3}/]',
+          message: 'Say it by t(…) of words/t.ts, with what is filled in by name.',
+        },
+      ],
+    },
+  },
+  {
     files: ['scripts/**/*.mjs', '**/*.cjs', '*.mjs', 'packages/server/test/support/*.mjs'],
     languageOptions: {
       globals: {

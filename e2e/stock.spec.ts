@@ -207,13 +207,13 @@ test('the order is played through with pieces spoilt, and one stick more is said
   await view(page, 'Buying');
   const risk = page.getByRole('region', { name: 'Risk of a second trip' });
   await risk.getByRole('button', { name: 'Play it through' }).click();
-  await expect(risk.getByText(/such jobs needs? a second trip|None of 1000/)).toBeVisible({
+  await expect(risk.getByText(/such jobs needs? a second trip|None of 1,000/)).toBeVisible({
     timeout: 20_000,
   });
   // Nothing spoilt, nothing lacking.
   await risk.getByLabel('Pieces spoilt of 100 cut').fill('0');
   await risk.getByLabel('Pieces spoilt of 100 cut').press('Enter');
-  await expect(risk.getByText('None of 1000 such jobs needed a second trip.')).toBeVisible({
+  await expect(risk.getByText('None of 1,000 such jobs needed a second trip.')).toBeVisible({
     timeout: 20_000,
   });
   // Every second piece spoilt: hardly any order suffices, and more sticks help. The figure is kept with the job.

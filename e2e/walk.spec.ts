@@ -136,7 +136,7 @@ test('everything a wall can have is recorded, drawn and kept', async ({ page }) 
     .fill('30');
   await tab(page, 'Studs');
   await page.getByRole('button', { name: 'One by one' }).click();
-  await page.getByLabel('stud centres from the left, with commas between').fill('7 1/4, 23, 39 1/2');
+  await page.getByLabel('stud centers from the left, with commas between').fill('7 1/4, 23, 39 1/2');
   await tab(page, 'Ceiling, hollows');
   await page.getByLabel('length at the ceiling').fill('119 3/4');
   await page.getByLabel('ceiling climbs to the right, °').fill('-12');

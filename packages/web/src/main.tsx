@@ -20,6 +20,7 @@ import { SkipLink } from './app/SkipLink.tsx';
 import { keepFocus } from './shared/keep-focus.ts';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
+import { language } from './words/language.ts';
 
 const loadJob = () => import('./app/job/JobPage.tsx');
 const jobs = <JobsPage onIdle={() => void loadJob().catch(() => undefined)} />;
@@ -79,6 +80,8 @@ const router = createBrowserRouter([
     })),
   },
 ] as RouteObject[]);
+
+document.documentElement.lang = language;
 
 const store = makeStore();
 // Asked for while the page is still being put together: both are wanted at once.

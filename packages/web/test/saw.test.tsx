@@ -4,7 +4,7 @@ import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { cutSteps, jobFileOf, planJob, type JobRecord, type PlanFile } from '@long-miter/core';
 import { SawPage } from '../src/features/saw/SawPage.tsx';
 import { PrintedList } from '../src/features/paper/PrintedList.tsx';
-import { Words } from '../src/shared/words.tsx';
+import { setVocabulary } from '../src/words/vocabulary.ts';
 import { makeStore, type Store } from '../src/session/store.ts';
 import { piecePicked } from '../src/session/ui-slice.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
@@ -14,7 +14,10 @@ beforeAll(() => {
   stubBrowser();
   framesComeLater();
 });
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  setVocabulary(undefined);
+});
 
 const planOf = (job: JobRecord): PlanFile => {
   const planned = planJob(jobFileOf(job), {
@@ -63,11 +66,12 @@ describe('at the saw', () => {
   test('a British job is cut in British words, on the card, in the list and on paper', () => {
     const uk: JobRecord = { ...job, vocabulary: 'uk' };
     const plan = planOf(uk);
+    setVocabulary('uk');
     show(
-      <Words.Provider value="uk">
+      <>
         {saw(uk, makeStore())}
         <PrintedList file={jobFileOf(uk)} plan={plan} on={new Date(2026, 2, 2)} rackName={() => ''} />
-      </Words.Provider>,
+      </>,
     );
     expect(screen.getByTestId('profile').textContent).toContain('length 1,');
     const list = screen.getByRole('region', { name: 'Cut list' }).textContent;

@@ -167,9 +167,9 @@ describe('what stands on a wall', () => {
     expect(first(h).studs).toEqual({ first: 8, spacing: 16 });
     await click('Forget studs');
     await click('One by one');
-    await put(screen.getByLabelText(/stud centres/), '39 1/2, 7 1/4; 23');
+    await put(screen.getByLabelText(/stud centers/), '39 1/2, 7 1/4; 23');
     expect(first(h).studs).toEqual({ at: [7.25, 23, 39.5] });
-    const field = screen.getByLabelText(/stud centres/);
+    const field = screen.getByLabelText(/stud centers/);
     await put(field, '7, x');
     fireEvent.blur(field);
     expect(screen.getByText(/"x" is not a length/)).toBeTruthy();

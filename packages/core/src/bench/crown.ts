@@ -163,7 +163,7 @@ const cut: Sheet = {
       ],
       working: [
         `Flat: tan of the swing = sin spring × tan ${deg(all.nested)}; sin of the tilt = cos spring × sin ${deg(all.nested)}: ${deg(all.miter)} / ${deg(all.bevel)}. Nested: ${deg(all.nested)}, no tilt.`,
-        `${deg(c.spring)} to the wall is the same moulding as ${other} to the ceiling.`,
+        `${deg(c.spring)} to the wall is the same molding as ${other} to the ceiling.`,
       ],
       thumbs: crownThumbs(g, A, c.spring, c.w),
       watch: [

@@ -13,8 +13,8 @@ const GROUP = 'How long is the piece?';
 const ENDS = [
   { value: 'insideMiter', label: 'inside miter' },
   { value: 'outsideMiter', label: 'outside miter' },
-  { value: 'cope', label: 'coped over the neighbour' },
-  { value: 'buttMate', label: 'square against the neighbour' },
+  { value: 'cope', label: 'coped over the neighbor' },
+  { value: 'buttMate', label: 'square against the neighbor' },
   { value: 'buttSquare', label: 'square into the corner' },
   { value: 'buttFitted', label: 'cut to lie on the other wall' },
   { value: 'casing', label: 'square to casing' },
@@ -82,7 +82,7 @@ const piece: Sheet = {
         { label: 'square-ended stock', value: p.longest, as: 'length' },
       ],
       working: [
-        'A mitered back runs to the corner; a cope stops where it meets the neighbour’s face, its thickness ÷ sin of the corner.',
+        'A mitered back runs to the corner; a cope stops where it meets the neighbor’s face, its thickness ÷ sin of the corner.',
         `Face less back: ${g.len(p.front - p.back)}.`,
       ],
       thumbs:
@@ -341,7 +341,7 @@ const spring: Sheet = {
       ? [
           {
             at: 'over',
-            text: `is more than any piece springs over ${g.len(g.n('span'))}: a 32nd or a millimetre is usual`,
+            text: `is more than any piece springs over ${g.len(g.n('span'))}: a 32nd or a millimeter is usual`,
           },
         ]
       : [],

@@ -143,7 +143,7 @@ const cove: Sheet = {
         { label: 'unrelieved, the trim stands off both walls by', value: f.standOff, as: 'length' },
       ],
       working: [
-        `The sharp back corner sits R ÷ cos of half the turn from the round’s centre: ${g.len(R)} less than that is in the way.`,
+        `The sharp back corner sits R ÷ cos of half the turn from the round’s center: ${g.len(R)} less than that is in the way.`,
       ],
       drawings: [
         {

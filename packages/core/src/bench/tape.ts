@@ -44,7 +44,7 @@ const tape: Sheet = {
         { label: 'true length', value: exact, as: 'length', strong: true },
         { label: 'in inches', value: `${f.text} in`, as: 'text', strong: true },
         { label: 'in feet', value: `${feet} ft ${rest} in`, as: 'text' },
-        { label: 'in millimetres', value: `${mm.mm} mm`, as: 'text', strong: true },
+        { label: 'in millimeters', value: `${mm.mm} mm`, as: 'text', strong: true },
         {
           label: 'left over the fraction',
           value: `${f.remainder < 0 ? '−' : '+'}${Math.abs(f.remainder).toFixed(4)} in`,
@@ -57,7 +57,7 @@ const tape: Sheet = {
       ],
       drawings: [
         {
-          title: `the nearest mark, a${g.unit === 'in' ? 'n inch' : ' centimetre'} of tape`,
+          title: `the nearest mark, a${g.unit === 'in' ? 'n inch' : ' centimeter'} of tape`,
           shapes: tapeShapes(exact, g.unit),
         },
       ],

@@ -109,7 +109,7 @@ export const RULE_NOTES: readonly RuleNote[] = [
   {
     key: 'closingMode',
     name: 'closing piece of crown',
-    what: 'Cut the last piece of a crown run long, or hold it until its neighbours hang and it is measured between them.',
+    what: 'Cut the last piece of a crown run long, or hold it until its neighbors hang and it is measured between them.',
     why: 'Pressed in, a long piece closes both joints; where corners wander a measure taken in place is surer.',
   },
   {
@@ -145,7 +145,7 @@ export const RULE_NOTES: readonly RuleNote[] = [
   {
     key: 'looseEnd',
     name: 'loose ends of crown',
-    what: 'How far from a corner crown is left without nails until its neighbour is up: foam, and all others.',
+    what: 'How far from a corner crown is left without nails until its neighbor is up: foam, and all others.',
     why: 'A loose end gives the little that closes the joint.',
   },
   {

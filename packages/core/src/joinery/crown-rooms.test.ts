@@ -143,7 +143,7 @@ describe('C1 with its closing piece measured in place', () => {
       wall: 'W4',
       near: 104.375,
       held: { until: 'measured', predicted: 103.875, allowance: 0.5 },
-      reason: expect.arrayContaining(['held until its neighbours hang and it is measured between them']),
+      reason: expect.arrayContaining(['held until its neighbors hang and it is measured between them']),
     });
     const result = planJob(job({ splices: [{ wall: 'W4', at: 40 }] }), {
       solver: await testSolver(),

@@ -33,7 +33,7 @@ export function crownReason(frame: TrimFrame, glued: boolean, closes: boolean, w
       : [`its wall edge runs ${size(drop)} below the ceiling line, measured plumb`]),
     ...(school === undefined || closes || glued || loose === 0
       ? []
-      : [`leave its last ${formatWithUnit(loose, frame.unit)} loose until its neighbour is up`]),
+      : [`leave its last ${formatWithUnit(loose, frame.unit)} loose until its neighbor is up`]),
   ];
 }
 

@@ -134,9 +134,9 @@ export function draftRun(
         ...(first ? [`left: ${joined.leftCut.reason}`] : [spliceReason(placeBefore!, 'left')]),
         ...(last ? [`right: ${joined.rightCut.reason}`] : [spliceReason(placeAfter!, 'right')]),
         ...(waits
-          ? ['held until its neighbours hang and it is measured between them']
+          ? ['held until its neighbors hang and it is measured between them']
           : measured
-            ? ['as measured between its neighbours']
+            ? ['as measured between its neighbors']
             : allowanceReason(allowance, glued, closes)),
         ...(hidden
           ? backerReason(room.walls[wallIndex]!, frame.unit)

@@ -57,7 +57,7 @@ export function crownHanging(job: JobFile, plan: Piece, hung: readonly HungPiece
   const notes: string[] = [];
   if (foam)
     notes.push(
-      `A bead of adhesive along both edges and on every cut; a nail every ${size(FOAM_NAILS[job.unit])}, by turns into wall and ceiling, none nearer a corner than ${size(rules.looseEnd['polyurethane'] ?? 0)} until its neighbour is up.`,
+      `A bead of adhesive along both edges and on every cut; a nail every ${size(FOAM_NAILS[job.unit])}, by turns into wall and ceiling, none nearer a corner than ${size(rules.looseEnd['polyurethane'] ?? 0)} until its neighbor is up.`,
     );
   if (glued)
     notes.push(

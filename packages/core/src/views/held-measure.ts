@@ -20,8 +20,8 @@ export function heldMeasure(piece: Pick<Piece, 'opening' | 'left' | 'right' | 'h
   const predicted = piece.held?.predicted ?? piece.near;
   if (piece.opening === undefined)
     return {
-      how: 'Hang both its neighbours, then measure on the wall between them, along the edge on the wall.',
-      label: 'between its neighbours, along the wall',
+      how: 'Hang both its neighbors, then measure on the wall between them, along the edge on the wall.',
+      label: 'between its neighbors, along the wall',
       figure: predicted,
       nearOf: (measured) => measured,
     };

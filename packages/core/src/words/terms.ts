@@ -57,7 +57,21 @@ const SPOKEN = new Map<string, string>([
   ['copes', 'scribes'],
   ['coping', 'scribing'],
 ]);
-const WORDS = new RegExp(`\\b(${[...SPOKEN.keys()].join('|')})\\b`, 'gi');
+/** Spelled otherwise, the same word. */
+const SPELLED: readonly (readonly [string, string])[] = [
+  ['center', 'centre'],
+  ['color', 'colour'],
+  ['millimeter', 'millimetre'],
+  ['centimeter', 'centimetre'],
+  ['molding', 'moulding'],
+  ['neighbor', 'neighbour'],
+];
+for (const [us, uk] of SPELLED) {
+  SPOKEN.set(us, uk);
+  SPOKEN.set(`${us}s`, `${uk}s`);
+}
+/** Our own name is a name. */
+const WORDS = new RegExp(`(?<!\\bLong )\\b(${[...SPOKEN.keys()].join('|')})\\b`, 'gi');
 
 /**
  * A text of ours in the other vocabulary. Not for texts with names that people gave: those stay as they were given.

@@ -83,7 +83,7 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
   },
   glue: { why: 'The usual glue lets go of this material.', what: 'Buy what its maker names, with the trim.' },
   'same-way-up': {
-    why: 'Its two legs differ: turned over it meets its neighbour with a step.',
+    why: 'Its two legs differ: turned over it meets its neighbor with a step.',
     what: 'Mark the same edge on every length before cutting.',
   },
   'odd-angle': {
@@ -102,7 +102,7 @@ const ADVICE: Readonly<Record<WatchOutCode, WatchAdvice>> = {
     why: 'The form and the angle do not go together.',
     what: 'Look at the corner again and put one right.',
   },
-  'no-room': { why: 'The ends would meet in the middle.', what: 'Leave it bare, or return both neighbours.' },
+  'no-room': { why: 'The ends would meet in the middle.', what: 'Leave it bare, or return both neighbors.' },
   'pin-circle': {
     why: 'Each piece waits for the next one: none can be hung first.',
     what: 'Release one of the pinned joints.',

@@ -180,7 +180,7 @@ export async function writeDocument(document: string, source: Source): Promise<W
       return { type, content: (await import('./dxf.ts')).dxfOf(pictures(), source.job.unit) };
     case 'pdf': {
       const { job, paper = job.unit === 'in' ? 'letter' : 'a4' } = source;
-      const note = job.unit === 'in' ? 'Lengths in inches.' : 'Lengths in millimetres.';
+      const note = job.unit === 'in' ? 'Lengths in inches.' : 'Lengths in millimeters.';
       const parts = names
         .map((one) => paperOf(one, source))
         .filter((one) => one.sheet ?? one.pictures?.length);

@@ -36,13 +36,14 @@ import type {
 } from '@long-miter/core';
 import { deviceId } from './device-id.ts';
 import { ownerHere } from './owner.ts';
+import { t } from '../words/t.ts';
 
 /** A failure as the page shows it: what the server said, or that it could not be reached. */
 export type ApiError =
   | Pick<Problem, 'code' | 'detail' | 'issues'>
   | { readonly code: 'offline'; readonly detail: string; readonly issues: readonly [] };
 
-const OFFLINE: ApiError = { code: 'offline', detail: 'the server cannot be reached just now', issues: [] };
+const OFFLINE: ApiError = { code: 'offline', detail: t('the server cannot be reached just now'), issues: [] };
 const raw = fetchBaseQuery({
   baseUrl: '/api',
   prepareHeaders: (headers, { getState }) => {
@@ -66,7 +67,7 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   return {
     error: {
       code: body?.code ?? 'internal',
-      detail: body?.detail ?? 'the server could not answer',
+      detail: body?.detail ?? t('the server could not answer'),
       issues: body?.issues ?? [],
     },
   };

@@ -1,5 +1,6 @@
 import { Button, Center, Stack, Text, Title } from '@mantine/core';
 import { useRouteError } from 'react-router';
+import { t } from '../words/t.ts';
 
 /** Shown where a screen fails: nothing that was typed is lost by it, and loading anew is the way on. */
 export function Broken() {
@@ -10,13 +11,14 @@ export function Broken() {
     <Center h="100%">
       <Stack maw={520} p="xl" gap="sm">
         <Title order={1} size="h3">
-          {old ? 'There is a newer version of this page' : 'This screen could not be shown'}
+          {old ? t('There is a newer version of this page') : t('This screen could not be shown')}
         </Title>
         <Text>
-          What you have typed is kept in this browser and is sent as before.{' '}
-          {old
-            ? 'Load the page anew to go on.'
-            : 'Load the page anew; if it happens again, open the job from the start.'}
+          {t('What you have typed is kept in this browser and is sent as before. {old}', {
+            old: old
+              ? t('Load the page anew to go on.')
+              : t('Load the page anew; if it happens again, open the job from the start.'),
+          })}
         </Text>
         {!old && (
           <Text size="sm" c="dimmed">
@@ -24,9 +26,9 @@ export function Broken() {
           </Text>
         )}
         <Button onClick={() => window.location.reload()} w="fit-content">
-          Load anew
+          {t('Load anew')}
         </Button>
-        <a href="/">All jobs</a>
+        <a href="/">{t('All jobs')}</a>
       </Stack>
     </Center>
   );

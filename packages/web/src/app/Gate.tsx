@@ -6,6 +6,7 @@ import { nowOwnedBy, ownerHere, type Owner } from '../api/owner.ts';
 import { SignInPage } from '../features/crew/SignInPage.tsx';
 import { forgetEverything } from '../session/forget.ts';
 import { useAppSelector } from '../session/store.ts';
+import { t } from '../words/t.ts';
 
 /** Invitations lead to their own page; without a line the page works with what it has kept. */
 const isInvitation = (): boolean => window.location.pathname.startsWith('/join/');
@@ -50,19 +51,24 @@ function SomebodyElses({ me, owner }: { readonly me: Me; readonly owner: Owner }
   return (
     <main style={{ maxWidth: 560, margin: '0 auto', padding: '48px 18px' }}>
       <Title order={1} size="h2">
-        {owner.name}’s work is still here
+        {t('{name}’s work is still here', { name: owner.name })}
       </Title>
       <Text my={12}>
-        {waiting === 1 ? 'One change' : `${waiting} changes`} that {owner.name} made in this browser{' '}
-        {waiting === 1 ? 'is' : 'are'} not sent yet. They are sent when {owner.name} signs in here again. To
-        go on as {me.name} they have to be deleted.
+        {t(
+          '{count} changes that {name} made in this browser are not sent yet. They are sent when {name} signs in here again. To go on as {other} they have to be deleted.',
+          {
+            count: waiting,
+            name: owner.name,
+            other: me.name,
+          },
+        )}
       </Text>
       <Group>
         <Button onClick={() => void signOut().then(() => window.location.reload())}>
-          Let {owner.name} sign in
+          {t('Let {name} sign in', { name: owner.name })}
         </Button>
         <Button variant="default" color="red" onClick={() => void goOn()}>
-          Delete them and go on as {me.name}
+          {t('Delete them and go on as {name}', { name: me.name })}
         </Button>
       </Group>
     </main>

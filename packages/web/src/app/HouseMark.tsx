@@ -2,6 +2,7 @@ import { Button, Group, Paper, Text } from '@mantine/core';
 import { HOUSE } from '../session/outbox.ts';
 import { refusalsRead } from '../session/outbox-slice.ts';
 import { useAppDispatch, useAppSelector } from '../session/store.ts';
+import { t } from '../words/t.ts';
 
 /** On every page: changes of the list of jobs, the rack or the rule sets that wait for the server, or that it would not take. */
 export function HouseMark() {
@@ -14,16 +15,17 @@ export function HouseMark() {
       {refused ? (
         <Group gap={8}>
           <Text size="sm" fw={650} style={{ color: 'var(--lm-bad)' }}>
-            Not taken, {refused.label}: {refused.text}
+            {t('Not taken, {label}: {text}', { label: refused.label, text: refused.text })}
           </Text>
           <Button size="compact-sm" variant="default" onClick={() => dispatch(refusalsRead(HOUSE))}>
-            Seen
+            {t('Seen')}
           </Button>
         </Group>
       ) : (
         <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
-          {waiting === 1 ? 'One change is' : `${waiting} changes are`} kept here and sent when the server can
-          be reached again
+          {t('{count} changes are kept here and sent when the server can be reached again', {
+            count: waiting,
+          })}
         </Text>
       )}
     </Paper>

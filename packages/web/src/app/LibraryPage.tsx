@@ -5,27 +5,28 @@ import { RuleShelf } from '../features/rules/RuleShelf.tsx';
 import { SawShelf } from '../features/setup/SawShelf.tsx';
 import { useTitle } from '../shared/use-title.ts';
 import { TrimShelf } from '../features/setup/TrimShelf.tsx';
+import { t } from '../words/t.ts';
 
 const PARTS = [
-  { key: 'trims', label: 'Trims' },
-  { key: 'saws', label: 'Saws' },
-  { key: 'rack', label: 'Rack' },
-  { key: 'rules', label: 'House rules' },
+  { key: 'trims', label: t('Trims') },
+  { key: 'saws', label: t('Saws') },
+  { key: 'rack', label: t('Rack') },
+  { key: 'rules', label: t('House rules') },
 ] as const;
 
 /** What belongs to the crew and to no job: its trims with their prices, its saws with their record, its rack, its rules. */
 export function LibraryPage() {
   const { part = 'trims' } = useParams();
-  useTitle(PARTS.find((one) => one.key === part)?.label, 'Library');
+  useTitle(PARTS.find((one) => one.key === part)?.label, t('Library'));
   return (
     <div className="frame">
       <header>
         <div className="bar">
-          <Link to="/" aria-label="All jobs" title="All jobs" className="back">
+          <Link to="/" aria-label={t('All jobs')} title={t('All jobs')} className="back">
             ‹
           </Link>
-          <h1 className="bar-title">Library</h1>
-          <nav aria-label="Library" style={{ display: 'flex', gap: 4 }}>
+          <h1 className="bar-title">{t('Library')}</h1>
+          <nav aria-label={t('Library')} style={{ display: 'flex', gap: 4 }}>
             {PARTS.map(({ key, label }) => (
               <Link
                 key={key}

@@ -8,6 +8,7 @@ import { useJobQuery, useJobsQuery } from '../api/api.ts';
 import { useAppDispatch, useAppSelector } from '../session/store.ts';
 import { piecePicked } from '../session/ui-slice.ts';
 import { FILES, HOME, OPENINGS, PAPER, STAGES } from './job/stages.ts';
+import { t } from '../words/t.ts';
 
 /** Something that was found, in the list under the field. */
 const FOUND = '.mantine-Spotlight-action';
@@ -35,18 +36,23 @@ export function Palette() {
     const here = job
       ? [
           ...job.rooms.map((room) =>
-            to(`room ${room.id}`, room.name, `/jobs/${job.id}/walk/${encodeURIComponent(room.id)}`, 'room'),
+            to(
+              `room ${room.id}`,
+              room.name,
+              `/jobs/${job.id}/walk/${encodeURIComponent(room.id)}`,
+              t('room'),
+            ),
           ),
           ...STAGES.map(({ key, label }) => to(`stage ${key}`, label, `/jobs/${job.id}/${key}`, job.name)),
-          to('rooms', 'Rooms', `/jobs/${job.id}/${HOME}`, job.name),
-          to('openings', 'Openings', `/jobs/${job.id}/${OPENINGS}`, job.name),
-          to('paper', 'Paper', `/jobs/${job.id}/${PAPER}`, job.name),
-          to('files', 'Files', `/jobs/${job.id}/${FILES}`, job.name),
-          to('changes', 'Who changed what', `/changes/${job.id}`, job.name),
+          to('rooms', t('Rooms'), `/jobs/${job.id}/${HOME}`, job.name),
+          to('openings', t('Openings'), `/jobs/${job.id}/${OPENINGS}`, job.name),
+          to('paper', t('Paper'), `/jobs/${job.id}/${PAPER}`, job.name),
+          to('files', t('Files'), `/jobs/${job.id}/${FILES}`, job.name),
+          to('changes', t('Who changed what'), `/changes/${job.id}`, job.name),
           ...(plan?.pieces ?? []).map((piece): SpotlightActionData => ({
             id: `piece ${piece.id}`,
             label: piece.label,
-            description: `piece in ${of(piece.room)}`,
+            description: t('piece in {room}', { room: of(piece.room) }),
             onClick: () => {
               const walls = job.rooms.find((one) => one.id === piece.room)?.survey.walls ?? [];
               dispatch(
@@ -59,14 +65,14 @@ export function Palette() {
       : [];
     return [
       ...here,
-      ...jobs.map((one) => to(`job ${one.id}`, one.name, `/jobs/${one.id}/rooms`, 'job')),
-      to('all', 'All jobs', '/'),
-      to('trims', 'Library: trims', '/library/trims'),
-      to('saws', 'Library: saws', '/library/saws'),
-      to('rack', 'Library: rack', '/library/rack'),
-      to('kept rules', 'Library: house rules', '/library/rules'),
+      ...jobs.map((one) => to(`job ${one.id}`, one.name, `/jobs/${one.id}/rooms`, t('job'))),
+      to('all', t('All jobs'), '/'),
+      to('trims', t('Library: trims'), '/library/trims'),
+      to('saws', t('Library: saws'), '/library/saws'),
+      to('rack', t('Library: rack'), '/library/rack'),
+      to('rules', t('Library: house rules'), '/library/rules'),
       to('crew', 'Crew', '/crew'),
-      to('together', 'One purchase for several jobs', '/together'),
+      to('together', t('One purchase for several jobs'), '/together'),
       ...benchSheets.map((sheet) =>
         to(`sheet ${sheet.key}`, sheet.name, `/bench/${sheet.key}`, 'calculator'),
       ),
@@ -79,11 +85,11 @@ export function Palette() {
       limit={9}
       scrollable
       highlightQuery
-      nothingFound="Nothing goes by that name"
+      nothingFound={t('Nothing goes by that name')}
       searchProps={{
         leftSection: <IconSearch size={18} />,
-        placeholder: 'a room, a piece, a job, a calculator, a screen',
-        'aria-label': 'Find a screen, a job, a room, a piece, a calculator',
+        placeholder: t('a room, a piece, a job, a calculator, a screen'),
+        'aria-label': t('Find a screen, a job, a room, a piece, a calculator'),
         onKeyDown: (event) => {
           // What was found came after it was asked for: nothing is marked, and the first is meant.
           if (event.key !== 'Enter' || document.querySelector(`${FOUND}[data-selected]`)) return;

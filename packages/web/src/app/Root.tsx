@@ -1,7 +1,18 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
-import { Outlet } from 'react-router';
+import { Fragment, lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { Outlet, useMatch } from 'react-router';
+import { useShownJob } from '../session/shown-job.ts';
+import { setVocabulary } from '../words/vocabulary.ts';
 
 const Palette = lazy(async () => ({ default: (await import('./Palette.tsx')).Palette }));
+
+/** Sets the trade's words to those of the job that is open, before anything of it is drawn; anew where they change. */
+function InWords({ children }: { readonly children: ReactNode }) {
+  const jobId = useMatch('/jobs/:jobId/*')?.params.jobId;
+  const { data: job } = useShownJob(jobId ?? '', { skip: jobId === undefined });
+  const vocabulary = jobId === undefined ? undefined : (job?.vocabulary ?? 'us');
+  setVocabulary(vocabulary);
+  return <Fragment key={vocabulary ?? 'own'}>{children}</Fragment>;
+}
 
 /** Around every screen: what finds anything by its name is fetched when Ctrl K first asks for it. */
 export function Root() {
@@ -18,7 +29,9 @@ export function Root() {
   }, [wanted]);
   return (
     <>
-      <Outlet />
+      <InWords>
+        <Outlet />
+      </InWords>
       {wanted && (
         <Suspense fallback={null}>
           <Palette />

@@ -1,3 +1,4 @@
+import { t } from '../words/t.ts';
 /** The first thing that a key reaches: past the head, to what one works at. */
 export const SkipLink = () => (
   <a
@@ -10,6 +11,6 @@ export const SkipLink = () => (
       main?.focus();
     }}
   >
-    Skip to the work
+    {t('Skip to the work')}
   </a>
 );

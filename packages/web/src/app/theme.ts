@@ -1,4 +1,5 @@
 import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core';
+import { t } from '../words/t.ts';
 
 /** Chalk line blue: what is selected or primary. */
 const chalk: MantineColorsTuple = [
@@ -55,7 +56,7 @@ export const theme = createTheme({
   cursorType: 'pointer',
   components: {
     Notification: {
-      defaultProps: { closeButtonProps: { 'aria-label': 'Close this notice' } },
+      defaultProps: { closeButtonProps: { 'aria-label': t('Close this notice') } },
       styles: { description: { color: 'var(--mantine-color-text)' } },
     },
   },

@@ -5,6 +5,7 @@ import { movedAlong } from './along.ts';
 import type { Fit } from './fit.ts';
 import { Painted, type UseOfPart } from './Painted.tsx';
 import type { Moved } from './Parts.tsx';
+import { t } from '../words/t.ts';
 
 interface Props {
   readonly room: Room;
@@ -44,8 +45,8 @@ export function PlanDrawing(props: Props) {
     const hole = shapes.find((shape) => shape.kind === 'line')!.points;
     return {
       onPick,
-      hint: 'Shift and an arrow key move it',
-      tip: 'drag it along the wall',
+      hint: t('Shift and an arrow key move it'),
+      tip: t('drag it along the wall'),
       style: { cursor: 'move' },
       moved: openingMoved(room, wall, what.opening, unit, [hole[0]!, hole[1]!], fit, onMove),
     };

@@ -14,6 +14,7 @@ import {
 import { useWidth } from '../shared/use-width.ts';
 import { movedAlong } from './along.ts';
 import { Painted, type PartUse, type UseOfPart } from './Painted.tsx';
+import { t } from '../words/t.ts';
 
 interface Props {
   readonly room: Room;
@@ -35,7 +36,7 @@ interface Props {
 }
 
 const NONE: readonly Piece[] = [];
-const HINT = 'Shift and an arrow key move it';
+const HINT = t('Shift and an arrow key move it');
 const SIDE = 12;
 
 interface Held {
@@ -72,7 +73,7 @@ export function Ribbon(props: Props) {
     if (piece && piece.id !== props.selectedPiece) props.onPiece(piece);
   };
   return (
-    <div ref={ref} onKeyUp={pickReached} role="group" aria-label="Ribbon">
+    <div ref={ref} onKeyUp={pickReached} role="group" aria-label={t('Ribbon')}>
       {width > 0 && (
         <Painted
           drawing={drawing}
@@ -110,7 +111,7 @@ function partsFor(props: Props, scale: number, setHeld: (held: Held | undefined)
     return {
       onPick,
       hint: HINT,
-      tip: 'drag it along the wall',
+      tip: t('drag it along the wall'),
       style: { cursor: 'ew-resize' },
       moved: movedAlong(`${wall.id} ${opening.id}`, {
         ...opening,

@@ -1,11 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import {
-  benchSheets,
-  parseLength,
-  type PracticeKind,
-  type SawPracticeKind,
-  type Unit,
-} from '@long-miter/core';
+import { parseLength, type PracticeKind, type SawPracticeKind, type Unit } from '@long-miter/core';
 
 /** Rounds played of one kind of corner, and how many of them closed. */
 export interface Tally {
@@ -49,13 +43,15 @@ export function keepBench(bench: Bench): void {
   }
 }
 
+/** The fields of each sheet that take a length. Told by the Bench: whoever only keeps its figures need not know its sheets. */
+export type LengthFields = Readonly<Record<string, readonly string[]>>;
+
 /** What was typed keeps its meaning in the other system: a bare length gets its unit written behind it. */
 function withUnits(
-  sheetKey: string,
+  lengths: readonly string[],
   texts: Readonly<Record<string, string>>,
   unit: Unit,
 ): Record<string, string> {
-  const fields = benchSheets.find((sheet) => sheet.key === sheetKey)?.fields ?? [];
   const named = (text: string): string => {
     const inches = parseLength(text, 'in');
     const metric = parseLength(text, 'mm');
@@ -64,11 +60,7 @@ function withUnits(
     return same || !inches.ok ? text : `${text.trim()} ${unit}`;
   };
   return Object.fromEntries(
-    Object.entries(texts).map(([key, text]) => {
-      const kind = fields.find((field) => field.key === key)?.kind;
-      if (kind === 'length' || kind === 'position') return [key, named(text)];
-      return [key, text];
-    }),
+    Object.entries(texts).map(([key, text]) => [key, lengths.includes(key) ? named(text) : text]),
   );
 }
 
@@ -84,12 +76,15 @@ export const benchSlice = createSlice({
       const { [payload]: _old, ...rest } = state.texts;
       state.texts = rest;
     },
-    unitPicked(state, { payload: unit }: PayloadAction<Unit>) {
-      if (unit === state.unit) return;
+    unitPicked(state, { payload }: PayloadAction<{ unit: Unit; lengths: LengthFields }>) {
+      if (payload.unit === state.unit) return;
       state.texts = Object.fromEntries(
-        Object.entries(state.texts).map(([sheet, texts]) => [sheet, withUnits(sheet, texts, state.unit)]),
+        Object.entries(state.texts).map(([sheet, texts]) => [
+          sheet,
+          withUnits(payload.lengths[sheet] ?? [], texts, state.unit),
+        ]),
       );
-      state.unit = unit;
+      state.unit = payload.unit;
     },
     roundPlayed(state, { payload }: PayloadAction<{ kind: PracticeKind | SawPracticeKind; tight: boolean }>) {
       const before = state.score[payload.kind] ?? { tried: 0, tight: 0 };

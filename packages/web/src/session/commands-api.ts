@@ -14,6 +14,7 @@ import type {
 } from '@long-miter/core';
 import { api, type ApiError } from '../api/api.ts';
 import { HOUSE, outbox, type Call } from './outbox.ts';
+import { t } from '../words/t.ts';
 
 /**
  * Changes whose answer the screen waits for: jobs, the rack, rule sets. They go through the outbox like all others, so they
@@ -37,18 +38,19 @@ async function inTurn<T>(
 const commands = api.injectEndpoints({
   endpoints: (build) => ({
     keepRuleSet: build.mutation<RuleSet[], { name: string; rules: HouseRulesInput }>({
-      queryFn: (body) => inTurn<RuleSet[]>(HOUSE, `the rules ${body.name}`, 'POST', '/rule-sets', body),
+      queryFn: (body) =>
+        inTurn<RuleSet[]>(HOUSE, t('the rules {name}', { name: body.name }), 'POST', '/rule-sets', body),
       invalidatesTags: ['Rules'],
     }),
     dropRuleSet: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, 'forgetting rules', 'DELETE', `/rule-sets/${id}`),
+      queryFn: (id) => inTurn<null>(HOUSE, t('forgetting rules'), 'DELETE', `/rule-sets/${id}`),
       invalidatesTags: ['Rules'],
     }),
     keepSaw: build.mutation<CrewSaw[], Pick<CrewSaw, 'unit' | 'saw'>>({
       queryFn: (body) =>
         inTurn<CrewSaw[]>(
           HOUSE,
-          `the saw ${body.saw.name ?? ''}`.trim(),
+          t('the saw {name}', { name: body.saw.name ?? '' }).trim(),
           'PUT',
           `/saws/${encodeURIComponent(body.saw.id)}`,
           body,
@@ -56,14 +58,15 @@ const commands = api.injectEndpoints({
       invalidatesTags: ['Saws'],
     }),
     dropSaw: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, 'forgetting a saw', 'DELETE', `/saws/${encodeURIComponent(id)}`),
+      queryFn: (id) =>
+        inTurn<null>(HOUSE, t('forgetting a saw'), 'DELETE', `/saws/${encodeURIComponent(id)}`),
       invalidatesTags: ['Saws'],
     }),
     keepTrim: build.mutation<KeptTrim[], LibraryTrim>({
       queryFn: (body) =>
         inTurn<KeptTrim[]>(
           HOUSE,
-          `the trim ${body.profile.name}`,
+          t('the trim {name}', { name: body.profile.name }),
           'PUT',
           `/trims/${encodeURIComponent(body.id)}`,
           body,
@@ -71,14 +74,15 @@ const commands = api.injectEndpoints({
       invalidatesTags: ['Trims'],
     }),
     dropTrim: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, 'taking out a trim', 'DELETE', `/trims/${encodeURIComponent(id)}`),
+      queryFn: (id) =>
+        inTurn<null>(HOUSE, t('taking out a trim'), 'DELETE', `/trims/${encodeURIComponent(id)}`),
       invalidatesTags: ['Trims'],
     }),
     addOffcut: build.mutation<
       Offcut,
       { id: string } & Partial<AddOffcut> & Pick<AddOffcut, 'trim' | 'length' | 'origin'>
     >({
-      queryFn: (body) => inTurn<Offcut>(HOUSE, 'a piece for the rack', 'POST', '/rack', body),
+      queryFn: (body) => inTurn<Offcut>(HOUSE, t('a piece for the rack'), 'POST', '/rack', body),
       invalidatesTags: ['Rack'],
     }),
     changeOffcut: build.mutation<
@@ -86,39 +90,40 @@ const commands = api.injectEndpoints({
       { id: string } & Partial<Pick<Offcut, 'place' | 'note' | 'damages'>>
     >({
       queryFn: ({ id, ...body }) =>
-        inTurn<Offcut>(HOUSE, 'a piece of the rack', 'PATCH', `/rack/${id}`, body),
+        inTurn<Offcut>(HOUSE, t('a piece of the rack'), 'PATCH', `/rack/${id}`, body),
       invalidatesTags: ['Rack'],
     }),
     discardOffcut: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, 'taking a piece off the rack', 'DELETE', `/rack/${id}`),
+      queryFn: (id) => inTurn<null>(HOUSE, t('taking a piece off the rack'), 'DELETE', `/rack/${id}`),
       invalidatesTags: ['Rack'],
     }),
     restoreOffcut: build.mutation<Offcut, string>({
       queryFn: (id) =>
-        inTurn<Offcut>(HOUSE, 'putting a piece back on the rack', 'POST', `/rack/${id}/restore`),
+        inTurn<Offcut>(HOUSE, t('putting a piece back on the rack'), 'POST', `/rack/${id}/restore`),
       invalidatesTags: ['Rack'],
     }),
     takeOffcut: build.mutation<SettingsAnswer, { job: string; offcut: string; profile: string }>({
       queryFn: ({ job, ...body }) =>
-        inTurn<SettingsAnswer>(job, 'a piece of the rack', 'POST', `/jobs/${job}/rack`, body),
+        inTurn<SettingsAnswer>(job, t('a piece of the rack'), 'POST', `/jobs/${job}/rack`, body),
       invalidatesTags: ['Rack'],
     }),
     giveBackOffcut: build.mutation<SettingsAnswer, { job: string; offcut: string }>({
       queryFn: ({ job, offcut }) =>
         inTurn<SettingsAnswer>(
           job,
-          'giving a piece back to the rack',
+          t('giving a piece back to the rack'),
           'DELETE',
           `/jobs/${job}/rack/${offcut}`,
         ),
       invalidatesTags: ['Rack'],
     }),
     createJob: build.mutation<JobRecord, { id: string; name: string; unit: Unit; currency?: string }>({
-      queryFn: (body) => inTurn<JobRecord>(HOUSE, `the new job ${body.name}`, 'POST', '/jobs', body),
+      queryFn: (body) =>
+        inTurn<JobRecord>(HOUSE, t('the new job {name}', { name: body.name }), 'POST', '/jobs', body),
       invalidatesTags: ['Jobs'],
     }),
     importJob: build.mutation<JobRecord, unknown>({
-      queryFn: (body) => inTurn<JobRecord>(HOUSE, 'a job from a file', 'POST', '/jobs/import', body),
+      queryFn: (body) => inTurn<JobRecord>(HOUSE, t('a job from a file'), 'POST', '/jobs/import', body),
       invalidatesTags: ['Jobs'],
     }),
     changeHead: build.mutation<JobHead, { id: string; label: string } & Change>({
@@ -126,11 +131,11 @@ const commands = api.injectEndpoints({
       invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
     }),
     deleteJob: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, 'deleting a job', 'DELETE', `/jobs/${id}`),
+      queryFn: (id) => inTurn<null>(HOUSE, t('deleting a job'), 'DELETE', `/jobs/${id}`),
       invalidatesTags: ['Jobs'],
     }),
     restoreJob: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, 'the return of a job', 'POST', `/jobs/${id}/restore`),
+      queryFn: (id) => inTurn<null>(HOUSE, t('the return of a job'), 'POST', `/jobs/${id}/restore`),
       invalidatesTags: ['Jobs'],
     }),
   }),

@@ -5,6 +5,7 @@ import { changeRefused } from './outbox-slice.ts';
 import { refusalFor } from './rights.ts';
 import { shownJob } from './shown-job.ts';
 import type { makeStore, State } from './store.ts';
+import { t } from '../words/t.ts';
 
 /** A change of a room's sheet: survey, texts and notes together, as one step of undo. Answers why it cannot be. */
 export type EditSheet = (change: (sheet: RoomSheet) => RoomSheet, field?: string) => readonly Issue[];
@@ -22,7 +23,9 @@ export const sheetEditor =
     if (!now) return [];
     const refused = refusalFor(store.getState(), 'measure');
     if (refused !== undefined) {
-      store.dispatch(changeRefused({ job: jobId, label: `a change of ${now.name}`, text: refused }));
+      store.dispatch(
+        changeRefused({ job: jobId, label: t('a change of {name}', { name: now.name }), text: refused }),
+      );
       return [{ at: '', text: refused }];
     }
     const made: RoomSheet = change(sheetOf(now));

@@ -3,6 +3,7 @@ import { api, errorOf, type ApiError } from '../api/api.ts';
 import { browserStore, KEPT_VERSION, type OutboxEntry } from './browser-store.ts';
 import { callsMade, changeRefused, leftTakenOver, lineChanged, waitingCounted } from './outbox-slice.ts';
 import { newId, tabId } from './tab-tag.ts';
+import { t } from '../words/t.ts';
 
 /**
  * The one way by which changes reach the server. Each is kept in the browser before it counts as made, sent in the order it
@@ -170,7 +171,7 @@ class Outbox {
       v: KEPT_VERSION,
       tab: tabId(),
       job,
-      label: 'a room',
+      label: t('a room'),
       what: { kind: 'room', room },
     });
   }

@@ -19,6 +19,7 @@ import { changeRefused, type ShownCall } from './outbox-slice.ts';
 import { outbox, type Sent } from './outbox.ts';
 import { useAppSelector, type State, type Store } from './store.ts';
 import { newId } from './tab-tag.ts';
+import { t } from '../words/t.ts';
 
 /**
  * The workshop of a job as this device sees it: what the server has of its log, with what happened here and is still on its way.
@@ -213,7 +214,7 @@ export function useShop(jobId: string, file: JobFile, where: 'saw' | 'wall'): Sh
       if (busy.current) return false;
       const refused = refusalFor(store.getState(), 'cut');
       if (refused !== undefined) {
-        store.dispatch(changeRefused({ job: jobId, label: 'a step at the saw', text: refused }));
+        store.dispatch(changeRefused({ job: jobId, label: t('a step at the saw'), text: refused }));
         return false;
       }
       busy.current = true;
@@ -230,7 +231,7 @@ export function useShop(jobId: string, file: JobFile, where: 'saw' | 'wall'): Sh
       }));
       void outbox.call(
         jobId,
-        'a step at the saw',
+        t('a step at the saw'),
         { method: 'POST', path: pathOf(jobId), body: { events } },
         'the outbox',
         () => {
@@ -255,7 +256,7 @@ export function useShop(jobId: string, file: JobFile, where: 'saw' | 'wall'): Sh
       give: async (body) => {
         const sent = await outbox.call(
           jobId,
-          'what is given to the saw',
+          t('what is given to the saw'),
           { method: 'POST', path: `/jobs/${jobId}/shop/issues`, body },
           'the caller',
         );

@@ -31,6 +31,7 @@ import { refusalOf } from './rights.ts';
 import { shownJob } from './shown-job.ts';
 import { newId } from './tab-tag.ts';
 import { useAppDispatch, type State } from './store.ts';
+import { t } from '../words/t.ts';
 
 /**
  * Changes of a job, small and by name. Each is checked, shown at once, and sent in its turn; it answers why it cannot be, or
@@ -92,7 +93,7 @@ export function useCommands(jobId: string): Commands {
       const { settings } = now();
       const items = settings[list] as unknown as readonly (Fields & { readonly id: string })[];
       const held = items.find((one) => one.id === id);
-      if (!held) return 'it is not there any more';
+      if (!held) return t('it is not there any more');
       const change = changeBetween(held, { ...held, ...set });
       if (Object.keys(change.set).length === 0) return undefined;
       const shaped = checkShape(LISTS[list], applyChange(held, change).next);
@@ -100,7 +101,12 @@ export function useCommands(jobId: string): Commands {
       const next = { ...settings, [list]: items.map((one) => (one.id === id ? shaped.value : one)) };
       const wrong = fault(next, list === 'profiles');
       if (wrong !== undefined) return wrong;
-      void send(`a change of ${NAMES[list]}`, 'PATCH', `/${list}/${encodeURIComponent(id)}`, change);
+      void send(
+        t('a change of {list}', { list: NAMES[list] }),
+        'PATCH',
+        `/${list}/${encodeURIComponent(id)}`,
+        change,
+      );
       return undefined;
     };
     const putItem: Commands['putItem'] = (list, item) => {
@@ -113,7 +119,12 @@ export function useCommands(jobId: string): Commands {
       const next = { ...settings, [list]: [...others, shaped.value] };
       const wrong = fault(next);
       if (wrong !== undefined) return wrong;
-      void send(`a new ${NAMES[list]}`, 'PUT', `/${list}/${encodeURIComponent(item.id)}`, shaped.value);
+      void send(
+        t('a new {list}', { list: NAMES[list] }),
+        'PUT',
+        `/${list}/${encodeURIComponent(item.id)}`,
+        shaped.value,
+      );
       return undefined;
     };
     const single = (
@@ -138,7 +149,11 @@ export function useCommands(jobId: string): Commands {
     const restoreRoom: Commands['restoreRoom'] = (room) => {
       if (refusalOf(store.getState(), 'POST', `/jobs/${jobId}/rooms`) === undefined)
         show((job) => ({ ...job, rooms: [...job.rooms.filter((one) => one.id !== room.id), room] }));
-      void send(`the return of ${room.name}`, 'POST', `/rooms/${encodeURIComponent(room.id)}/restore`);
+      void send(
+        t('the return of {name}', { name: room.name }),
+        'POST',
+        `/rooms/${encodeURIComponent(room.id)}/restore`,
+      );
     };
     return {
       setHead: (set) => {
@@ -146,7 +161,7 @@ export function useCommands(jobId: string): Commands {
         const was = { name, currency: coin.currency ?? null, vocabulary: vocabulary ?? null };
         const change = changeBetween(was, { ...was, ...set });
         if (Object.keys(change.set).length === 0) return undefined;
-        void send('a change of the job', 'PATCH', '', change);
+        void send(t('a change of the job'), 'PATCH', '', change);
         return undefined;
       },
       setItem,
@@ -156,7 +171,11 @@ export function useCommands(jobId: string): Commands {
         const left = (settings[list] as readonly { readonly id: string }[]).filter((one) => one.id !== id);
         const wrong = fault({ ...settings, [list]: left }, list === 'profiles');
         if (wrong !== undefined) return wrong;
-        void send(`taking out ${NAMES[list]}`, 'DELETE', `/${list}/${encodeURIComponent(id)}`);
+        void send(
+          t('taking out {list}', { list: NAMES[list] }),
+          'DELETE',
+          `/${list}/${encodeURIComponent(id)}`,
+        );
         return undefined;
       },
       addProfile: ({ profile, stock }) => {
@@ -164,21 +183,21 @@ export function useCommands(jobId: string): Commands {
         const next = { profiles: [...settings.profiles, profile], stock: [...settings.stock, ...stock] };
         const wrong = fault({ ...settings, ...next });
         if (wrong !== undefined) return wrong;
-        void send(`the profile ${profile.name}`, 'POST', '/profiles', { profile, stock });
+        void send(t('the profile {name}', { name: profile.name }), 'POST', '/profiles', { profile, stock });
         return undefined;
       },
       replaceStock: (lines) => {
         const wrong = fault({ ...now().settings, stock: lines });
         if (wrong !== undefined) return wrong;
-        void send('a price list', 'PUT', '/stock', { lines });
+        void send(t('a price list'), 'PUT', '/stock', { lines });
         return undefined;
       },
-      setRules: (rules) => single('rules', 'houseRules', rules, 'the house rules'),
+      setRules: (rules) => single('rules', 'houseRules', rules, t('the house rules')),
       setChoices: (set) =>
-        single('choices', 'choices', { ...now().settings.choices, ...set }, 'a choice about stock'),
+        single('choices', 'choices', { ...now().settings.choices, ...set }, t('a choice about stock')),
       changePins: (add, drop) => {
         const made = add.map((pin): JobPin => ({ ...pin, id: newId() }));
-        void send('pinned sticks', 'POST', '/pins', { add: made, drop });
+        void send(t('pinned sticks'), 'POST', '/pins', { add: made, drop });
         return undefined;
       },
       addRoom: (name, sheet = {}) => {
@@ -191,16 +210,16 @@ export function useCommands(jobId: string): Commands {
           notes: sheet.notes ?? {},
         };
         const { version: _first, ...body } = room;
-        void send(`the room ${name}`, 'POST', '/rooms', body);
+        void send(t('the room {name}', { name }), 'POST', '/rooms', body);
         return room;
       },
       dropRoom: (room) => {
-        void send('deleting a room', 'DELETE', `/rooms/${encodeURIComponent(room)}`);
+        void send(t('deleting a room'), 'DELETE', `/rooms/${encodeURIComponent(room)}`);
       },
       restoreRoom,
       stickCut: async (record, leaving) => {
         const sent = await send(
-          `stick cut: ${record.pieces.map((piece) => piece.label).join(', ')}`,
+          t('stick cut: {pieces}', { pieces: record.pieces.map((piece) => piece.label).join(', ') }),
           'POST',
           '/cut-sticks',
           {
@@ -212,7 +231,7 @@ export function useCommands(jobId: string): Commands {
         return sent.ok ? { ...sent, offcut: (sent.answer as { offcut: Offcut | null }).offcut } : sent;
       },
       stickNotCut: async (id) => {
-        const sent = await send('a stick that is not cut', 'DELETE', `/cut-sticks/${id}`);
+        const sent = await send(t('a stick that is not cut'), 'DELETE', `/cut-sticks/${id}`);
         dispatch(api.util.invalidateTags(['CutSticks', 'Rack']));
         return sent;
       },
@@ -222,7 +241,7 @@ export function useCommands(jobId: string): Commands {
 
 const NAMES: Readonly<Record<ListName, string>> = {
   profiles: 'profile',
-  stock: 'line of stock',
+  stock: t('line of stock'),
   saws: 'saw',
   pins: 'pin',
 };

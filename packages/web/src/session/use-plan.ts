@@ -10,6 +10,7 @@ import {
   planRefused,
   planStarted,
 } from './plan-slice.ts';
+import { t } from '../words/t.ts';
 
 /** Most seconds of optimising for each profile while one looks on. */
 const SECONDS = 20;
@@ -70,7 +71,7 @@ export function usePlan(
         dispatch(
           data.kind === 'plan'
             ? planned({ key, plan: data.plan, final: data.final })
-            : planRefused({ key, issues: data.issues }),
+            : planRefused({ key, issues: data.issues.map((issue) => ({ ...issue, text: t(issue.text) })) }),
         );
       };
       own.onerror = () =>
@@ -78,7 +79,10 @@ export function usePlan(
           planRefused({
             key,
             issues: [
-              { at: '', text: 'the optimiser stopped unexpectedly; change something or load the page again' },
+              {
+                at: '',
+                text: t('the optimiser stopped unexpectedly; change something or load the page again'),
+              },
             ],
           }),
         );

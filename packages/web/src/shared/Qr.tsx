@@ -1,5 +1,6 @@
 import qrcode from 'qrcode-generator';
 import { useMemo } from 'react';
+import { t } from '../words/t.ts';
 
 /** A code that a phone's camera opens an address from. */
 export function Qr({ text, size }: { readonly text: string; readonly size: string }) {
@@ -20,7 +21,7 @@ export function Qr({ text, size }: { readonly text: string; readonly size: strin
       viewBox={`-4 -4 ${count + 8} ${count + 8}`}
       style={{ width: size, height: size, flex: 'none', background: '#fff' }}
       role="img"
-      aria-label={`Code for ${text}`}
+      aria-label={t('Code for {text}', { text })}
     >
       <path d={path} fill="#000" shapeRendering="crispEdges" />
     </svg>

@@ -1,5 +1,6 @@
 import { ActionIcon, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun } from '@tabler/icons-react';
+import { t } from '../words/t.ts';
 
 /** Switches between the day's colours and the garage's. */
 export function SchemeButton() {
@@ -11,8 +12,8 @@ export function SchemeButton() {
       size={44}
       variant="default"
       className="hide-narrow"
-      aria-label={dark ? 'Day colours' : 'Garage colours'}
-      title={dark ? 'Day colours' : 'Garage colours'}
+      aria-label={dark ? t('Day colors') : t('Garage colors')}
+      title={dark ? t('Day colors') : t('Garage colors')}
       onClick={() => toggleColorScheme()}
     >
       {dark ? <IconSun size={19} /> : <IconMoon size={19} />}

@@ -13,6 +13,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { FieldScope, halfWritten } from './half-written.ts';
+import { t } from '../words/t.ts';
 
 type Rest = Omit<TextInputProps, 'value' | 'onChange' | 'error' | 'defaultValue' | 'onBlur'>;
 
@@ -130,7 +131,7 @@ export const CountField = ({
 }: Rest & { value: number | undefined; onTake: (value: number | undefined) => string | undefined }) => (
   <SettledField
     inputMode="numeric"
-    placeholder="any number"
+    placeholder={t('any number')}
     {...rest}
     text={value === undefined ? '' : String(value)}
     read={(text): Result<number | undefined> =>

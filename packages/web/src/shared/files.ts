@@ -1,5 +1,6 @@
 import { notifications } from '@mantine/notifications';
 import type { Issue } from '@long-miter/core';
+import { t } from '../words/t.ts';
 
 /** Lets the browser save a text as a file. */
 export const saveFile = (name: string, text: string, type: string): void =>
@@ -27,7 +28,7 @@ export const refuseFile = (name: string, issues: readonly Issue[]): void =>
   void notifications.show({
     color: 'red',
     autoClose: false,
-    title: `${name} was not taken in`,
+    title: t('{name} was not taken in', { name }),
     message: issues
       .slice(0, 6)
       .map((issue) => (issue.at ? `${issue.at}: ${issue.text}` : issue.text))

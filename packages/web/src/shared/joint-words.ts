@@ -1,33 +1,41 @@
 import { endWord, formatAngle, partWords, type Piece, type PlanEnd } from '@long-miter/core';
+import { later } from '../words/later.ts';
+import { said, t } from '../words/t.ts';
 
-/** What an end is, in the trade's words. */
-export const JOINT_WORDS: Readonly<Record<PlanEnd['joint'], string>> = {
-  cope: 'coped',
-  through: 'through',
-  miter: 'mitered',
-  butt: 'butted',
-  square: 'square',
-  fit: 'fitted to the wall',
-  return: 'returned',
-  scarf: 'scarfed',
-  transition: 'turn piece',
-  free: 'free end',
+const JOINTS: Readonly<Record<PlanEnd['joint'], string>> = {
+  cope: later('coped'),
+  through: later('through'),
+  miter: later('mitered'),
+  butt: later('butted'),
+  square: later('square'),
+  fit: later('fitted to the wall'),
+  return: later('returned'),
+  scarf: later('scarfed'),
+  transition: later('turn piece'),
+  free: later('free end'),
 };
 
+/** What an end is, in the trade's words. */
+export const jointText = (joint: PlanEnd['joint']): string => t(JOINTS[joint]);
+
 export const endText = (end: PlanEnd): string => {
-  if (end.joint === 'transition' && end.plane) return 'bent to the slope with its neighbour';
+  if (end.joint === 'transition' && end.plane) return t('bent to the slope with its neighbor');
+  if (end.joint === 'square' && end.angle === 0 && end.snip === undefined && end.over === undefined)
+    return jointText('square');
   const angle =
-    end.angle === 0 ? 'square' : `${formatAngle(Math.abs(end.angle))} ${endWord(end).split(',')[0]}`;
-  const snip = end.snip === undefined ? '' : ', nose snipped';
-  return `${JOINT_WORDS[end.joint]}, ${angle}${snip}${end.over === undefined ? '' : end.over ? ', lies over' : ', lies under'}`;
+    end.angle === 0
+      ? t('square')
+      : `${formatAngle(Math.abs(end.angle))} ${said(endWord(end).split(',')[0] ?? '')}`;
+  const snip = end.snip === undefined ? '' : t(', nose snipped');
+  return `${jointText(end.joint)}, ${angle}${snip}${end.over === undefined ? '' : end.over ? t(', lies over') : t(', lies under')}`;
 };
 
 /** "wall 3" or what else a piece is, for a list within one room. */
 export const partText = (piece: Piece, wallNumber: number, opening?: string): string =>
   piece.role === 'wall'
-    ? `wall ${wallNumber}`
+    ? t('wall {wallNumber}', { wallNumber })
     : piece.role === 'test'
-      ? `test pair, ${piece.left.joint === 'square' ? 'left' : 'right'} block`
+      ? t('test pair, {joint} block', { joint: piece.left.joint === 'square' ? t('left') : t('right') })
       : piece.opening === undefined
-        ? `${partWords(piece.role)}, wall ${wallNumber}`
-        : `${opening ?? `wall ${wallNumber}`} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;
+        ? t('{partWords}, wall {wallNumber}', { partWords: said(partWords(piece.role)), wallNumber })
+        : `${opening ?? t('wall {wallNumber}', { wallNumber })} ${said(partWords(piece.role, piece.place))}${piece.side === 'other' ? t(', other side') : ''}`;

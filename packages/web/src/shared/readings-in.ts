@@ -1,3 +1,4 @@
+import { t } from '../words/t.ts';
 /** Readings of measuring devices on their way into fields: a field says what it takes, a reading goes to the next that takes it. */
 
 export interface FieldReading {
@@ -46,5 +47,5 @@ export function putReading(reading: FieldReading): string | undefined {
   target.focus();
   const detail: FieldReading & { taken?: boolean } = { ...reading };
   target.dispatchEvent(new CustomEvent(EVENT, { detail }));
-  return detail.taken === false ? undefined : (target.getAttribute('aria-label') ?? 'the field');
+  return detail.taken === false ? undefined : (target.getAttribute('aria-label') ?? t('the field'));
 }

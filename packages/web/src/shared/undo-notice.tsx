@@ -1,5 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
+import { t } from '../words/t.ts';
 
 /** How long a deletion can be undone from its notice; the data itself stays. */
 const SHOWN = 12_000;
@@ -9,7 +10,7 @@ export function undoNotice(text: string, undo: () => void | Promise<void>): void
   const id = notifications.show({
     autoClose: SHOWN,
     withCloseButton: true,
-    closeButtonProps: { 'aria-label': 'Close this notice' },
+    closeButtonProps: { 'aria-label': t('Close this notice') },
     message: (
       <Group justify="space-between" wrap="nowrap">
         <Text size="sm">{text}</Text>
@@ -20,7 +21,7 @@ export function undoNotice(text: string, undo: () => void | Promise<void>): void
             void undo();
           }}
         >
-          Undo
+          {t('Undo')}
         </Button>
       </Group>
     ),

@@ -3,6 +3,7 @@ import wasmUrl from 'highs/runtime?url';
 import { nextIssue } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
 import type { LeftMessage, LeftRequest } from './left-messages.ts';
+import { later } from '../words/later.ts';
 
 /** Plans what is left to cut off the page's own thread. Cancelled by ending the worker. */
 
@@ -20,6 +21,6 @@ async function plan({ log, plan: asked, rooms, seconds }: LeftRequest): Promise<
 self.onmessage = ({ data }: MessageEvent<LeftRequest>) => {
   plan(data).then(send, (error: unknown) => {
     console.error(error);
-    send({ kind: 'failed', text: 'the sticks could not be worked out; load the page again' });
+    send({ kind: 'failed', text: later('the sticks could not be worked out; load the page again') });
   });
 };

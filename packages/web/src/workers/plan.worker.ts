@@ -3,6 +3,7 @@ import wasmUrl from 'highs/runtime?url';
 import { planJob } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
 import type { PlanMessage, PlanRequest } from './plan-messages.ts';
+import { later } from '../words/later.ts';
 
 /** Plans a whole job off the page's own thread. Cancelled by ending the worker. */
 
@@ -44,7 +45,7 @@ self.onmessage = ({ data }: MessageEvent<PlanRequest>) => {
       issues: [
         {
           at: '',
-          text: 'the optimiser stopped unexpectedly; change something or load the page again',
+          text: later('the optimiser stopped unexpectedly; change something or load the page again'),
         },
       ],
     });

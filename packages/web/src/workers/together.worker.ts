@@ -3,6 +3,7 @@ import wasmUrl from 'highs/runtime?url';
 import { planTogether } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
 import type { TogetherMessage, TogetherRequest } from './together-messages.ts';
+import { later } from '../words/later.ts';
 
 /** Plans several jobs with one purchase off the page's own thread. Cancelled by ending the worker. */
 
@@ -27,7 +28,7 @@ self.onmessage = ({ data }: MessageEvent<TogetherRequest>) => {
     console.error(error);
     send({
       kind: 'refused',
-      issues: [{ at: '', text: 'planning stopped unexpectedly; load the page again' }],
+      issues: [{ at: '', text: later('planning stopped unexpectedly; load the page again') }],
     });
   });
 };

@@ -3,6 +3,7 @@ import { figurePlace, figureValue, type Dispute, type Unit } from '@long-miter/c
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { draftKey } from '../../session/draft-key.ts';
 import { settled } from '../../session/draft-slice.ts';
+import { t } from '../../words/t.ts';
 
 const NONE: readonly Dispute[] = [];
 
@@ -14,11 +15,11 @@ export function Disputes({ jobId, roomId, unit }: { jobId: string; roomId: strin
   const survey = useAppSelector((state) => state.drafts[key]?.survey);
   if (!survey || disputes.length === 0) return null;
   return (
-    <div className="disputes" role="alert" aria-label="Figures two people disagree on">
+    <div className="disputes" role="alert" aria-label={t('Figures two people disagree on')}>
       {disputes.map((dispute, index) => (
         <Group key={`${dispute.at}${index}`} gap={8} wrap="wrap">
           <Text fw={650} style={{ color: 'var(--lm-bad)' }}>
-            Two figures for {figurePlace(survey, dispute.at)}:
+            {t('Two figures for {figurePlace}:', { figurePlace: figurePlace(survey, dispute.at) })}
           </Text>
           {(['stands', 'other'] as const).map((keep) => (
             <Button
@@ -27,11 +28,13 @@ export function Disputes({ jobId, roomId, unit }: { jobId: string; roomId: strin
               variant={keep === 'stands' ? 'filled' : 'default'}
               onClick={() => dispatch(settled({ id: key, at: dispute.at, keep }))}
             >
-              keep {figureValue(dispute[keep], dispute.at, unit)}
+              {t('keep {figureValue}', { figureValue: figureValue(dispute[keep], dispute.at, unit) })}
             </Button>
           ))}
           <Text size="sm" c="dimmed">
-            {figureValue(dispute.stands, dispute.at, unit)} was saved first and stands until someone decides.
+            {t('{figureValue} was saved first and stands until someone decides.', {
+              figureValue: figureValue(dispute.stands, dispute.at, unit),
+            })}
           </Text>
         </Group>
       ))}

@@ -14,6 +14,7 @@ import { SaveMark } from './SaveMark.tsx';
 import { MoreMenu, StageMenu } from './NarrowMenus.tsx';
 import { PersonHere } from './PersonHere.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   /** Said of the screen; what is seen says it already. */
@@ -54,7 +55,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
   const to = (next: string, target = roomId): string =>
     `/jobs/${jobId}/${next}${target ? `/${encodeURIComponent(target)}` : ''}`;
   const addRoom = (): void => {
-    const made = commands.addRoom(`Room ${rooms.length + 1}`);
+    const made = commands.addRoom(t('Room {count}', { count: rooms.length + 1 }));
     dispatch(wallPicked(undefined));
     void navigate(to('walk', made.id));
   };
@@ -62,13 +63,13 @@ export const JobHeader = memo(function JobHeader(props: Props) {
     <header>
       <h1 className="said-only">{heading}</h1>
       <div className="bar">
-        <Link to="/" aria-label="All jobs" title="All jobs" className="back">
+        <Link to="/" aria-label={t('All jobs')} title={t('All jobs')} className="back">
           ‹
         </Link>
         <Link
           to={`/jobs/${jobId}/rooms`}
           className="job-name"
-          title="All rooms of this job"
+          title={t('All rooms of this job')}
           aria-current={stage === HOME ? 'page' : undefined}
         >
           {name}
@@ -76,7 +77,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         {narrow ? (
           <StageMenu stage={stage} to={to} bench={bench} />
         ) : (
-          <nav aria-label="Stages" style={{ display: 'flex', gap: 2 }}>
+          <nav aria-label={t('Stages')} style={{ display: 'flex', gap: 2 }}>
             {STAGES.map(({ key, label }) => (
               <Link
                 key={key}
@@ -91,7 +92,7 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         )}
         {!narrow && (
           <Link className="stage bench-link" to={bench}>
-            Bench
+            {t('Bench')}
           </Link>
         )}
         <span className="bar-space" style={{ flex: 1 }} />
@@ -100,10 +101,10 @@ export const JobHeader = memo(function JobHeader(props: Props) {
         </span>
         {(stage === 'saw' || stage === 'hang' || stage === PAPER) && <PersonHere />}
         <Text size="sm" c="dimmed" className="hide-narrow">
-          {unit === 'in' ? 'inches' : 'millimetres'}
+          {unit === 'in' ? t('inches') : t('millimeters')}
         </Text>
         {narrow ? (
-          <MoreMenu jobId={jobId} onSetup={onSetup} />
+          <MoreMenu jobId={jobId} onSetup={onSetup} onHelp={onHelp} />
         ) : (
           <>
             <ActionIcon
@@ -111,16 +112,16 @@ export const JobHeader = memo(function JobHeader(props: Props) {
               variant="default"
               component={Link}
               to={`/jobs/${jobId}/${FILES}`}
-              aria-label="Files"
-              title="Files: lists, pictures, paper, the job file"
+              aria-label={t('Files')}
+              title={t('Files: lists, pictures, paper, the job file')}
             >
               <IconDownload size={19} />
             </ActionIcon>
             <ActionIcon
               size={44}
               variant="default"
-              aria-label="Set-up"
-              title="Profiles, saw, house rules"
+              aria-label={t('Set-up')}
+              title={t('Profiles, saw, house rules')}
               onClick={onSetup}
             >
               <IconSettings size={19} />
@@ -128,14 +129,20 @@ export const JobHeader = memo(function JobHeader(props: Props) {
             <ActionIcon
               size={44}
               variant="default"
-              aria-label="On a phone"
-              title="On a phone: a code to scan"
+              aria-label={t('On a phone')}
+              title={t('On a phone: a code to scan')}
               onClick={onPhone}
             >
               <IconDeviceMobile size={19} />
             </ActionIcon>
             <SchemeButton />
-            <ActionIcon size={44} variant="default" aria-label="Keys" title="Keys (?)" onClick={onHelp}>
+            <ActionIcon
+              size={44}
+              variant="default"
+              aria-label={t('Help')}
+              title={t('Help with this screen, and the keys (?)')}
+              onClick={onHelp}
+            >
               ?
             </ActionIcon>
           </>
@@ -150,18 +157,18 @@ export const JobHeader = memo(function JobHeader(props: Props) {
             to={(id) => to(stage === HOME || stage === FILES ? 'walk' : stage, id)}
           />
           {(stage === 'walk' || stage === OPENINGS) && (
-            <nav aria-label="Parts of the walk" className="walk-parts">
+            <nav aria-label={t('Parts of the walk')} className="walk-parts">
               <Link to={to('walk')} aria-current={stage === 'walk' ? 'page' : undefined}>
-                Walls
+                {t('Walls')}
               </Link>
               <Link to={to(OPENINGS)} aria-current={stage === OPENINGS ? 'page' : undefined}>
-                Openings
+                {t('Openings')}
               </Link>
             </nav>
           )}
           {mayMeasure && (
             <Button size="compact-sm" variant="subtle" leftSection={<IconPlus size={15} />} onClick={addRoom}>
-              Add room
+              {t('Add room')}
             </Button>
           )}
           <span style={{ flex: 1 }} />

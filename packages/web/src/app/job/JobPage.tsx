@@ -1,6 +1,6 @@
 import { Center, Loader, Text } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { memo, useEffect, useMemo } from 'react';
+import { lazy, memo, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import {
   moveSplice,
@@ -35,16 +35,15 @@ import { useSheet, type EditSurvey } from '../../session/use-sheet.ts';
 import { FieldScope } from '../../shared/half-written.ts';
 import { useTitle } from '../../shared/use-title.ts';
 import { usePrinting } from '../../shared/use-printing.ts';
-import { Words } from '../../shared/words.tsx';
 import { useLater } from '../../shared/use-later.ts';
 import { useSteady } from '../../shared/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
-import { ShortcutHelp } from './ShortcutHelp.tsx';
 import { PhoneCode } from './PhoneCode.tsx';
 import { ReadOnly } from './ReadOnly.tsx';
 import { Disputes } from './Disputes.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from '../../session/use-job.ts';
+import { t } from '../../words/t.ts';
 
 /** A job in one of its stages: the frame around all of them. */
 export function JobPage() {
@@ -54,15 +53,15 @@ export function JobPage() {
     return (
       <Center h="100%">
         <Text>
-          This job cannot be opened: it may have been deleted, or the server cannot be reached.{' '}
-          <Link to="/">All jobs</Link>
+          {t('This job cannot be opened: it may have been deleted, or the server cannot be reached.')}{' '}
+          <Link to="/">{t('All jobs')}</Link>
         </Text>
       </Center>
     );
   if (!job)
     return (
       <Center h="100%">
-        <Loader aria-label="Opening the job" />
+        <Loader aria-label={t('Opening the job')} />
       </Center>
     );
   if (![HOME, OPENINGS, PAPER, FILES, ...STAGES.map((one) => one.key)].some((key) => key === stage))
@@ -70,6 +69,8 @@ export function JobPage() {
   const current = job.rooms.find((room) => room.id === roomId) ?? job.rooms[0];
   return <JobFrame job={job} stage={stage as Stage} roomId={current?.id} />;
 }
+
+const Help = lazy(async () => ({ default: (await import('./Help.tsx')).Help }));
 
 function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId: string | undefined }) {
   const dispatch = useAppDispatch();
@@ -79,6 +80,9 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
   const [setup, setupOpen] = useDisclosure(false);
   const [phone, phoneOpen] = useDisclosure(false);
   const [help, helpOpen] = useDisclosure(false);
+  // Fetched when it is first opened; it stays then, so that closing gives the focus back.
+  const [helped, setHelped] = useState(false);
+  if (help && !helped) setHelped(true);
   const ui = useAppSelector((state) => state.ui);
   const file = useJobFile(job);
   const room = useRoom(job, roomId ?? '');
@@ -149,73 +153,77 @@ function JobFrame({ job, stage, roomId }: { job: JobRecord; stage: Stage; roomId
     return () => window.removeEventListener('keydown', onKey);
   });
   return (
-    <Words.Provider value={job.vocabulary}>
-      <FieldScope.Provider value={`${job.id}/${roomId ?? ''}`}>
-        <div className="frame no-print">
-          <div>
-            <JobHeader
-              heading={`${heading}, ${job.name}`}
-              jobId={job.id}
-              name={job.name}
-              unit={job.unit}
-              stage={stage}
-              roomId={roomId}
-              rooms={rooms}
-              measured={measuredText(job)}
-              onSetup={setupOpen.open}
-              onHelp={helpOpen.open}
-              onPhone={phoneOpen.open}
-            />
-            <ReadOnly stage={stage} />
-            {roomId && <Disputes jobId={job.id} roomId={roomId} unit={job.unit} />}
-          </div>
-          <StageBody
-            job={job}
+    <FieldScope.Provider value={`${job.id}/${roomId ?? ''}`}>
+      <div className="frame no-print">
+        <div>
+          <JobHeader
+            heading={`${heading}, ${job.name}`}
+            jobId={job.id}
+            name={job.name}
+            unit={job.unit}
             stage={stage}
             roomId={roomId}
-            room={room}
-            quick={quick}
-            pieces={pieces}
-            file={file}
-            live={live}
-            onPiece={pick}
-            edit={edit}
+            rooms={rooms}
+            measured={measuredText(job)}
+            onSetup={setupOpen.open}
+            onHelp={helpOpen.open}
+            onPhone={phoneOpen.open}
           />
-          <footer className="foot" data-stage={stage} hidden={WITHOUT_STRIP.has(stage)}>
-            {view.room ? (
-              <Strip
-                room={view.room}
-                unit={job.unit}
-                layer={stage === 'walk' ? 'measures' : 'pieces'}
-                {...(stage === 'walk' ? { onMove: moveOpening } : {})}
-                {...(stage === 'joints' ? { onSplice: dragSplice, spliceWorth: worth } : {})}
-                pieces={view.drawn}
-                upper={view.upper}
-                selectedWall={ui.wall}
-                selectedPiece={ui.piece}
-                onWall={pickWall}
-                onPiece={pick}
-              />
-            ) : (
-              <Text size="sm" c="dimmed" ta="center" py={8}>
-                The ribbon unrolls the room here, wall by wall.
-              </Text>
-            )}
-          </footer>
-          <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
-          <PhoneCode opened={phone} onClose={phoneOpen.close} />
-          <ShortcutHelp opened={help} onClose={helpOpen.close} />
+          <ReadOnly stage={stage} />
+          {roomId && <Disputes jobId={job.id} roomId={roomId} unit={job.unit} />}
         </div>
-        {printing && stage === 'saw' && live.plan && !given && (
-          <PrintedList file={file} plan={live.plan} on={new Date()} rackName={rackName} />
+        <StageBody
+          job={job}
+          stage={stage}
+          roomId={roomId}
+          room={room}
+          quick={quick}
+          pieces={pieces}
+          file={file}
+          live={live}
+          onPiece={pick}
+          edit={edit}
+        />
+        <footer className="foot" data-stage={stage} hidden={WITHOUT_STRIP.has(stage)}>
+          {view.room ? (
+            <Strip
+              room={view.room}
+              unit={job.unit}
+              layer={stage === 'walk' ? 'measures' : 'pieces'}
+              {...(stage === 'walk' ? { onMove: moveOpening } : {})}
+              {...(stage === 'joints' ? { onSplice: dragSplice, spliceWorth: worth } : {})}
+              pieces={view.drawn}
+              upper={view.upper}
+              selectedWall={ui.wall}
+              selectedPiece={ui.piece}
+              onWall={pickWall}
+              onPiece={pick}
+            />
+          ) : (
+            <Text size="sm" c="dimmed" ta="center" py={8}>
+              {t('The ribbon unrolls the room here, wall by wall.')}
+            </Text>
+          )}
+        </footer>
+        <SetupDrawer job={job} opened={setup} onClose={setupOpen.close} />
+        <PhoneCode opened={phone} onClose={phoneOpen.close} />
+        {helped && (
+          <Suspense fallback={null}>
+            <Help stage={stage} opened={help} onClose={helpOpen.close} />
+          </Suspense>
         )}
-        {given && (
-          <div className="only-print">
-            <p>This job has been given to the saw: print what was given from Paper, beside Another trip.</p>
-          </div>
-        )}
-      </FieldScope.Provider>
-    </Words.Provider>
+      </div>
+      {printing && stage === 'saw' && live.plan && !given && (
+        <PrintedList file={file} plan={live.plan} on={new Date()} rackName={rackName} />
+      )}
+      {given && (
+        <div className="only-print">
+          <p>
+            {t('This job has been given to the saw: print what was given from Paper, beside Another trip.')}
+          </p>
+        </div>
+      )}
+    </FieldScope.Provider>
   );
 }
 
@@ -247,7 +255,9 @@ function usePlanUnlessWalking(
 function measuredText(job: JobRecord): string {
   const corners = job.rooms.flatMap((room) => room.survey.walls.flatMap((wall) => wall.corner ?? []));
   const measured = corners.filter((corner) => corner.reading.as !== 'assumed').length;
-  return corners.length === 0 ? '' : `${measured} of ${corners.length} angles measured`;
+  return corners.length === 0
+    ? ''
+    : t('{measured} of {count} angles measured', { measured, count: corners.length });
 }
 
 interface BodyProps {
@@ -280,7 +290,7 @@ function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiec
     return roomId ? (
       <WalkPage key={roomId} job={job} roomId={roomId} room={room} />
     ) : (
-      <Hint>This job has no room yet. Add one above and start at its entry.</Hint>
+      <Hint>{t('This job has no room yet. Add one above and start at its entry.')}</Hint>
     );
   if (stage === 'joints')
     return roomId && room && quick ? (
@@ -303,10 +313,10 @@ function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiec
         )}
       />
     ) : (
-      <Hint>Walk the room first: joints are decided as soon as there are walls.</Hint>
+      <Hint>{t('Walk the room first: joints are decided as soon as there are walls.')}</Hint>
     );
   if (stage === 'hang') return <HangPage key={roomId} job={job} file={file} roomId={roomId} room={room} />;
-  if (file.rooms.length === 0) return <Hint>There is nothing to cut yet. Walk a room first.</Hint>;
+  if (file.rooms.length === 0) return <Hint>{t('There is nothing to cut yet. Walk a room first.')}</Hint>;
   const stock = (
     <StockPage job={job} file={file} live={live} onPiece={onPiece} rack={<RackView job={job} />} />
   );
@@ -317,7 +327,7 @@ function StageBody({ job, stage, roomId, room, quick, pieces, file, live, onPiec
       file={file}
       plan={live.plan}
       onPiece={onPiece}
-      noPlan={live.working || live.latest ? <Hint>The cut plan is being worked out.</Hint> : stock}
+      noPlan={live.working || live.latest ? <Hint>{t('The cut plan is being worked out.')}</Hint> : stock}
     />
   );
 }

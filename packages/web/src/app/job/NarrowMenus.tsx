@@ -2,6 +2,7 @@ import { ActionIcon, Button, Menu, useComputedColorScheme, useMantineColorScheme
 import { IconChevronDown, IconDots } from '@tabler/icons-react';
 import { Link } from 'react-router';
 import { FILES, OPENINGS, STAGES, type Stage } from './stages.ts';
+import { t } from '../../words/t.ts';
 
 interface StageProps {
   readonly stage: Stage;
@@ -16,7 +17,12 @@ export function StageMenu({ stage, to, bench }: StageProps) {
   return (
     <Menu position="bottom-start" withinPortal>
       <Menu.Target>
-        <Button h={44} px={12} rightSection={<IconChevronDown size={16} />} aria-label={`Stages: ${label}`}>
+        <Button
+          h={44}
+          px={12}
+          rightSection={<IconChevronDown size={16} />}
+          aria-label={t('Stages: {label}', { label })}
+        >
           {label}
         </Button>
       </Menu.Target>
@@ -36,36 +42,45 @@ export function StageMenu({ stage, to, bench }: StageProps) {
         ))}
         <Menu.Divider />
         <Menu.Item component={Link} to={bench} mih={46} fz="lg">
-          Bench
+          {t('Bench')}
         </Menu.Item>
       </Menu.Dropdown>
     </Menu>
   );
 }
 
+interface Props {
+  readonly jobId: string;
+  readonly onSetup: () => void;
+  readonly onHelp: () => void;
+}
+
 /** What else there is of a job, on a phone. */
-export function MoreMenu({ jobId, onSetup }: { jobId: string; onSetup: () => void }) {
+export function MoreMenu({ jobId, onSetup, onHelp }: Props) {
   const { setColorScheme } = useMantineColorScheme();
   const scheme = useComputedColorScheme('light');
   return (
     <Menu position="bottom-end" withinPortal>
       <Menu.Target>
-        <ActionIcon size={44} variant="default" aria-label="More of this job">
+        <ActionIcon size={44} variant="default" aria-label={t('More of this job')}>
           <IconDots size={20} />
         </ActionIcon>
       </Menu.Target>
       <Menu.Dropdown>
         <Menu.Item component={Link} to={`/jobs/${jobId}/rooms`} mih={46}>
-          All rooms
+          {t('All rooms')}
         </Menu.Item>
         <Menu.Item component={Link} to={`/jobs/${jobId}/${FILES}`} mih={46}>
-          Files
+          {t('Files')}
         </Menu.Item>
         <Menu.Item mih={46} onClick={onSetup}>
-          Set-up
+          {t('Set-up')}
+        </Menu.Item>
+        <Menu.Item mih={46} onClick={onHelp}>
+          {t('Help')}
         </Menu.Item>
         <Menu.Item mih={46} onClick={() => setColorScheme(scheme === 'dark' ? 'light' : 'dark')}>
-          {scheme === 'dark' ? 'Daylight colours' : 'Garage colours'}
+          {scheme === 'dark' ? t('Daylight colors') : t('Garage colors')}
         </Menu.Item>
       </Menu.Dropdown>
     </Menu>

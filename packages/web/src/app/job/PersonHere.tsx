@@ -3,6 +3,7 @@ import { usePeopleQuery, useSessionQuery } from '../../api/api.ts';
 import { personHere, personPicked } from '../../session/person.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
+import { t } from '../../words/t.ts';
 
 /** Who is at this tablet, picked by a tap: what is noted at the saw and on the wall goes by this name. */
 export function PersonHere() {
@@ -19,14 +20,14 @@ export function PersonHere() {
         <Button
           size="compact-md"
           variant="default"
-          title="Whose steps are noted here"
+          title={t('Whose steps are noted here')}
           {...(known || people.length === 0 ? {} : { color: 'red', variant: 'outline' })}
         >
           {name}
         </Button>
       </Menu.Target>
       <Menu.Dropdown>
-        <Menu.Label>At this tablet is</Menu.Label>
+        <Menu.Label>{t('At this tablet is')}</Menu.Label>
         {people.map((one) => (
           <Menu.Item
             key={one.id}

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { CrewRole } from '@long-miter/core';
 import { errorOf, useInviteMutation, useSessionQuery } from '../../api/api.ts';
 import { Qr } from '../../shared/Qr.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly opened: boolean;
@@ -22,8 +23,8 @@ export function PhoneCode({ opened, onClose }: Props) {
     <Modal
       opened={opened}
       onClose={onClose}
-      title={<Text fw={650}>On a phone</Text>}
-      closeButtonProps={{ 'aria-label': 'Close' }}
+      title={<Text fw={650}>{t('On a phone')}</Text>}
+      closeButtonProps={{ 'aria-label': t('Close') }}
     >
       {opened && <Inside />}
     </Modal>
@@ -37,19 +38,22 @@ function Inside() {
   if (ONLY_HERE.test(here.hostname))
     return (
       <Text>
-        {here.host} is an address that only this machine can open. Whoever starts Long Miter here gives it the
-        network with LONGMITER_HOST=0.0.0.0; opened then by the machine’s own address, this shows the code for
-        a phone.
+        {t(
+          '{host} is an address that only this machine can open. Whoever starts Long Miter here gives it the network with LONGMITER_HOST=0.0.0.0; opened then by the machine’s own address, this shows the code for a phone.',
+          { host: here.host },
+        )}
       </Text>
     );
   if (!session?.me)
     return (
       <Stack>
         <Text>
-          Phones come in by an account. The lead makes the first one; then the crew is invited by a code.
+          {t(
+            'Phones come in by an account. The lead makes the first one; then the crew is invited by a code.',
+          )}
         </Text>
         <Button component={Link} to="/crew">
-          Crew
+          {t('Crew')}
         </Button>
       </Stack>
     );
@@ -58,7 +62,9 @@ function Inside() {
       <Group wrap="nowrap" align="flex-start">
         <Qr text={here.href} size="150px" />
         <Text>
-          For somebody of the crew who is signed in on the phone: the camera opens this very screen there.
+          {t(
+            'For somebody of the crew who is signed in on the phone: the camera opens this very screen there.',
+          )}
         </Text>
       </Group>
       {lead && <Invite />}
@@ -77,11 +83,11 @@ function Invite() {
   };
   return (
     <>
-      <Text fw={650}>Somebody new</Text>
+      <Text fw={650}>{t('Somebody new')}</Text>
       <Group gap={8}>
         {(['cutter', 'hanger', 'measurer'] as const).map((role) => (
           <Button key={role} variant="default" loading={isLoading} onClick={() => void ask(role)}>
-            Invite a {role}
+            {t('Invite a {role}', { role })}
           </Button>
         ))}
       </Group>
@@ -94,8 +100,10 @@ function Invite() {
         <Group wrap="nowrap" align="flex-start" role="status">
           <Qr text={made.link} size="150px" />
           <Text>
-            For one {made.role}, once, today: have it scanned, and a name and a password are asked for on the
-            phone.
+            {t(
+              'For one {role}, once, today: have it scanned, and a name and a password are asked for on the phone.',
+              { role: made.role },
+            )}
           </Text>
         </Group>
       )}

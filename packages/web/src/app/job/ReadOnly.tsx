@@ -2,6 +2,7 @@ import { Text } from '@mantine/core';
 import type { Right } from '@long-miter/core';
 import { useWhyNot } from '../../session/rights.ts';
 import { HOME, OPENINGS, type Stage } from './stages.ts';
+import { t } from '../../words/t.ts';
 
 /** What a stage is worked at with. */
 const NEEDS: Partial<Record<Stage, Right>> = {
@@ -20,7 +21,7 @@ export function ReadOnly({ stage }: { readonly stage: Stage }) {
   if (why === undefined) return null;
   return (
     <Text role="note" size="sm" className="read-only no-print">
-      To be read here: {why}.
+      {t('To be read here: {why}.', { why })}
     </Text>
   );
 }

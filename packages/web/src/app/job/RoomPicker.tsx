@@ -3,6 +3,7 @@ import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useNavigate, Link } from 'react-router';
 import { useAppDispatch } from '../../session/store.ts';
 import { wallPicked } from '../../session/ui-slice.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
@@ -17,7 +18,7 @@ const AS_TABS = 8;
 /** The rooms of a job: tabs while they can be read beside each other, else one field to search in with the neighbours beside it. */
 export function RoomPicker({ rooms, current, to }: Props) {
   return (
-    <nav aria-label="Rooms" className={rooms.length > AS_TABS ? 'room-picker' : 'room-tabs'}>
+    <nav aria-label={t('Rooms')} className={rooms.length > AS_TABS ? 'room-picker' : 'room-tabs'}>
       {rooms.length > AS_TABS ? (
         <SearchedRooms rooms={rooms} current={current} to={to} />
       ) : (
@@ -27,7 +28,7 @@ export function RoomPicker({ rooms, current, to }: Props) {
   );
 }
 
-const nameOf = (room: { readonly name: string } | undefined): string => room?.name || 'unnamed';
+const nameOf = (room: { readonly name: string } | undefined): string => room?.name || t('unnamed');
 
 function RoomTabs({ rooms, current, to }: Props) {
   const dispatch = useAppDispatch();
@@ -55,7 +56,9 @@ function SearchedRooms({ rooms, current, to }: Props) {
   };
   const step = (way: 1 | -1, word: string) => {
     const next = at < 0 ? rooms[0] : rooms[at + way];
-    const says = next ? `${word} room: ${nameOf(next)}` : `No ${word.toLowerCase()} room`;
+    const says = next
+      ? t('{word} room: {nameOf}', { word, nameOf: nameOf(next) })
+      : t('No {word} room', { word: word.toLowerCase() });
     return (
       <ActionIcon
         size={44}
@@ -71,14 +74,14 @@ function SearchedRooms({ rooms, current, to }: Props) {
   };
   return (
     <>
-      {step(-1, 'Previous')}
+      {step(-1, t('Previous'))}
       <Select
-        aria-label="Room"
-        placeholder={`${rooms.length} rooms`}
+        aria-label={t('Room')}
+        placeholder={t('{count} rooms', { count: rooms.length })}
         searchable
         selectFirstOptionOnChange
         allowDeselect={false}
-        nothingFoundMessage="No room of this name"
+        nothingFoundMessage={t('No room of this name')}
         maxDropdownHeight={420}
         w={230}
         value={current ?? null}
@@ -94,8 +97,12 @@ function SearchedRooms({ rooms, current, to }: Props) {
         }}
         onChange={(id) => go(id ?? undefined)}
       />
-      {step(1, 'Next')}
-      <span className="hide-narrow">{at < 0 ? `${rooms.length} rooms` : `${at + 1} of ${rooms.length}`}</span>
+      {step(1, t('Next'))}
+      <span className="hide-narrow">
+        {at < 0
+          ? t('{count} rooms', { count: rooms.length })
+          : t('{at} of {count}', { at: at + 1, count: rooms.length })}
+      </span>
     </>
   );
 }

@@ -4,6 +4,7 @@ import { refusalsRead } from '../../session/outbox-slice.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { useHalfWritten } from '../../shared/half-written.ts';
 import type { Draft } from '../../session/draft-slice.ts';
+import { t } from '../../words/t.ts';
 
 const NOTHING_REFUSED: readonly { job: string; label: string; text: string }[] = [];
 
@@ -31,17 +32,17 @@ export function SaveMark({ jobId }: { jobId: string }) {
   if (refused)
     return (
       <Text size="sm" role="alert" fw={650} style={{ color: 'var(--lm-bad)' }}>
-        Not saved: {refused.problem}
+        {t('Not saved: {problem}', { problem: refused.problem })}
       </Text>
     );
   if (last)
     return (
       <Group gap={6} wrap="nowrap" role="alert">
         <Text size="sm" fw={650} style={{ color: 'var(--lm-bad)' }}>
-          Not taken, {last.label}: {last.text}
+          {t('Not taken, {label}: {text}', { label: last.label, text: last.text })}
         </Text>
         <Button size="compact-sm" variant="default" onClick={() => dispatch(refusalsRead(jobId))}>
-          Seen
+          {t('Seen')}
         </Button>
       </Group>
     );
@@ -49,18 +50,18 @@ export function SaveMark({ jobId }: { jobId: string }) {
   if ((offline && busy > 0) || all.some((draft) => draft.save === 'offline'))
     return (
       <Text size="sm" role="status" style={{ color: 'var(--lm-assumed)' }}>
-        Kept here, not sent yet: the server cannot be reached
+        {t('Kept here, not sent yet: the server cannot be reached')}
       </Text>
     );
   if (half !== '')
     return (
       <Text size="sm" role="status" style={{ color: 'var(--lm-assumed)' }} data-testid="save-state">
-        Not taken yet: {half}
+        {t('Not taken yet: {half}', { half })}
       </Text>
     );
   return (
     <Text size="sm" c="dimmed" role="status" data-testid="save-state">
-      {busy > 0 ? 'Saving…' : 'Saved'}
+      {busy > 0 ? t('Saving…') : t('Saved')}
     </Text>
   );
 }
@@ -71,7 +72,7 @@ function DeletedRoom({ draft }: { draft: Draft }) {
   return (
     <Group gap={6} wrap="nowrap" role="alert">
       <Text size="sm" fw={650} style={{ color: 'var(--lm-assumed)' }}>
-        {draft.name} was deleted by somebody; what you typed is kept
+        {t('{name} was deleted by somebody; what you typed is kept', { name: draft.name })}
       </Text>
       <Button
         size="compact-sm"
@@ -87,7 +88,7 @@ function DeletedRoom({ draft }: { draft: Draft }) {
           })
         }
       >
-        Restore the room
+        {t('Restore the room')}
       </Button>
     </Group>
   );

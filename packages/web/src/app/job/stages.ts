@@ -1,3 +1,4 @@
+import { t } from '../../words/t.ts';
 /** The job's home, beside its stages. */
 export const HOME = 'rooms';
 
@@ -12,11 +13,11 @@ export const FILES = 'files';
 
 /** The stages of a job, in the order the work is done. */
 export const STAGES = [
-  { key: 'walk', label: 'Walk' },
-  { key: 'joints', label: 'Joints' },
-  { key: 'stock', label: 'Stock' },
-  { key: 'saw', label: 'Saw' },
-  { key: 'hang', label: 'Hang' },
+  { key: 'walk', label: t('Walk') },
+  { key: 'joints', label: t('Joints') },
+  { key: 'stock', label: t('Stock') },
+  { key: 'saw', label: t('Saw') },
+  { key: 'hang', label: t('Hang') },
 ] as const;
 
 export type Stage =

@@ -9,6 +9,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
+import { t } from '../../words/t.ts';
 
 /** An outcome in the unit at hand, and in the other one where it is a length. */
 function textsOf({ value, as }: Outcome, unit: Unit): { readonly text: string; readonly other?: string } {
@@ -78,13 +79,13 @@ export function Reasons({ answer }: { answer: Answer }) {
         </Group>
       ))}
       {answer.thumbs && answer.thumbs.length > 0 && (
-        <Table verticalSpacing={3} horizontalSpacing={6} fz="sm" aria-label="Rules of thumb">
+        <Table verticalSpacing={3} horizontalSpacing={6} fz="sm" aria-label={t('Rules of thumb')}>
           <Table.Thead>
             <Table.Tr>
-              <Table.Th>By rule of thumb</Table.Th>
-              <Table.Th>says</Table.Th>
-              <Table.Th>right is</Table.Th>
-              <Table.Th>what the rule costs here</Table.Th>
+              <Table.Th>{t('By rule of thumb')}</Table.Th>
+              <Table.Th>{t('says')}</Table.Th>
+              <Table.Th>{t('right is')}</Table.Th>
+              <Table.Th>{t('what the rule costs here')}</Table.Th>
             </Table.Tr>
           </Table.Thead>
           <Table.Tbody>

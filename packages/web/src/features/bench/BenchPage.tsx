@@ -10,18 +10,22 @@ import { keepBench, unitPicked } from '../../session/bench-slice.ts';
 import { PracticeView } from './PracticeView.tsx';
 import { SawPracticeView } from './SawPracticeView.tsx';
 import { SheetView } from './SheetView.tsx';
+import { lengthFieldsOf } from './length-fields.ts';
+import { t } from '../../words/t.ts';
 
 const PRACTICE = 'practice';
+/** Groups of core's sheets, by their names there. */
 const PRACTICE_GROUP = 'Will the joint close?';
 const AT_SAW = 'at-the-saw';
 const SAW_GROUP = 'The saw won’t go there';
+const LENGTH_FIELDS = lengthFieldsOf(benchSheets);
 const GROUPS = [...new Set(benchSheets.map((sheet) => sheet.group))];
 
 /** What can be opened in a group: its sheets, and practice beside the simulator. */
 const entriesOf = (group: string): { readonly key: string; readonly name: string }[] => [
   ...benchSheets.filter((sheet) => sheet.group === group),
-  ...(group === PRACTICE_GROUP ? [{ key: PRACTICE, name: 'practice' }] : []),
-  ...(group === SAW_GROUP ? [{ key: AT_SAW, name: 'try it: how would you set it?' }] : []),
+  ...(group === PRACTICE_GROUP ? [{ key: PRACTICE, name: t('practice') }] : []),
+  ...(group === SAW_GROUP ? [{ key: AT_SAW, name: t('try it: how would you set it?') }] : []),
 ];
 
 /** The Bench: calculators by the question one asks, with or without a job. */
@@ -37,40 +41,44 @@ export function BenchPage() {
   const current = sheetKey === PRACTICE || sheetKey === AT_SAW ? sheetKey : sheet.key;
   const query = params.size > 0 ? `?${params.toString()}` : '';
   useEffect(() => keepBench(bench), [bench]);
-  useTitle(current === PRACTICE || current === AT_SAW ? 'Practice' : sheet.name, 'Bench');
+  useTitle(current === PRACTICE || current === AT_SAW ? t('Practice') : sheet.name, t('Bench'));
   // Opened from a job, the Bench speaks that job's unit.
   const jobUnit = job?.unit;
   useEffect(() => {
-    if (jobUnit) dispatch(unitPicked(jobUnit));
+    if (jobUnit) dispatch(unitPicked({ unit: jobUnit, lengths: LENGTH_FIELDS }));
   }, [dispatch, jobUnit]);
   return (
     <div className="frame bench">
       <header className="bar">
-        <Link to="/" style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }} title="All jobs">
-          Long Miter
+        <Link
+          to="/"
+          style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }}
+          title={t('All jobs')}
+        >
+          {t('Long Miter')}
         </Link>
         <span className="stage" aria-current="page">
-          Bench
+          {t('Bench')}
         </span>
         {job && (
           <Link to={`/jobs/${job.id}/walk${params.get('room') ? `/${params.get('room')}` : ''}`}>
-            back to {job.name}
+            {t('back to {name}', { name: job.name })}
           </Link>
         )}
         <span style={{ flex: 1 }} />
         <SegmentedControl
-          aria-label="Unit"
+          aria-label={t('Unit')}
           data={[
-            { value: 'in', label: 'inches' },
-            { value: 'mm', label: 'mm' },
+            { value: 'in', label: t('inches') },
+            { value: 'mm', label: t('mm') },
           ]}
           value={bench.unit}
-          onChange={(unit) => dispatch(unitPicked(unit))}
+          onChange={(unit) => dispatch(unitPicked({ unit, lengths: LENGTH_FIELDS }))}
         />
         <SchemeButton />
       </header>
       <div className="bench-work">
-        <nav className="bench-list panel" aria-label="Questions">
+        <nav className="bench-list panel" aria-label={t('Questions')}>
           {GROUPS.map((group) => (
             <div key={group}>
               <h2>{group}</h2>
@@ -88,7 +96,7 @@ export function BenchPage() {
         </nav>
         <NativeSelect
           className="bench-pick"
-          aria-label="Question"
+          aria-label={t('Question')}
           size="md"
           value={current}
           data={GROUPS.map((group) => ({

@@ -14,6 +14,7 @@ import { Score } from './Score.tsx';
 import { useKind } from './use-kind.ts';
 import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
+import { t } from '../../words/t.ts';
 
 /** Practice: a corner is told, settings are asked for, the joint one would have got is shown, and the score is kept. */
 export function PracticeView() {
@@ -48,20 +49,20 @@ export function PracticeView() {
   };
   return (
     <div className="bench-sheet">
-      <section className="panel bench-part" aria-label="Practice">
+      <section className="panel bench-part" aria-label={t('Practice')}>
         <Title order={1} size="h3">
-          Practice: what would you set?
+          {t('Practice: what would you set?')}
         </Title>
         <NativeSelect
-          label="kind of corner"
+          label={t('kind of corner')}
           value={kind ?? ''}
           data={[
-            { value: '', label: 'any' },
+            { value: '', label: t('any') },
             ...PRACTICE_KINDS.map((one) => ({ value: one.kind, label: one.name })),
           ]}
           onChange={(event) => pick(event.currentTarget.value)}
         />
-        <Stack gap={4} aria-label="What is told" role="group">
+        <Stack gap={4} aria-label={t('What is told')} role="group">
           {round.told.map((text) => (
             <Text key={text} fz={20} fw={600} lh={1.3}>
               {text}
@@ -69,8 +70,8 @@ export function PracticeView() {
           ))}
           <Text c="dimmed">
             {round.joint === 'cope'
-              ? 'The left piece is coped over the right one.'
-              : 'The two pieces are mitered together.'}
+              ? t('The left piece is coped over the right one.')
+              : t('The two pieces are mitered together.')}
           </Text>
         </Stack>
         <form onSubmit={cut}>
@@ -93,11 +94,11 @@ export function PracticeView() {
           </div>
           <Group mt={12}>
             <Button type="submit" size="md">
-              {result ? 'Next corner' : 'Cut and look'}
+              {result ? t('Next corner') : t('Cut and look')}
             </Button>
             {!result && (
               <Button variant="subtle" size="md" onClick={next}>
-                Another corner
+                {t('Another corner')}
               </Button>
             )}
           </Group>
@@ -111,7 +112,7 @@ export function PracticeView() {
           </Stack>
         )}
       </section>
-      <section className="panel bench-part" aria-label="The joint you would have got">
+      <section className="panel bench-part" aria-label={t('The joint you would have got')}>
         {result ? (
           <>
             <div className="bench-drawings">
@@ -123,7 +124,7 @@ export function PracticeView() {
           </>
         ) : (
           <Text c="dimmed" p="lg" ta="center">
-            The joint is drawn here, from above and from the room, once you have set the saw.
+            {t('The joint is drawn here, from above and from the room, once you have set the saw.')}
           </Text>
         )}
         <Score kinds={PRACTICE_KINDS} head="closed" score={score} onClear={() => dispatch(scoreCleared())} />
@@ -133,8 +134,8 @@ export function PracticeView() {
 }
 
 function practiceVerdict({ tight, faceGap }: PracticeResult, unit: 'in' | 'mm'): string {
-  if (tight) return '✓ The joint closes.';
+  if (tight) return t('✓ The joint closes.');
   return faceGap > 1e-6
-    ? `✗ The face stays open ${formatGap(faceGap, unit)}.`
-    : '✗ The faces meet, but hollow behind: cut to the wall, the pieces are too long.';
+    ? t('✗ The face stays open {faceGap}.', { faceGap: formatGap(faceGap, unit) })
+    : t('✗ The faces meet, but hollow behind: cut to the wall, the pieces are too long.');
 }

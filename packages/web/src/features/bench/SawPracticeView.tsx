@@ -24,6 +24,7 @@ import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-sli
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Score } from './Score.tsx';
 import { useKind } from './use-kind.ts';
+import { t } from '../../words/t.ts';
 
 /** Nothing is set before somebody sets it, so that no default is the answer. */
 type Setting = { readonly [K in keyof SawChoice]: SawChoice[K] | undefined };
@@ -58,7 +59,7 @@ export function SawPracticeView() {
     if (result) return next();
     if (!isWhole(setting))
       return setIssues([
-        { at: '', text: 'say how it lies, which way handle and blade go, and which side you keep' },
+        { at: '', text: t('say how it lies, which way handle and blade go, and which side you keep') },
       ]);
     const judged = judgeSaw(round, setting);
     setIssues(judged.ok ? [] : judged.issues);
@@ -76,20 +77,20 @@ export function SawPracticeView() {
   };
   return (
     <div className="bench-sheet">
-      <section className="panel bench-part" aria-label="Practice at the saw">
+      <section className="panel bench-part" aria-label={t('Practice at the saw')}>
         <Title order={1} size="h3">
-          Which way would you cut it?
+          {t('Which way would you cut it?')}
         </Title>
         <NativeSelect
-          label="what to practise"
+          label={t('what to practice')}
           value={kind ?? ''}
           data={[
-            { value: '', label: 'any' },
+            { value: '', label: t('any') },
             ...SAW_PRACTICE_KINDS.map((one) => ({ value: one.kind, label: one.name })),
           ]}
           onChange={(event) => pick(event.currentTarget.value)}
         />
-        <Stack gap={4} aria-label="What is told" role="group">
+        <Stack gap={4} aria-label={t('What is told')} role="group">
           {round.told.map((text) => (
             <Text key={text} fz={20} fw={600} lh={1.3}>
               {text}
@@ -112,28 +113,28 @@ export function SawPracticeView() {
           )}
           <Group mt={12}>
             <Button type="submit" size="md">
-              {result ? 'Next piece' : 'Cut and look'}
+              {result ? t('Next piece') : t('Cut and look')}
             </Button>
             {!result && (
               <Button variant="subtle" size="md" onClick={next}>
-                Another piece
+                {t('Another piece')}
               </Button>
             )}
           </Group>
         </form>
       </section>
-      <section className="panel bench-part" aria-label="The end you would have cut">
+      <section className="panel bench-part" aria-label={t('The end you would have cut')}>
         {result && (
           <Stack gap={6} role="status">
             <Text fz={22} fw={700} c={result.right ? 'var(--mantine-color-text)' : 'var(--lm-bad)'}>
-              {result.right ? '✓ That is the end it needs.' : '✗ It would not fit.'}
+              {result.right ? t('✓ That is the end it needs.') : t('✗ It would not fit.')}
             </Text>
             {result.faults.map((fault) => (
               <Text key={fault} size="lg">
                 {fault}
               </Text>
             ))}
-            <Text>As you laid it: {result.wanted}.</Text>
+            <Text>{t('As you laid it: {wanted}.', { wanted: result.wanted })}</Text>
           </Stack>
         )}
         {result ? (
@@ -144,7 +145,7 @@ export function SawPracticeView() {
           </div>
         ) : (
           <Text c="dimmed" p="lg" ta="center">
-            The end you would have cut is drawn here beside the wanted one, once you have set the saw.
+            {t('The end you would have cut is drawn here beside the wanted one, once you have set the saw.')}
           </Text>
         )}
         <Score
@@ -159,9 +160,9 @@ export function SawPracticeView() {
 }
 
 const WAYS = [
-  { value: 'left', label: '← left' },
-  { value: 'none', label: 'straight' },
-  { value: 'right', label: 'right →' },
+  { value: 'left', label: t('← left') },
+  { value: 'none', label: t('straight') },
+  { value: 'right', label: t('right →') },
 ];
 
 function SettingFields({
@@ -200,8 +201,8 @@ function SettingFields({
         <TextInput
           size="md"
           w={110}
-          label="by"
-          aria-label={`${label}: by how much`}
+          label={t('by')}
+          aria-label={t('{label}: by how much', { label })}
           autoComplete="off"
           inputMode="decimal"
           rightSection={<Text c="dimmed">°</Text>}
@@ -216,7 +217,7 @@ function SettingFields({
   return (
     <Stack gap={10} mt={8}>
       <Radio.Group
-        label="it lies"
+        label={t('it lies')}
         value={setting.seat ?? null}
         onChange={(value) => settled || onSet({ seat: value })}
       >
@@ -226,21 +227,21 @@ function SettingFields({
           ))}
         </Stack>
       </Radio.Group>
-      {scale('swing', 'miter', 'the handle swings', WAYS)}
-      {scale('tilt', 'bevel', 'the top of the blade leans', [
+      {scale('swing', 'miter', t('the handle swings'), WAYS)}
+      {scale('tilt', 'bevel', t('the top of the blade leans'), [
         WAYS[0]!,
-        { value: 'none', label: 'upright' },
+        { value: 'none', label: t('upright') },
         WAYS[2]!,
       ])}
       <Stack gap={2}>
         <Text size="sm" fw={600}>
-          I keep the part
+          {t('I keep the part')}
         </Text>
         <SegmentedControl
-          aria-label="I keep the part"
+          aria-label={t('I keep the part')}
           data={[
-            { value: 'left', label: 'left of the blade' },
-            { value: 'right', label: 'right of the blade' },
+            { value: 'left', label: t('left of the blade') },
+            { value: 'right', label: t('right of the blade') },
           ]}
           value={setting.keep ?? ''}
           readOnly={settled}

@@ -1,5 +1,6 @@
 import { Button, Table } from '@mantine/core';
 import type { Bench } from '../../session/bench-slice.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly kinds: readonly { readonly kind: keyof Bench['score']; readonly name: string }[];
@@ -15,13 +16,13 @@ export function Score({ kinds, head, score, onClear }: Props) {
   if (played.length === 0) return null;
   return (
     <div>
-      <Table verticalSpacing={3} aria-label="Score">
+      <Table verticalSpacing={3} aria-label={t('Score')}>
         <Table.Thead>
           <Table.Tr>
-            <Table.Th>Your score</Table.Th>
+            <Table.Th>{t('Your score')}</Table.Th>
             <Table.Th ta="right">{head}</Table.Th>
-            <Table.Th ta="right">of</Table.Th>
-            <Table.Th ta="right">in a hundred</Table.Th>
+            <Table.Th ta="right">{t('of')}</Table.Th>
+            <Table.Th ta="right">{t('in a hundred')}</Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
@@ -36,7 +37,7 @@ export function Score({ kinds, head, score, onClear }: Props) {
         </Table.Tbody>
       </Table>
       <Button size="compact-sm" variant="subtle" onClick={onClear}>
-        Forget the score
+        {t('Forget the score')}
       </Button>
     </div>
   );

@@ -7,6 +7,7 @@ import { undoNotice } from '../../shared/undo-notice.tsx';
 import { useJob } from '../../session/use-job.ts';
 import { useSheet } from '../../session/use-sheet.ts';
 import { applySend, placeName, type Place } from './apply-send.ts';
+import { t } from '../../words/t.ts';
 
 const number = (text: string | null): number | undefined =>
   text !== null && /^\d+$/.test(text) ? Number(text) : undefined;
@@ -32,18 +33,19 @@ export function SendPanel({ sends, unit }: { sends: readonly Send[]; unit: 'in' 
   if (usable.length === 0)
     return jobs ? (
       <Text size="sm" c="dimmed">
-        No job is kept in {unit === 'in' ? 'inches' : 'millimetres'} yet, so there is nowhere to send this
-        figure.
+        {t('No job is kept in {unit} yet, so there is nowhere to send this figure.', {
+          unit: unit === 'in' ? t('inches') : t('millimeters'),
+        })}
       </Text>
     ) : null;
   const chosen = usable.some((job) => job.id === jobId) ? jobId : '';
   return (
-    <Stack gap={6} role="region" aria-label="Send to a job">
+    <Stack gap={6} role="region" aria-label={t('Send to a job')}>
       <Group gap={8} align="end">
         <NativeSelect
-          label="Send to job"
+          label={t('Send to job')}
           data={[
-            { value: '', label: 'choose a job' },
+            { value: '', label: t('choose a job') },
             ...usable.map(({ id, name }) => ({ value: id, label: name })),
           ]}
           value={chosen}
@@ -66,12 +68,12 @@ function JobPart({ jobId, ...rest }: PartProps) {
   const { job } = useJob(jobId);
   if (!job) return null;
   const rooms = job.rooms.filter((room) => room.survey.walls.length > 0);
-  if (rooms.length === 0) return <Text size="sm">This job has no walls yet.</Text>;
+  if (rooms.length === 0) return <Text size="sm">{t('This job has no walls yet.')}</Text>;
   const room = rooms.find((one) => one.id === rest.params.get('room')) ?? rooms[0]!;
   return (
     <>
       <NativeSelect
-        label="room"
+        label={t('room')}
         data={rooms.map(({ id, name }) => ({ value: id, label: name }))}
         value={room.id}
         onChange={(event) => rest.set({ room: event.currentTarget.value, wall: '' })}
@@ -90,14 +92,19 @@ function placesFor(
   if (wants.has('opening'))
     return survey.walls.flatMap((wall, index) =>
       (wall.openings ?? []).map((opening) => ({
-        label: `${opening.kind} in wall ${index + 1}`,
+        label: t('{kind} in wall {index}', { kind: opening.kind, index: index + 1 }),
         place: { wall: index, opening: opening.id },
       })),
     );
   if (wants.has('splice'))
-    return survey.walls.map((_, index) => ({ label: `wall ${index + 1}`, place: { wall: index } }));
+    return survey.walls.map((_, index) => ({
+      label: t('wall {index}', { index: index + 1 }),
+      place: { wall: index },
+    }));
   return survey.walls.flatMap((wall, index) =>
-    wall.corner ? [{ label: `corner after wall ${index + 1}`, place: { wall: index } }] : [],
+    wall.corner
+      ? [{ label: t('corner after wall {index}', { index: index + 1 }), place: { wall: index } }]
+      : [],
   );
 }
 
@@ -116,7 +123,9 @@ function RoomPart({
   const places = placesFor(survey, sends);
   if (places.length === 0)
     return (
-      <Text size="sm">This room has no {sends[0]?.to === 'opening' ? 'opening' : 'corner'} for it.</Text>
+      <Text size="sm">
+        {t('This room has no {to} for it.', { to: sends[0]?.to === 'opening' ? t('opening') : t('corner') })}
+      </Text>
     );
   const wall = number(params.get('wall'));
   const at = Math.max(
@@ -141,14 +150,14 @@ function RoomPart({
   return (
     <>
       <NativeSelect
-        label="where"
+        label={t('where')}
         data={places.map(({ label }, index) => ({ value: String(index), label }))}
         value={String(at)}
         onChange={(event) => set({ wall: String(places[Number(event.currentTarget.value)]!.place.wall) })}
       />
       {needsTrim && trims.length > 1 && (
         <NativeSelect
-          label="trim"
+          label={t('trim')}
           data={trims.map((one) => ({
             value: one.id,
             label: job.settings.profiles.find((profile) => profile.id === one.profile)?.name ?? one.id,
@@ -159,13 +168,13 @@ function RoomPart({
       )}
       {sends.map((what) => (
         <Button key={what.what} variant="filled" onClick={() => send(what)}>
-          Send {what.what}
+          {t('Send {what}', { what: what.what })}
         </Button>
       ))}
-      <Link to={`/jobs/${jobId}/walk/${encodeURIComponent(roomId)}`}>open the room</Link>
+      <Link to={`/jobs/${jobId}/walk/${encodeURIComponent(roomId)}`}>{t('open the room')}</Link>
       {fault && (
         <Text size="sm" c="var(--lm-bad)" role="alert">
-          The job refuses it: {fault}.
+          {t('The job refuses it: {fault}.', { fault })}
         </Text>
       )}
     </>

@@ -7,6 +7,7 @@ import { figureTyped, sheetCleared } from '../../session/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SendPanel } from './SendPanel.tsx';
 import { SheetField } from './SheetField.tsx';
+import { t } from '../../words/t.ts';
 
 const NOTHING: Readonly<Record<string, string>> = {};
 
@@ -37,7 +38,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
               style={{ flex: 'none' }}
               onClick={() => dispatch(sheetCleared(sheet.key))}
             >
-              Start over
+              {t('Start over')}
             </Button>
           )}
         </Group>
@@ -69,7 +70,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
             ))}
         </div>
       )}
-      <section className="panel bench-part" aria-label="Answer">
+      <section className="panel bench-part" aria-label={t('Answer')}>
         {result.ok ? (
           <>
             <Outcomes answer={result.value} unit={unit} />
@@ -86,13 +87,13 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
           </>
         ) : (
           <Stack gap={4} role="status" p="lg">
-            <Text fw={650}>No figure for that.</Text>
+            <Text fw={650}>{t('No figure for that.')}</Text>
             {loose.map((issue) => (
               <Text key={issue.text} c="var(--lm-bad)">
                 {issue.text}
               </Text>
             ))}
-            {loose.length === 0 && <Text c="dimmed">The reason stands at the field.</Text>}
+            {loose.length === 0 && <Text c="dimmed">{t('The reason stands at the field.')}</Text>}
           </Stack>
         )}
       </section>

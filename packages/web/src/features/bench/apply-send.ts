@@ -8,6 +8,7 @@ import {
   type Send,
   type Survey,
 } from '@long-miter/core';
+import { t } from '../../words/t.ts';
 
 /** Where a result of the Bench goes in a room: the wall (its corner is the one after it), and what of it. */
 export interface Place {
@@ -45,7 +46,9 @@ export function placeName(survey: Survey, send: Send, place: Place): string {
   const number = place.wall + 1;
   if (send.to === 'opening') {
     const opening = survey.walls[place.wall]?.openings?.find((one) => one.id === place.opening);
-    return `the ${opening?.kind ?? 'opening'} in wall ${number}`;
+    return t('the {kind} in wall {number}', { kind: opening?.kind ?? 'opening', number });
   }
-  return send.to === 'splice' ? `wall ${number}` : `the corner after wall ${number}`;
+  return send.to === 'splice'
+    ? t('wall {number}', { number })
+    : t('the corner after wall {number}', { number });
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Survey } from '@long-miter/core';
+import { benchSheets, type Survey } from '@long-miter/core';
 import { makeStore } from '../../session/store.ts';
 import { applySend, placeName } from './apply-send.ts';
+import { lengthFieldsOf } from './length-fields.ts';
 import { figureTyped, roundPlayed, unitPicked } from '../../session/bench-slice.ts';
 
 const survey: Survey = {
@@ -76,15 +77,16 @@ describe('results of the Bench in a room', () => {
 describe('what was typed on the Bench', () => {
   it('keeps its meaning in the other system: bare lengths get their unit, angles and metric texts stay', () => {
     const store = makeStore();
+    const lengths = lengthFieldsOf(benchSheets);
     for (const [key, text] of [
       ['wall', '120'],
       ['t', '18 mm'],
       ['leftA', '90'],
     ])
       store.dispatch(figureTyped({ sheet: 'piece', key: key!, text: text! }));
-    store.dispatch(unitPicked('mm'));
+    store.dispatch(unitPicked({ unit: 'mm', lengths }));
     expect(store.getState().bench.texts['piece']).toEqual({ wall: '120 in', t: '18 mm', leftA: '90' });
-    store.dispatch(unitPicked('in'));
+    store.dispatch(unitPicked({ unit: 'in', lengths }));
     expect(store.getState().bench.texts['piece']!['wall']).toBe('120 in');
   });
   it('counts practice by kind of corner', () => {

@@ -14,6 +14,8 @@ import { errorOf, useChangesQuery } from '../../api/api.ts';
 import { useJob } from '../../session/use-job.ts';
 import { useTitle } from '../../shared/use-title.ts';
 import { Typeset } from '../../shared/Figure.tsx';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
 
 /** Figures of a change that are shown before one asks for all. */
 const SHOWN = 4;
@@ -26,11 +28,11 @@ export function ChangesPage() {
 
 function OfJob({ jobId }: { readonly jobId: string }) {
   const { job } = useJob(jobId);
-  return job ? <List job={job} /> : <Loader aria-label="Opening the job" m="lg" />;
+  return job ? <List job={job} /> : <Loader aria-label={t('Opening the job')} m="lg" />;
 }
 
 function List({ job }: { readonly job: JobRecord | undefined }) {
-  useTitle('Who changed what', job?.name);
+  useTitle(t('Who changed what'), job?.name);
   const [search, setSearch] = useState('');
   const [befores, setBefores] = useState<readonly (string | undefined)[]>([undefined]);
   return (
@@ -39,24 +41,24 @@ function List({ job }: { readonly job: JobRecord | undefined }) {
         <div className="bar">
           <Link
             to={job ? `/jobs/${job.id}/rooms` : '/crew'}
-            aria-label={job ? `Rooms of ${job.name}` : 'Crew'}
+            aria-label={job ? t('Rooms of {name}', { name: job.name }) : t('Crew')}
             className="back"
           >
             ‹
           </Link>
-          <b>{job ? job.name : 'All jobs'}</b>
+          <b>{job ? job.name : t('All jobs')}</b>
         </div>
       </header>
       <main className="work scroll" style={{ display: 'block' }}>
         <Stack gap={10} maw={1000}>
           <Title order={1} size="h3">
-            Who changed what
+            {t('Who changed what')}
           </Title>
           <TextInput
             maw={380}
             leftSection={<IconSearch size={17} />}
-            aria-label="Find a change"
-            placeholder="a person, a room, a figure"
+            aria-label={t('Find a change')}
+            placeholder={t('a person, a room, a figure')}
             value={search}
             onChange={(event) => setSearch(event.currentTarget.value)}
           />
@@ -64,9 +66,9 @@ function List({ job }: { readonly job: JobRecord | undefined }) {
             <Table className="panel" verticalSpacing={6} layout="fixed">
               <Table.Thead>
                 <Table.Tr>
-                  <Table.Th w={150}>When</Table.Th>
-                  <Table.Th w={190}>Who, from where</Table.Th>
-                  <Table.Th>What</Table.Th>
+                  <Table.Th w={150}>{t('When')}</Table.Th>
+                  <Table.Th w={190}>{t('Who, from where')}</Table.Th>
+                  <Table.Th>{t('What')}</Table.Th>
                 </Table.Tr>
               </Table.Thead>
               <Table.Tbody>
@@ -85,7 +87,7 @@ function List({ job }: { readonly job: JobRecord | undefined }) {
             </Table>
           </Table.ScrollContainer>
           <Text size="sm" c="dimmed">
-            What happens at the saw and on the wall stands in the job’s log, under Hang.
+            {t('What happens at the saw and on the wall stands in the job’s log, under Hang.')}
           </Text>
         </Stack>
       </main>
@@ -119,7 +121,7 @@ function Page({
         <Table.Tr>
           <Table.Td colSpan={3}>
             {isLoading ? (
-              <Loader size="sm" aria-label="Asking" />
+              <Loader size="sm" aria-label={t('Asking')} />
             ) : error ? (
               <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
                 {errorOf(error).detail}
@@ -127,8 +129,8 @@ function Page({
             ) : (
               <Text c="dimmed">
                 {search === ''
-                  ? 'Nothing has been changed yet since this is written down.'
-                  : 'No change among these has that in it.'}
+                  ? t('Nothing has been changed yet since this is written down.')
+                  : t('No change among these has that in it.')}
               </Text>
             )}
           </Table.Td>
@@ -141,7 +143,7 @@ function Page({
         <Table.Tr>
           <Table.Td colSpan={3}>
             <Button variant="default" size="compact-md" onClick={() => onMore(last)}>
-              Older ones
+              {t('Older ones')}
             </Button>
           </Table.Td>
         </Table.Tr>
@@ -166,7 +168,7 @@ function figureWords(row: ChangeRow, figure: ChangedFigure, job: JobRecord | und
       : typeof one === 'string'
         ? one
         : JSON.stringify(one);
-  if (!('now' in figure)) return `${place}: ${value(figure.was)} taken out`;
+  if (!('now' in figure)) return t('{place}: {value} taken out', { place, value: value(figure.was) });
   return 'was' in figure
     ? `${place}: ${value(figure.was)} → ${value(figure.now)}`
     : `${place}: ${value(figure.now)}`;
@@ -188,10 +190,10 @@ function Row({ row, job }: { readonly row: ChangeRow; readonly job: JobRecord | 
   return (
     <Table.Tr style={{ verticalAlign: 'top' }}>
       <Table.Td>
-        {new Date(row.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+        {new Date(row.at).toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short' })}
       </Table.Td>
       <Table.Td style={{ overflowWrap: 'anywhere' }}>
-        {row.person === undefined ? 'somebody without an account' : <b>{row.person}</b>}
+        {row.person === undefined ? t('somebody without an account') : <b>{row.person}</b>}
         <Text size="sm" c="dimmed">
           {row.device}
         </Text>
@@ -202,7 +204,7 @@ function Row({ row, job }: { readonly row: ChangeRow; readonly job: JobRecord | 
         {job === undefined && row.job && (
           <>
             {' '}
-            in <Link to={`/changes/${row.job.id}`}>{row.job.name}</Link>
+            {t('in')} <Link to={`/changes/${row.job.id}`}>{row.job.name}</Link>
           </>
         )}
         {shown.map((figure) => (
@@ -212,7 +214,7 @@ function Row({ row, job }: { readonly row: ChangeRow; readonly job: JobRecord | 
         ))}
         {row.figures.length > shown.length && (
           <Button size="compact-sm" variant="subtle" onClick={() => setAll(true)}>
-            and {row.figures.length - shown.length} more
+            {t('and {count} more', { count: row.figures.length - shown.length })}
           </Button>
         )}
       </Table.Td>

@@ -1,13 +1,14 @@
 import { Button, PasswordInput, Stack, Text, TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import type { ApiError } from '../../api/api.ts';
+import { t } from '../../words/t.ts';
 
 /** What this device is called in the list of one's devices: browser and system, as far as it says. */
 export const deviceName = (): string => {
   const agent = navigator.userAgent;
-  const system = /Android|iPhone|iPad|Windows|Macintosh|Linux/.exec(agent)?.[0] ?? 'device';
-  const browser = /Firefox|Edg|Chrome|Safari/.exec(agent)?.[0] ?? 'browser';
-  return `${browser === 'Edg' ? 'Edge' : browser} on ${system}`;
+  const system = /Android|iPhone|iPad|Windows|Macintosh|Linux/.exec(agent)?.[0] ?? t('device');
+  const browser = /Firefox|Edg|Chrome|Safari/.exec(agent)?.[0] ?? t('browser');
+  return t('{browser} on {system}', { browser: browser === 'Edg' ? 'Edge' : browser, system });
 };
 
 interface Props {
@@ -37,7 +38,7 @@ export function Credentials({ action, fresh, busy, error, onSend, children }: Pr
         {children}
         <TextInput
           size="md"
-          label="your name"
+          label={t('your name')}
           autoComplete="username"
           value={name}
           error={at('/name')}
@@ -45,9 +46,9 @@ export function Credentials({ action, fresh, busy, error, onSend, children }: Pr
         />
         <PasswordInput
           size="md"
-          label="password"
+          label={t('password')}
           {...(fresh
-            ? { description: 'at least 10 characters; a sentence is easier to keep than a riddle' }
+            ? { description: t('at least 10 characters; a sentence is easier to keep than a riddle') }
             : {})}
           autoComplete={fresh ? 'new-password' : 'current-password'}
           value={password}

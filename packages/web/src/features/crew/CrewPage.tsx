@@ -31,10 +31,12 @@ import { useTitle } from '../../shared/use-title.ts';
 import { Keeping } from './Keeping.tsx';
 import { Programs } from './Programs.tsx';
 import { SignOut } from './SignOut.tsx';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
 
-const day = (at: string): string => new Date(at).toLocaleDateString(undefined, { dateStyle: 'medium' });
+const day = (at: string): string => new Date(at).toLocaleDateString(language, { dateStyle: 'medium' });
 const moment = (at: string): string =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+  new Date(at).toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short' });
 const say = (result: { error?: unknown }): void => {
   if (result.error !== undefined) notifications.show({ color: 'red', message: errorOf(result.error).detail });
 };
@@ -42,15 +44,15 @@ const say = (result: { error?: unknown }): void => {
 /** The crew: who belongs to it and what each may do, invitations, and where one is signed in oneself. */
 export function CrewPage() {
   const { data: session } = useSessionQuery();
-  useTitle('Crew');
+  useTitle(t('Crew'));
   return (
     <div className="frame">
       <header>
         <div className="bar">
-          <Link to="/" aria-label="All jobs" title="All jobs" className="back">
+          <Link to="/" aria-label={t('All jobs')} title={t('All jobs')} className="back">
             ‹
           </Link>
-          <h1 className="bar-title">Crew</h1>
+          <h1 className="bar-title">{t('Crew')}</h1>
           {session?.me && (
             <Group gap={12} ml="auto">
               <Text>
@@ -70,8 +72,8 @@ export function CrewPage() {
           {session?.me && session.me.role !== 'guest' && <Programs me={session.me} />}
           {(session?.open || session?.me?.role === 'lead') && (
             <Text>
-              <Link to="/changes">Who changed what</Link>: every figure, role and order, by whom and from
-              which device.
+              <Link to="/changes">{t('Who changed what')}</Link>
+              {t(': every figure, role and order, by whom and from which device.')}
             </Text>
           )}
           {(session?.open || session?.me?.role === 'lead') && <Keeping />}
@@ -87,17 +89,17 @@ function First() {
   const [code, setCode] = useState('');
   const wrong = error && errorOf(error);
   return (
-    <section className="panel" style={{ padding: 16 }} aria-label="The first account">
+    <section className="panel" style={{ padding: 16 }} aria-label={t('The first account')}>
       <Title order={2} size="h4">
-        Nobody has an account yet
+        {t('Nobody has an account yet')}
       </Title>
       <Text mb={12}>
-        So far everything is open to whoever sits at this machine, and to nobody else. The first account is
-        the lead’s; from then on everybody signs in, and others come in by invitation. The code stands on the
-        terminal where Long Miter was started.
+        {t(
+          'So far everything is open to whoever sits at this machine, and to nobody else. The first account is the lead’s; from then on everybody signs in, and others come in by invitation. The code stands on the terminal where Long Miter was started.',
+        )}
       </Text>
       <Credentials
-        action="Make the lead’s account"
+        action={t('Make the lead’s account')}
         fresh
         busy={isLoading}
         error={wrong}
@@ -105,7 +107,7 @@ function First() {
       >
         <TextInput
           size="md"
-          label="code on the terminal"
+          label={t('code on the terminal')}
           autoComplete="off"
           value={code}
           error={wrong?.issues.find((one) => one.at === '/code')?.text}
@@ -123,9 +125,9 @@ function Members({ me }: { me: Me }) {
   const [remove] = useRemoveMemberMutation();
   const [asked, setAsked] = useState<string>();
   return (
-    <section className="panel" style={{ padding: 16 }} aria-label="People">
+    <section className="panel" style={{ padding: 16 }} aria-label={t('People')}>
       <Title order={2} size="h4">
-        People
+        {t('People')}
       </Title>
       <Table verticalSpacing={6}>
         <Table.Tbody>
@@ -133,14 +135,14 @@ function Members({ me }: { me: Me }) {
             <Table.Tr key={one.id}>
               <Table.Td fw={650}>
                 {one.name}
-                {one.id === me.id ? ' (you)' : ''}
+                {one.id === me.id ? t(' (you)') : ''}
               </Table.Td>
               <Table.Td w={170}>
                 {one.role === 'guest' ? (
-                  'guest'
+                  t('guest')
                 ) : (
                   <NativeSelect
-                    aria-label={`Role of ${one.name}`}
+                    aria-label={t('Role of {name}', { name: one.name })}
                     value={one.role}
                     data={CREW_ROLES.filter((role) => role !== 'guest')}
                     onChange={(event) =>
@@ -152,7 +154,10 @@ function Members({ me }: { me: Me }) {
               <Table.Td>
                 {one.job === undefined
                   ? ROLE_WORDS[one.role]
-                  : `reads ${jobs.find((job) => job.id === one.job)?.name ?? 'one job'}${one.expires ? ` until ${day(one.expires)}` : ''}`}
+                  : t('reads {name}{expires}', {
+                      name: jobs.find((job) => job.id === one.job)?.name ?? t('one job'),
+                      expires: one.expires ? t(' until {expires}', { expires: day(one.expires) }) : '',
+                    })}
               </Table.Td>
               <Table.Td w={230} style={{ textAlign: 'right' }}>
                 {asked === one.id ? (
@@ -165,20 +170,20 @@ function Members({ me }: { me: Me }) {
                         void remove(one.id).then(say);
                       }}
                     >
-                      Take {one.name} out
+                      {t('Take {name} out', { name: one.name })}
                     </Button>
                     <Button size="compact-md" variant="default" onClick={() => setAsked(undefined)}>
-                      No
+                      {t('No')}
                     </Button>
                   </Group>
                 ) : (
                   <Button
                     size="compact-md"
                     variant="default"
-                    aria-label={`Remove ${one.name}`}
+                    aria-label={t('Remove {name}', { name: one.name })}
                     onClick={() => setAsked(one.id)}
                   >
-                    Remove
+                    {t('Remove')}
                   </Button>
                 )}
               </Table.Td>
@@ -199,27 +204,27 @@ function Invite() {
   const [made, setMade] = useState<{ link: string; expires: string; role: CrewRole }>();
   const chosen = job || jobs[0]?.id;
   return (
-    <section className="panel" style={{ padding: 16 }} aria-label="Invite somebody">
+    <section className="panel" style={{ padding: 16 }} aria-label={t('Invite somebody')}>
       <Title order={2} size="h4">
-        Invite somebody
+        {t('Invite somebody')}
       </Title>
       <Group gap={12} align="flex-end" mt={6}>
         <NativeSelect
-          label="as"
+          label={t('as')}
           value={role}
           data={[...CREW_ROLES]}
           onChange={(event) => setRole(event.currentTarget.value as CrewRole)}
         />
         {role === 'guest' && (
           <NativeSelect
-            label="to"
+            label={t('to')}
             value={chosen ?? ''}
             data={jobs.map((one) => ({ value: one.id, label: one.name }))}
             onChange={(event) => setJob(event.currentTarget.value)}
           />
         )}
         <NumberInput
-          label="good for days"
+          label={t('good for days')}
           w={120}
           min={1}
           max={90}
@@ -245,24 +250,27 @@ function Invite() {
             })
           }
         >
-          Make an invitation
+          {t('Make an invitation')}
         </Button>
       </Group>
       <Text size="sm" mt={6}>
-        A {role} {ROLE_WORDS[role]}.
+        {t('A {role} {does}.', { role, does: ROLE_WORDS[role] })}
       </Text>
       {made && (
         <Group mt={12} gap={16} wrap="nowrap" align="flex-start">
           <Qr text={made.link} size="150px" />
           <Stack gap={4}>
             <Text>
-              For one {made.role}, once, until {day(made.expires)}. Have it scanned, or send the link:
+              {t('For one {role}, once, until {expires}. Have it scanned, or send the link:', {
+                role: made.role,
+                expires: day(made.expires),
+              })}
             </Text>
             <Text style={{ overflowWrap: 'anywhere' }} ff="monospace">
               {made.link}
             </Text>
             <Text size="sm" c="dimmed">
-              It is shown only now.
+              {t('It is shown only now.')}
             </Text>
           </Stack>
         </Group>
@@ -275,28 +283,28 @@ function Devices() {
   const { data: devices = [] } = useDevicesQuery();
   const [end] = useEndDeviceMutation();
   return (
-    <section className="panel" style={{ padding: 16 }} aria-label="Where you are signed in">
+    <section className="panel" style={{ padding: 16 }} aria-label={t('Where you are signed in')}>
       <Title order={2} size="h4">
-        Where you are signed in
+        {t('Where you are signed in')}
       </Title>
       <Table verticalSpacing={6}>
         <Table.Tbody>
           {devices.map((one) => (
             <Table.Tr key={one.id}>
               <Table.Td fw={one.here ? 650 : 400}>
-                {one.device || 'unnamed device'}
-                {one.here ? ' (here)' : ''}
+                {one.device || t('unnamed device')}
+                {one.here ? t(' (here)') : ''}
               </Table.Td>
-              <Table.Td>last seen {moment(one.seenAt)}</Table.Td>
+              <Table.Td>{t('last seen {moment}', { moment: moment(one.seenAt) })}</Table.Td>
               <Table.Td style={{ textAlign: 'right' }}>
                 {!one.here && (
                   <Button
                     size="compact-md"
                     variant="default"
-                    aria-label={`End the session on ${one.device}`}
+                    aria-label={t('End the session on {device}', { device: one.device })}
                     onClick={() => void end(one.id).then(say)}
                   >
-                    End it
+                    {t('End it')}
                   </Button>
                 )}
               </Table.Td>

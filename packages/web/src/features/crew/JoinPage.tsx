@@ -2,6 +2,7 @@ import { Text, Title } from '@mantine/core';
 import { useNavigate, useParams } from 'react-router';
 import { errorOf, useJoinCrewMutation } from '../../api/api.ts';
 import { Credentials, deviceName } from './Credentials.tsx';
+import { t } from '../../words/t.ts';
 
 /** Where an invitation leads: a name and a password of one's own. */
 export function JoinPage() {
@@ -11,14 +12,15 @@ export function JoinPage() {
   return (
     <main style={{ maxWidth: 480, margin: '0 auto', padding: '48px 18px' }}>
       <Title order={1} size="h2">
-        You are invited to the crew
+        {t('You are invited to the crew')}
       </Title>
       <Text mb={18}>
-        The lead has invited you. Take the name you go by and a password of your own: the invitation works
-        once.
+        {t(
+          'The lead has invited you. Take the name you go by and a password of your own: the invitation works once.',
+        )}
       </Text>
       <Credentials
-        action="Join"
+        action={t('Join')}
         fresh
         busy={isLoading}
         error={error && errorOf(error)}

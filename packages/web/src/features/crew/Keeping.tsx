@@ -2,6 +2,7 @@ import { Button, FileButton, Group, Modal, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { errorOf, useRestoreBackupMutation } from '../../api/api.ts';
 import { forgetEverything } from '../../session/forget.ts';
+import { t } from '../../words/t.ts';
 
 /** Everything in one file, and a file in the place of everything. */
 export function Keeping() {
@@ -16,17 +17,18 @@ export function Keeping() {
     setDone(sent.data);
   };
   return (
-    <section className="panel" style={{ padding: 16 }} aria-label="Backup">
+    <section className="panel" style={{ padding: 16 }} aria-label={t('Backup')}>
       <Title order={2} size="h4">
-        Backup
+        {t('Backup')}
       </Title>
       <Text mb={10}>
-        All jobs, logs, rack, saws and people in one file; who is signed in is not in it. One is made every
-        day in the data folder besides.
+        {t(
+          'All jobs, logs, rack, saws and people in one file; who is signed in is not in it. One is made every day in the data folder besides.',
+        )}
       </Text>
       <Group gap={10}>
         <Button component="a" href="/api/backup" download variant="default">
-          Save a backup
+          {t('Save a backup')}
         </Button>
         <FileButton
           accept=".gz"
@@ -37,7 +39,7 @@ export function Keeping() {
         >
           {(props) => (
             <Button {...props} variant="default">
-              Restore a backup
+              {t('Restore a backup')}
             </Button>
           )}
         </FileButton>
@@ -45,33 +47,39 @@ export function Keeping() {
       <Modal
         opened={file !== null}
         onClose={() => (done ? window.location.assign('/') : !isLoading && setFile(null))}
-        title={<Text fw={650}>{done ? 'Restored' : `Restore ${file?.name ?? ''}?`}</Text>}
-        closeButtonProps={{ 'aria-label': 'Close' }}
+        title={
+          <Text fw={650}>{done ? t('Restored') : t('Restore {name}?', { name: file?.name ?? '' })}</Text>
+        }
+        closeButtonProps={{ 'aria-label': t('Close') }}
       >
         {done ? (
           <>
             <Text mb={12} role="status">
-              {done.rows} rows were read. What was here before is kept on the server in {done.before}.
+              {t('{rows} rows were read. What was here before is kept on the server in {before}.', {
+                rows: done.rows,
+                before: done.before,
+              })}
             </Text>
-            <Button onClick={() => window.location.assign('/')}>Go on</Button>
+            <Button onClick={() => window.location.assign('/')}>{t('Go on')}</Button>
           </>
         ) : (
           <>
             <Text mb={12}>
-              Everything that is here now, all jobs and people, gives way to what is in the file, and
-              everybody signs in anew. What is here now is saved as a backup on the server first.
+              {t(
+                'Everything that is here now, all jobs and people, gives way to what is in the file, and everybody signs in anew. What is here now is saved as a backup on the server first.',
+              )}
             </Text>
             {error && (
               <Text mb={12} role="alert" style={{ color: 'var(--lm-bad)' }}>
-                Nothing was changed: {errorOf(error).detail}
+                {t('Nothing was changed: {detail}', { detail: errorOf(error).detail })}
               </Text>
             )}
             <Group>
               <Button variant="default" disabled={isLoading} onClick={() => setFile(null)}>
-                Leave it as it is
+                {t('Leave it as it is')}
               </Button>
               <Button color="red" loading={isLoading} onClick={() => file && void go(file)}>
-                Replace everything
+                {t('Replace everything')}
               </Button>
             </Group>
           </>

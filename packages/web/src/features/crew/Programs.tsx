@@ -3,6 +3,8 @@ import { notifications } from '@mantine/notifications';
 import { useState } from 'react';
 import type { Me } from '@long-miter/core';
 import { errorOf, useEndTokenMutation, useMakeTokenMutation, useTokensQuery } from '../../api/api.ts';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
 
 const GIVEN = ['lead', 'measurer', 'cutter', 'hanger'] as const;
 
@@ -16,13 +18,14 @@ export function Programs({ me }: { readonly me: Me }) {
   const [role, setRole] = useState<(typeof GIVEN)[number]>(roles.at(-1) ?? 'hanger');
   const [made, setMade] = useState<string>();
   return (
-    <section className="panel" style={{ padding: 16 }} aria-label="Programs">
+    <section className="panel" style={{ padding: 16 }} aria-label={t('Programs')}>
       <Title order={2} size="h4">
-        Programs
+        {t('Programs')}
       </Title>
       <Text mb={8}>
-        A program that reads or writes for you sends its token as <code>Authorization: Bearer</code>; the API
-        is described at <a href="/api/openapi.json">/api/openapi.json</a>.
+        {t('A program that reads or writes for you sends its token as')}{' '}
+        <code>{'Authorization: Bearer'}</code>
+        {t('; the API is described at')} <a href="/api/openapi.json">{'/api/openapi.json'}</a>.
       </Text>
       {tokens.length > 0 && (
         <Table verticalSpacing={6}>
@@ -32,16 +35,20 @@ export function Programs({ me }: { readonly me: Me }) {
                 <Table.Td fw={600}>{one.name}</Table.Td>
                 <Table.Td>{one.role}</Table.Td>
                 <Table.Td>
-                  {one.seenAt ? `last used ${new Date(one.seenAt).toLocaleString()}` : 'never used'}
+                  {one.seenAt
+                    ? t('last used {when}', {
+                        when: new Date(one.seenAt).toLocaleString(language),
+                      })
+                    : t('never used')}
                 </Table.Td>
                 <Table.Td style={{ textAlign: 'right' }}>
                   <Button
                     size="compact-md"
                     variant="default"
-                    aria-label={`End the access of ${one.name}`}
+                    aria-label={t('End the access of {name}', { name: one.name })}
                     onClick={() => void end(one.id)}
                   >
-                    End it
+                    {t('End it')}
                   </Button>
                 </Table.Td>
               </Table.Tr>
@@ -51,12 +58,12 @@ export function Programs({ me }: { readonly me: Me }) {
       )}
       <Group gap={12} align="flex-end" mt={8}>
         <TextInput
-          label="what it is for"
+          label={t('what it is for')}
           value={name}
           onChange={(event) => setName(event.currentTarget.value)}
         />
         <NativeSelect
-          label="may do what a"
+          label={t('may do what a')}
           value={role}
           data={[...roles]}
           onChange={(event) => setRole(event.currentTarget.value as typeof role)}
@@ -74,7 +81,7 @@ export function Programs({ me }: { readonly me: Me }) {
             })
           }
         >
-          Make a token
+          {t('Make a token')}
         </Button>
       </Group>
       {made !== undefined && (
@@ -83,7 +90,7 @@ export function Programs({ me }: { readonly me: Me }) {
             {made}
           </Text>
           <Text size="sm" c="dimmed">
-            It is shown only now.
+            {t('It is shown only now.')}
           </Text>
         </Stack>
       )}

@@ -1,6 +1,7 @@
 import { Text, Title } from '@mantine/core';
 import { errorOf, useSignInMutation } from '../../api/api.ts';
 import { Credentials, deviceName } from './Credentials.tsx';
+import { t } from '../../words/t.ts';
 
 /** Shown on every address while nobody is signed in. */
 export function SignInPage() {
@@ -8,11 +9,11 @@ export function SignInPage() {
   return (
     <main style={{ maxWidth: 480, margin: '0 auto', padding: '48px 18px' }}>
       <Title order={1} size="h2">
-        Long Miter
+        {t('Long Miter')}
       </Title>
-      <Text mb={18}>Sign in. Whoever has no account asks the lead for an invitation.</Text>
+      <Text mb={18}>{t('Sign in. Whoever has no account asks the lead for an invitation.')}</Text>
       <Credentials
-        action="Sign in"
+        action={t('Sign in')}
         fresh={false}
         busy={isLoading}
         error={error && errorOf(error)}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useSignOutMutation } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
 import { forgetEverything } from '../../session/forget.ts';
+import { t } from '../../words/t.ts';
 
 /** Ends the session here. What this browser keeps belongs to whoever was signed in: it goes too, after a warning. */
 export function SignOut() {
@@ -19,24 +20,23 @@ export function SignOut() {
   return (
     <>
       <Button size="compact-md" variant="default" onClick={() => (waiting > 0 ? setAsked(true) : void go())}>
-        Sign out
+        {t('Sign out')}
       </Button>
       <Modal
         opened={asked}
         onClose={() => setAsked(false)}
-        title={
-          <Text fw={650}>{waiting === 1 ? 'One change is' : `${waiting} changes are`} not sent yet</Text>
-        }
-        closeButtonProps={{ 'aria-label': 'Close' }}
+        title={<Text fw={650}>{t('{count} changes are not sent yet', { count: waiting })}</Text>}
+        closeButtonProps={{ 'aria-label': t('Close') }}
       >
         <Text mb={12}>
-          They are kept in this browser only, and are lost when you sign out now. Wait until the server can be
-          reached.
+          {t(
+            'They are kept in this browser only, and are lost when you sign out now. Wait until the server can be reached.',
+          )}
         </Text>
         <Group>
-          <Button onClick={() => setAsked(false)}>Stay signed in</Button>
+          <Button onClick={() => setAsked(false)}>{t('Stay signed in')}</Button>
           <Button variant="default" color="red" onClick={() => void go()}>
-            Sign out and lose them
+            {t('Sign out and lose them')}
           </Button>
         </Group>
       </Modal>

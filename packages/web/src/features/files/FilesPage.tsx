@@ -5,6 +5,8 @@ import { Link } from 'react-router';
 import type { JobRecord, PlanFile } from '@long-miter/core';
 import { errorOf, useDocumentMutation } from '../../api/api.ts';
 import { fileName, saveBlob } from '../../shared/files.ts';
+import { later } from '../../words/later.ts';
+import { t } from '../../words/t.ts';
 
 interface Listed {
   readonly key: string;
@@ -18,81 +20,83 @@ interface Listed {
 const LISTED: readonly Listed[] = [
   {
     key: 'sheets',
-    name: 'Everything',
-    says: 'cut list, cuts, what to buy, rooms, openings: to print, or as a workbook',
+    name: later('Everything'),
+    says: later('cut list, cuts, what to buy, rooms, openings: to print, or as a workbook'),
     formats: ['pdf', 'xlsx'],
     planned: true,
   },
   {
     key: 'cut-list',
-    name: 'Cut list',
-    says: 'every piece, where it goes, its length and ends',
+    name: later('Cut list'),
+    says: later('every piece, where it goes, its length and ends'),
     formats: ['pdf', 'csv', 'xlsx'],
     planned: true,
   },
   {
     key: 'saw-list',
-    name: 'Cuts in their order',
-    says: 'stick by stick: mark, edge, saw',
+    name: later('Cuts in their order'),
+    says: later('stick by stick: mark, edge, saw'),
     formats: ['pdf', 'csv', 'xlsx', 'svg'],
     planned: true,
   },
   {
     key: 'buy-list',
-    name: 'To buy',
-    says: 'lengths and counts with prices',
+    name: later('To buy'),
+    says: later('lengths and counts with prices'),
     formats: ['pdf', 'csv', 'xlsx'],
     planned: true,
   },
   {
     key: 'sticks',
-    name: 'Sticks',
-    says: 'each stick with its pieces, to scale',
+    name: later('Sticks'),
+    says: later('each stick with its pieces, to scale'),
     formats: ['pdf', 'svg'],
     planned: true,
   },
   {
     key: 'plan',
-    name: 'Rooms from above',
-    says: 'to scale; for drawing programs in their real size',
+    name: later('Rooms from above'),
+    says: later('to scale; for drawing programs in their real size'),
     formats: ['pdf', 'svg', 'dxf'],
   },
   {
     key: 'ribbon',
-    name: 'Rooms unrolled',
-    says: 'walls side by side with what runs along them',
+    name: later('Rooms unrolled'),
+    says: later('walls side by side with what runs along them'),
     formats: ['pdf', 'svg'],
     planned: true,
   },
   {
     key: 'openings',
-    name: 'Openings',
-    says: 'doors and windows with their figures and fronts',
+    name: later('Openings'),
+    says: later('doors and windows with their figures and fronts'),
     formats: ['pdf', 'csv', 'xlsx', 'svg', 'dxf'],
   },
   {
     key: 'joints',
-    name: 'Joints',
-    says: 'each corner from above, both pieces as they meet',
+    name: later('Joints'),
+    says: later('each corner from above, both pieces as they meet'),
     formats: ['pdf', 'svg', 'dxf'],
     planned: true,
   },
   {
     key: 'templates',
-    name: 'Patterns in true size',
-    says: 'corners that are not square, and crown in section: an inch on paper is an inch; a bar proves the printer',
+    name: later('Patterns in true size'),
+    says: t(
+      'corners that are not square, and crown in section: an inch on paper is an inch; a bar proves the printer',
+    ),
     formats: ['pdf', 'svg', 'dxf'],
   },
   {
     key: 'walls',
-    name: 'Walls',
-    says: 'as they are read in again under Rooms',
+    name: later('Walls'),
+    says: later('as they are read in again under Rooms'),
     formats: ['pdf', 'csv', 'xlsx'],
   },
   {
     key: 'log',
-    name: 'Shop log',
-    says: 'what happened at the saw and on the wall',
+    name: later('Shop log'),
+    says: later('what happened at the saw and on the wall'),
     formats: ['pdf', 'csv', 'xlsx'],
   },
 ];
@@ -114,37 +118,37 @@ export function FilesPage({ job, plan }: { readonly job: JobRecord; readonly pla
     else
       notifications.show({
         color: 'red',
-        message: `${document} was not made: ${errorOf(sent.error).detail}`,
+        message: t('{document} was not made: {detail}', { document, detail: errorOf(sent.error).detail }),
       });
   };
   return (
     <main className="work scroll" style={{ display: 'block' }}>
       <Stack gap={12} maw={1000}>
         <Title order={2} size="h3">
-          Files
+          {t('Files')}
         </Title>
         <Group gap={12} align="flex-end">
           <NativeSelect
-            label="pictures of"
+            label={t('pictures of')}
             value={room}
             data={[
-              { value: '', label: 'all rooms' },
+              { value: '', label: t('all rooms') },
               ...job.rooms.map((one) => ({ value: one.id, label: one.name })),
             ]}
             onChange={(event) => setRoom(event.currentTarget.value)}
           />
           <NativeSelect
-            label="paper"
+            label={t('paper')}
             value={paper}
             data={[
-              { value: 'letter', label: 'Letter' },
+              { value: 'letter', label: t('Letter') },
               { value: 'a4', label: 'A4' },
             ]}
             onChange={(event) => setPaper(event.currentTarget.value as 'letter' | 'a4')}
           />
           {!plan && (
             <Text size="sm" role="status">
-              What is made of the cut plan waits until it is worked out.
+              {t('What is made of the cut plan waits until it is worked out.')}
             </Text>
           )}
         </Group>
@@ -153,9 +157,9 @@ export function FilesPage({ job, plan }: { readonly job: JobRecord; readonly pla
             {LISTED.map((one) => (
               <Table.Tr key={one.key}>
                 <Table.Td>
-                  <Text fw={650}>{one.name}</Text>
+                  <Text fw={650}>{t(one.name)}</Text>
                   <Text size="sm" c="dimmed">
-                    {one.says}
+                    {t(one.says)}
                   </Text>
                 </Table.Td>
                 <Table.Td>
@@ -167,7 +171,10 @@ export function FilesPage({ job, plan }: { readonly job: JobRecord; readonly pla
                           key={format}
                           variant="default"
                           size="compact-md"
-                          aria-label={`${one.name} as ${format.toUpperCase()}`}
+                          aria-label={t('{name} as {format}', {
+                            name: t(one.name),
+                            format: format.toUpperCase(),
+                          })}
                           disabled={one.planned === true && !plan}
                           loading={isLoading && originalArgs?.document === document}
                           onClick={() => void save(document)}
@@ -182,9 +189,9 @@ export function FilesPage({ job, plan }: { readonly job: JobRecord; readonly pla
             ))}
             <Table.Tr>
               <Table.Td>
-                <Text fw={650}>Job file</Text>
+                <Text fw={650}>{t('Job file')}</Text>
                 <Text size="sm" c="dimmed">
-                  the whole job; read in again on the first page, here or elsewhere
+                  {t('the whole job; read in again on the first page, here or elsewhere')}
                 </Text>
               </Table.Td>
               <Table.Td>
@@ -194,9 +201,9 @@ export function FilesPage({ job, plan }: { readonly job: JobRecord; readonly pla
                     href={`/api/jobs/${job.id}/file`}
                     variant="default"
                     size="compact-md"
-                    aria-label="Save the job file"
+                    aria-label={t('Save the job file')}
                   >
-                    JSON
+                    {t('JSON')}
                   </Button>
                 </Group>
               </Table.Td>
@@ -204,8 +211,8 @@ export function FilesPage({ job, plan }: { readonly job: JobRecord; readonly pla
           </Table.Tbody>
         </Table>
         <Text size="sm" c="dimmed">
-          Sheets and labels of what was given to the saw are on{' '}
-          <Link to={`/jobs/${job.id}/paper`}>Paper</Link>.
+          {t('Sheets and labels of what was given to the saw are on')}{' '}
+          <Link to={`/jobs/${job.id}/paper`}>{t('Paper')}</Link>.
         </Text>
       </Stack>
     </main>

@@ -13,6 +13,7 @@ import {
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
 import { AskLength } from '../../shared/AskLength.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly line: HangLine;
@@ -49,11 +50,11 @@ export function Answers({ line, file, shop, unit, session }: Props) {
   const side = (
     <NativeSelect
       size="md"
-      label="which end"
+      label={t('which end')}
       value={end}
       data={[
-        { value: 'left', label: 'left end' },
-        { value: 'right', label: 'right end' },
+        { value: 'left', label: t('left end') },
+        { value: 'right', label: t('right end') },
       ]}
       onChange={(event) => setEnd(event.currentTarget.value as 'left')}
     />
@@ -66,25 +67,32 @@ export function Answers({ line, file, shop, unit, session }: Props) {
     return (
       <Stack gap={6}>
         <Text fw={650}>
-          It waits for a measure in place. {how} The figures say {formatWithUnit(figure, unit)}.
+          {t('It waits for a measure in place. {how} The figures say {figure}.', {
+            how,
+            figure: formatWithUnit(figure, unit),
+          })}
         </Text>
         {length(
           label,
           'Measured',
           (measured) => note({ kind: 'measured-in-place', tag, near: nearOf(measured) }),
-          'the saw gets it at once',
+          t('the saw gets it at once'),
         )}
       </Stack>
     );
   }
   if (state === 'ready' || state === 'in-hand')
-    return <Text fw={650}>It is not cut yet{state === 'in-hand' ? ': it is at the saw' : ''}.</Text>;
+    return (
+      <Text fw={650}>
+        {t('It is not cut yet{state}.', { state: state === 'in-hand' ? t(': it is at the saw') : '' })}
+      </Text>
+    );
   return (
     <Stack gap={8}>
       <Group gap={8}>
         {state === 'cut' && (
           <Button size="lg" onClick={() => note({ kind: 'dry-fitted', tag })}>
-            Fits
+            {t('Fits')}
           </Button>
         )}
         {on && (
@@ -93,30 +101,30 @@ export function Answers({ line, file, shop, unit, session }: Props) {
             variant={state === 'fitted' ? 'filled' : 'default'}
             onClick={() => note({ kind: 'fixed', tag })}
           >
-            Fixed
+            {t('Fixed')}
           </Button>
         )}
         {on && (
           <Button size="lg" variant="default" onClick={() => setAsk(ask === 'trim' ? undefined : 'trim')}>
-            Trim
+            {t('Trim')}
           </Button>
         )}
         {on && (
           <Button size="lg" variant="default" onClick={() => setAsk(ask === 'again' ? undefined : 'again')}>
-            Send again
+            {t('Send again')}
           </Button>
         )}
         <Button size="lg" variant="default" onClick={() => setAsk(ask === 'open' ? undefined : 'open')}>
-          Joint open
+          {t('Joint open')}
         </Button>
         {on && (
           <Button size="lg" variant="default" onClick={() => note({ kind: 'wall-not-ready', tag })}>
-            Wall not ready
+            {t('Wall not ready')}
           </Button>
         )}
         {session.last && (
           <Button size="lg" variant="subtle" onClick={session.takeBack}>
-            Take back
+            {t('Take back')}
           </Button>
         )}
       </Group>
@@ -124,49 +132,63 @@ export function Answers({ line, file, shop, unit, session }: Props) {
         <Group align="flex-end" gap={8}>
           {side}
           {length(
-            'take off',
+            t('take off'),
             'Trimmed',
             (by) => note({ kind: 'trimmed', tag, end, by }),
-            'the same piece stays',
+            t('the same piece stays'),
           )}
         </Group>
       )}
       {ask === 'again' &&
         length(
-          'what it must be, along its back',
-          'Send again',
+          t('what it must be, along its back'),
+          t('Send again'),
           (near) => note({ kind: 'sent-back', tag, near }),
-          `it was ${formatLength(piece.near, unit, { inchParts: 32 })}; the new piece gets the next letter`,
+          t('it was {near}; the new piece gets the next letter', {
+            near: formatLength(piece.near, unit, { inchParts: 32 }),
+          }),
         )}
       {ask === 'open' && (
         <Group align="flex-end" gap={8}>
           {side}
           <NativeSelect
             size="md"
-            label="it is open"
+            label={t('it is open')}
             value={where}
             data={[
-              { value: 'front', label: 'in front, at the face' },
-              { value: 'back', label: 'behind, at the wall' },
+              { value: 'front', label: t('in front, at the face') },
+              { value: 'back', label: t('behind, at the wall') },
             ]}
             onChange={(event) => setWhere(event.currentTarget.value as 'front')}
           />
-          {length('by', 'Note it', (gap) => note({ kind: 'opening-of-joint', tag, end, where, gap }))}
+          {length('by', t('Note it'), (gap) => note({ kind: 'opening-of-joint', tag, end, where, gap }))}
         </Group>
       )}
       {opened.map((one) => {
         const read = readOpenJoint(file, shop, one);
         return (
           <Text key={one.id} style={{ color: 'var(--lm-assumed)' }}>
-            ▲ {one.end} end open {one.where === 'front' ? 'in front' : 'behind'} by{' '}
-            {formatLength(one.gap, unit, { inchParts: 32 })} {unit}
-            {read?.real !== undefined && read.half !== undefined
-              ? `: the corner is ${formatAngle(read.real)}, it was cut for ${formatAngle(read.planned)}. Cut anew, each end at ${formatAngle(read.half)}; or ${
-                  one.where === 'front'
-                    ? 'plane the backs until the face closes'
-                    : 'leave it: the face is tight'
-                }.`
-              : ': shim it, plane it or cut it anew.'}
+            {t('▲ {end} end open {where} by {gap} {unit}{real}', {
+              end: one.end,
+              where: one.where === 'front' ? t('in front') : t('behind'),
+              gap: formatLength(one.gap, unit, { inchParts: 32 }),
+              unit,
+              real:
+                read?.real !== undefined && read.half !== undefined
+                  ? t(
+                      ': the corner is {real}, it was cut for {planned}. Cut anew, each end at {half}; or {where}.',
+                      {
+                        real: formatAngle(read.real),
+                        planned: formatAngle(read.planned),
+                        half: formatAngle(read.half),
+                        where:
+                          one.where === 'front'
+                            ? t('plane the backs until the face closes')
+                            : t('leave it: the face is tight'),
+                      },
+                    )
+                  : t(': shim it, plane it or cut it anew.'),
+            })}
           </Text>
         );
       })}

@@ -12,6 +12,7 @@ import {
 } from '@long-miter/core';
 import { sheetEditor } from '../../session/edit-sheet.ts';
 import type { Store } from '../../session/store.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -42,35 +43,53 @@ export function Findings({ job, told: { findings, saw } }: Props) {
           typed: { ...sheet.typed, [at]: text },
         },
         at,
-        { text, value: reading, how: 'open joint' },
+        { text, value: reading, how: t('open joint') },
       );
     });
   };
   if (findings.length === 0 && !saw) return null;
   return (
-    <Stack gap={8} p={8} role="note" aria-label="What the joints tell">
+    <Stack gap={8} p={8} role="note" aria-label={t('What the joints tell')}>
       {saw && (
         <Text fw={600} style={{ color: 'var(--lm-assumed)' }}>
-          ▲ By {saw.joints} joints the saw cuts {formatAngle(Math.abs(saw.error))}{' '}
-          {saw.error > 0 ? 'more' : 'less'} than it shows (give or take {formatAngle(2 * saw.doubt)}). Make a
-          test cut and note it under Set-up, Saw, before more is cut.
+          {t(
+            '▲ By {joints} joints the saw cuts {error} {way} than it shows (give or take {doubt}). Make a test cut and note it under Set-up, Saw, before more is cut.',
+            {
+              joints: saw.joints,
+              error: formatAngle(Math.abs(saw.error)),
+              way: saw.error > 0 ? t('more') : t('less'),
+              doubt: formatAngle(2 * saw.doubt),
+            },
+          )}
         </Text>
       )}
       {findings.map((one) => (
         <div key={`${one.wall} ${one.corner}`}>
           <Text>
             <b>
-              {one.roomName}, corner {one.corner}
-              {one.atCeiling ? ' at the ceiling' : ''}: {formatAngle(one.real)}
+              {t('{roomName}, corner {corner}{atCeiling}: {real}', {
+                roomName: one.roomName,
+                corner: one.corner,
+                atCeiling: one.atCeiling ? t(' at the ceiling') : '',
+                real: formatAngle(one.real),
+              })}
             </b>
-            , cut for {formatAngle(one.planned)}; by {one.from.join(', ')}.{' '}
-            {one.known && 'The walk says so by now. '}
-            {one.waiting.length > 0 &&
-              `Still to be cut for it: ${one.waiting.map(({ tag, end }) => `${tag} ${end} end`).join(', ')}, ${formatAngle(one.waiting[0]!.half)}${one.waiting.length > 1 ? ' each' : ''}.`}
+            {t(', cut for {planned}; by {from}. {known}{waiting}', {
+              planned: formatAngle(one.planned),
+              from: one.from.join(', '),
+              known: one.known && t('The walk says so by now. '),
+              waiting:
+                one.waiting.length > 0 &&
+                t('Still to be cut for it: {waiting}, {half} each.', {
+                  count: one.waiting.length,
+                  waiting: one.waiting.map(({ tag, end }) => t('{tag} {end} end', { tag, end })).join(', '),
+                  half: formatAngle(one.waiting[0]!.half),
+                }),
+            })}
           </Text>
           {!one.known && !one.loop && (
             <Button size="compact-md" variant="default" mt={4} onClick={() => putInWalk(one)}>
-              Put {formatAngle(one.reading)} in the walk
+              {t('Put {reading} in the walk', { reading: formatAngle(one.reading) })}
             </Button>
           )}
         </div>

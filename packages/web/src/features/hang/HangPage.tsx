@@ -21,27 +21,26 @@ import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { useAwake } from '../../session/offline.ts';
 import { useShop } from '../../session/shop.ts';
 import { Typeset } from '../../shared/Figure.tsx';
-import { useSpoken } from '../../shared/words.tsx';
 import { endText } from '../../shared/joint-words.ts';
 import { Answers } from './Answers.tsx';
 import { Findings } from './Findings.tsx';
 import { Waiting } from './Waiting.tsx';
 import { LogView } from './LogView.tsx';
+import { said, t } from '../../words/t.ts';
 
 const STATES: Readonly<Record<ShopPiece['state'], string>> = {
-  held: 'waits',
-  ready: 'not cut yet',
-  'in-hand': 'at the saw',
-  cut: 'cut',
-  fitted: 'fitted',
-  fixed: 'fixed',
-  spoilt: 'spoilt',
-  superseded: 'replaced',
-  reused: 'used elsewhere',
+  held: t('waits'),
+  ready: t('not cut yet'),
+  'in-hand': t('at the saw'),
+  cut: t('cut'),
+  fitted: t('fitted'),
+  fixed: t('fixed'),
+  spoilt: t('spoilt'),
+  superseded: t('replaced'),
+  reused: t('used elsewhere'),
 };
 
 /** A square end that is square is square. */
-const ends = (end: Piece['left']): string => endText(end).replace(/^square, square$/, 'square');
 
 interface Props {
   readonly job: JobRecord;
@@ -78,7 +77,7 @@ export function HangPage({ job, file, roomId, room }: Props) {
   if (!shop)
     return (
       <main className="work" style={{ display: 'block', padding: 16 }}>
-        <Text c="dimmed">The shop log is being fetched.</Text>
+        <Text c="dimmed">{t('The shop log is being fetched.')}</Text>
       </main>
     );
   if (log)
@@ -87,17 +86,19 @@ export function HangPage({ job, file, roomId, room }: Props) {
     return (
       <main className="work" style={{ display: 'block', padding: 16 }}>
         <Text>
-          Nothing of this room has been given to the saw yet. Give it on the Saw page; what is cut comes here.
+          {t(
+            'Nothing of this room has been given to the saw yet. Give it on the Saw page; what is cut comes here.',
+          )}
         </Text>
       </main>
     );
   const fixed = lines.filter((one) => one.piece.state === 'fixed').length;
   return (
     <main className="hang-page no-print">
-      <section className="panel scroll" aria-label="Order of hanging">
+      <section className="panel scroll" aria-label={t('Order of hanging')}>
         <Group justify="space-between" px={8}>
           <Title order={2} size="h4">
-            {fixed} of {lines.length} fixed
+            {t('{fixed} of {count} fixed', { fixed, count: lines.length })}
           </Title>
           <Group gap={6}>
             <Button
@@ -106,10 +107,10 @@ export function HangPage({ job, file, roomId, room }: Props) {
               component={Link}
               to={`/jobs/${job.id}/paper/${roomId === undefined ? '' : encodeURIComponent(roomId)}`}
             >
-              Paper
+              {t('Paper')}
             </Button>
             <Button size="compact-md" variant="default" onClick={() => setLog(true)}>
-              Log
+              {t('Log')}
             </Button>
           </Group>
         </Group>
@@ -136,7 +137,11 @@ export function HangPage({ job, file, roomId, room }: Props) {
         )}
         <Waiting session={session} where={room?.name ?? job.name} />
       </section>
-      <section className="panel scroll" aria-label={`Hang ${line.piece.tag}`} style={{ padding: 16 }}>
+      <section
+        className="panel scroll"
+        aria-label={t('Hang {tag}', { tag: line.piece.tag })}
+        style={{ padding: 16 }}
+      >
         <Card
           key={line.piece.tag}
           line={line}
@@ -150,7 +155,7 @@ export function HangPage({ job, file, roomId, room }: Props) {
           <Answers line={line} file={file} shop={shop} unit={job.unit} session={session} />
           {next && next.piece.tag !== line.piece.tag && (
             <Button variant="light" size="md" onClick={() => setPicked(next.piece.tag)}>
-              Next: {next.piece.tag}, {next.place}
+              {t('Next: {tag}, {place}', { tag: next.piece.tag, place: next.place })}
             </Button>
           )}
         </Card>
@@ -178,7 +183,6 @@ function Card({
   readonly unit: JobFile['unit'];
   readonly children: React.ReactNode;
 }) {
-  const inWords = useSpoken();
   const { piece, plan } = line;
   const notes = useMemo(
     () => [
@@ -208,12 +212,12 @@ function Card({
           {line.place}
         </Text>
         <Text fz={24}>
-          {piece.state === 'held' ? 'waits' : <Typeset text={formatWithUnit(piece.near, unit)} />}
+          {piece.state === 'held' ? t('waits') : <Typeset text={formatWithUnit(piece.near, unit)} />}
         </Text>
       </Group>
       {line.before.length > 0 && (
         <Text fw={650} style={{ color: 'var(--lm-assumed)' }}>
-          ▲ {line.before.join(', ')} {line.before.length === 1 ? 'goes' : 'go'} up first
+          {t('▲ {before} go up first', { count: line.before.length, before: line.before.join(', ') })}
         </Text>
       )}
       {glued.map((text) => (
@@ -223,12 +227,15 @@ function Card({
       ))}
       {children}
       <Text>
-        Left end {inWords(ends(plan.left))}, right end {inWords(ends(plan.right))}.
+        {t('Left end {left}, right end {right}.', {
+          left: endText(plan.left),
+          right: endText(plan.right),
+        })}
       </Text>
       {plan.reason
         .filter((text) => !/^(left|right): /.test(text))
         .map((text) => (
-          <Text key={text}>{inWords(text)}</Text>
+          <Text key={text}>{said(text)}</Text>
         ))}
       {notes.map((text) => (
         <Text key={text} size="sm">
@@ -245,10 +252,10 @@ function Card({
           />
           <Group gap={10} wrap="nowrap">
             <Text size="sm" style={{ whiteSpace: 'nowrap' }}>
-              {at + 1} of {lines.length} up
+              {t('{at} of {count} up', { at: at + 1, count: lines.length })}
             </Text>
             <Slider
-              thumbLabel="Step through the hanging"
+              thumbLabel={t('Step through the hanging')}
               style={{ flex: 1 }}
               min={1}
               max={Math.max(2, lines.length)}

@@ -11,6 +11,7 @@ import {
   type Shop,
   type ShopLog,
 } from '@long-miter/core';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -59,45 +60,57 @@ export function Lessons({ file, shop, log }: Props) {
   const taught = useMemo(() => lessons(file, shop, log.issues, log.events), [file, shop, log]);
   const told = useMemo(() => whatJointsTell(file, shop, log.events), [file, shop, log]);
   const { miscuts, lengths, sticks, sentAgain } = taught;
-  const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
   return (
     <Stack gap={12}>
       <Title order={3} size="h4">
-        What it teaches
+        {t('What it teaches')}
       </Title>
       <Text>
-        {plural(sticks.planned, 'new stick')} planned, {sticks.taken} taken so far; {sticks.fromRack} from the
-        rack, {sticks.toRack} {sticks.toRack === 1 ? 'remainder' : 'remainders'} put there
-        {sticks.toRack > 0 ? ` (${formatWithUnit(sticks.toRackLength, unit)})` : ''};{' '}
-        {sentAgain === 0 ? 'nothing sent again' : `${plural(sentAgain, 'piece')} sent again`}.
+        {t(
+          '{planned} planned, {taken} taken so far; {fromRack} from the rack, {count} remainders put there{toRack}; {sentAgain}.',
+          {
+            count: sticks.toRack,
+            planned: t('{count} new sticks', { count: sticks.planned }),
+            taken: sticks.taken,
+            fromRack: sticks.fromRack,
+            toRack: sticks.toRack > 0 ? ` (${formatWithUnit(sticks.toRackLength, unit)})` : '',
+            sentAgain:
+              sentAgain === 0
+                ? t('nothing sent again')
+                : t('{count} pieces sent again', { count: sentAgain }),
+          },
+        )}
       </Text>
       <Group gap={30} align="flex-start">
         <Bars
-          title="Not good, by cause"
+          title={t('Not good, by cause')}
           rows={miscuts.map(({ what, count, length }) => ({
             name: what,
             value: count,
-            text: `${count}, ${formatLength(length, unit)} ${unit} lost`,
+            text: t('{count}, {length} {unit} lost', { count, length: formatLength(length, unit), unit }),
           }))}
         />
         <Bars
-          title="Corners found otherwise"
+          title={t('Corners found otherwise')}
           rows={told.findings.map((one) => ({
             name: `${one.roomName}, ${one.corner}`,
             value: Math.abs(one.real - one.planned),
-            text: `${formatAngle(one.real)} for ${formatAngle(one.planned)}`,
+            text: t('{real} for {planned}', {
+              real: formatAngle(one.real),
+              planned: formatAngle(one.planned),
+            }),
           }))}
         />
       </Group>
       {lengths.length > 0 && (
-        <Table verticalSpacing={2} aria-label="Lengths that came out otherwise" w="auto">
+        <Table verticalSpacing={2} aria-label={t('Lengths that came out otherwise')} w="auto">
           <Table.Thead>
             <Table.Tr>
-              <Table.Th>No.</Table.Th>
-              <Table.Th>asked for</Table.Th>
-              <Table.Th>is</Table.Th>
+              <Table.Th>{t('No.')}</Table.Th>
+              <Table.Th>{t('asked for')}</Table.Th>
+              <Table.Th>{t('is')}</Table.Th>
               <Table.Th>
-                <span className="said-only">more</span>
+                <span className="said-only">{t('more')}</span>
               </Table.Th>
             </Table.Tr>
           </Table.Thead>

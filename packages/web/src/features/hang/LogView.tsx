@@ -11,6 +11,8 @@ import {
   type Unit,
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
 
 /** Charts are fetched when the log is opened. */
 const Lessons = lazy(async () => ({ default: (await import('./Lessons.tsx')).Lessons }));
@@ -28,41 +30,74 @@ function said(event: LogEvent, unit: Unit): string {
   const length = (value: number): string => formatWithUnit(value, unit);
   switch (event.kind) {
     case 'stick-taken':
-      return `stick ${event.letter} taken${event.measured === undefined ? '' : `, measured ${length(event.measured)}`}`;
+      return t('stick {letter} taken{measured}', {
+        letter: event.letter,
+        measured:
+          event.measured === undefined ? '' : t(', measured {length}', { length: length(event.measured) }),
+      });
     case 'end-cut':
-      return `${event.tag}: ${event.end} end cut on ${event.letter}`;
+      return t('{tag}: {end} end cut on {letter}', { tag: event.tag, end: event.end, letter: event.letter });
     case 'written':
-      return `${event.tag} written${event.near === undefined ? '' : `, ${length(event.near)}`}`;
+      return t('{tag} written{near}', {
+        tag: event.tag,
+        near: event.near === undefined ? '' : `, ${length(event.near)}`,
+      });
     case 'miscut':
-      return `${event.tag} spoilt: ${event.what.replace('-', ' ')}${event.usable === undefined ? '' : `, ${length(event.usable)} of it good`}`;
+      return t('{tag} spoilt: {what}{usable}', {
+        tag: event.tag,
+        what: event.what.replace('-', ' '),
+        usable:
+          event.usable === undefined ? '' : t(', {length} of it good', { length: length(event.usable) }),
+      });
     case 'piece-reused':
-      return `${event.as} cut from ${event.tag}`;
+      return t('{as} cut from {tag}', { as: event.as, tag: event.tag });
     case 'remainder-racked':
-      return `${length(event.length)} left of ${event.letter} is on the rack as ${event.label}`;
+      return t('{length} left of {letter} is on the rack as {label}', {
+        length: length(event.length),
+        letter: event.letter,
+        label: event.label,
+      });
     case 'dry-fitted':
-      return `${event.tag} fits`;
+      return t('{tag} fits', { tag: event.tag });
     case 'fixed':
-      return `${event.tag} fixed`;
+      return t('{tag} fixed', { tag: event.tag });
     case 'wall-not-ready':
-      return `${event.tag}: its wall is not ready`;
+      return t('{tag}: its wall is not ready', { tag: event.tag });
     case 'trimmed':
-      return `${event.tag}: ${length(event.by)} off its ${event.end} end`;
+      return t('{tag}: {length} off its {end} end', {
+        tag: event.tag,
+        length: length(event.by),
+        end: event.end,
+      });
     case 'sent-back':
-      return `${event.tag} sent again, to be ${length(event.near)}`;
+      return t('{tag} sent again, to be {length}', { tag: event.tag, length: length(event.near) });
     case 'measured-in-place':
-      return `${event.tag} measured in place: ${length(event.near)}`;
+      return t('{tag} measured in place: {length}', { tag: event.tag, length: length(event.near) });
     case 'opening-of-joint':
-      return `${event.tag}: ${event.end} end open ${event.where === 'front' ? 'in front' : 'behind'} by ${formatLength(event.gap, unit, { inchParts: 32 })} ${unit}`;
+      return t('{tag}: {end} end open {where} by {gap} {unit}', {
+        tag: event.tag,
+        end: event.end,
+        where: event.where === 'front' ? t('in front') : 'behind',
+        gap: formatLength(event.gap, unit, { inchParts: 32 }),
+        unit,
+      });
     case 'undone':
-      return 'taken back';
+      return t('taken back');
     case 'note': {
       const { what, until } = event as { readonly what?: unknown; readonly until?: unknown };
       return typeof what === 'string' && typeof until === 'string'
-        ? `${what}, ready ${new Date(until).toLocaleString(undefined, { weekday: 'short', hour: '2-digit', minute: '2-digit' })}`
+        ? t('{what}, ready {when}', {
+            what,
+            when: new Date(until).toLocaleString(language, {
+              weekday: 'short',
+              hour: '2-digit',
+              minute: '2-digit',
+            }),
+          })
         : event.text;
     }
     case 'end-set':
-      return 'an end set';
+      return t('an end set');
     case 'issued':
     case 'test-cut':
     case 'calibrated':
@@ -107,55 +142,63 @@ export function LogView({ job, file, session, shop, onClose }: Props) {
   );
   return (
     <main className="work no-print" style={{ display: 'block' }}>
-      <section className="panel scroll" aria-label="Log" style={{ padding: 16 }}>
+      <section className="panel scroll" aria-label={t('Log')} style={{ padding: 16 }}>
         <Stack gap={10}>
           <Group justify="space-between">
             <Title order={2} size="h3">
-              Log: {events.length} entries,{' '}
-              {shop.issue ? `revision ${shop.issue.revision}` : 'nothing given yet'}
+              {t('Log: {count} entries, {issue}', {
+                count: events.length,
+                issue: shop.issue
+                  ? t('revision {revision}', { revision: shop.issue.revision })
+                  : t('nothing given yet'),
+              })}
             </Title>
             <Group gap={8} align="flex-end">
               <TextInput
-                aria-label="Piece, stick or room"
-                placeholder="piece, stick, room"
+                aria-label={t('Piece, stick or room')}
+                placeholder={t('piece, stick, room')}
                 w={170}
                 value={naming}
                 onChange={(event) => setNaming(event.currentTarget.value)}
               />
               {devices.length > 1 && (
                 <NativeSelect
-                  aria-label="From which device"
+                  aria-label={t('From which device')}
                   value={device}
                   data={[
-                    { value: '', label: 'all devices' },
+                    { value: '', label: t('all devices') },
                     ...devices.map((one) => ({
                       value: one,
-                      label: one === session.device ? 'this device' : one,
+                      label: one === session.device ? t('this device') : one,
                     })),
                   ]}
                   onChange={(event) => setDevice(event.currentTarget.value)}
                 />
               )}
               <NativeSelect
-                aria-label="Which entries"
+                aria-label={t('Which entries')}
                 value={about}
                 data={[
-                  { value: '', label: 'everything' },
-                  ...(wrong.size > 0 ? [{ value: '!', label: `what does not fit (${wrong.size})` }] : []),
+                  { value: '', label: t('everything') },
+                  ...(wrong.size > 0
+                    ? [{ value: '!', label: t('what does not fit ({size})', { size: wrong.size }) }]
+                    : []),
                   ...kinds.map((kind) => ({ value: kind, label: kind.replaceAll('-', ' ') })),
                 ]}
                 onChange={(event) => setAbout(event.currentTarget.value)}
               />
               <Button variant="default" component="a" href={`/api/jobs/${job.id}/shop/file`} download>
-                Save as a file
+                {t('Save as a file')}
               </Button>
-              <Button onClick={onClose}>Back to hanging</Button>
+              <Button onClick={onClose}>{t('Back to hanging')}</Button>
             </Group>
           </Group>
           {wrong.size > 0 && (
             <Text style={{ color: 'var(--lm-bad)' }}>
-              ▲ {wrong.size} {wrong.size === 1 ? 'entry does' : 'entries do'} not fit together with the
-              others. They change nothing; look at the wood, and note what is so.
+              {t(
+                '▲ {count} entries do not fit together with the others. They change nothing; look at the wood, and note what is so.',
+                { count: wrong.size },
+              )}
             </Text>
           )}
           {session.log && (
@@ -168,7 +211,7 @@ export function LogView({ job, file, session, shop, onClose }: Props) {
               {shown.slice(0, 400).map((event) => (
                 <Table.Tr key={event.id}>
                   <Table.Td style={{ whiteSpace: 'nowrap' }}>
-                    {new Date(event.at).toLocaleString(undefined, {
+                    {new Date(event.at).toLocaleString(language, {
                       month: 'short',
                       day: 'numeric',
                       hour: '2-digit',
@@ -185,9 +228,11 @@ export function LogView({ job, file, session, shop, onClose }: Props) {
                   </Table.Td>
                   <Table.Td>
                     {event.actor === undefined ? '' : `${event.actor}, `}
-                    {event.device === session.device ? 'this device' : event.device}
+                    {event.device === session.device ? t('this device') : event.device}
                   </Table.Td>
-                  <Table.Td>{event.seq === undefined ? 'waiting to be sent' : `no. ${event.seq}`}</Table.Td>
+                  <Table.Td>
+                    {event.seq === undefined ? t('waiting to be sent') : t('no. {seq}', { seq: event.seq })}
+                  </Table.Td>
                 </Table.Tr>
               ))}
             </Table.Tbody>

@@ -2,6 +2,8 @@ import { Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { RESTS, restEvent, waitingList } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
 
 /** How often the list looks at the clock. */
 const EVERY = 30_000;
@@ -18,7 +20,7 @@ function useNow(): string {
 /** The day is said where it is another one. */
 const when = (until: string, now: string): string => {
   const [at, today] = [new Date(until), new Date(now)];
-  return at.toLocaleString(undefined, {
+  return at.toLocaleString(language, {
     ...(at.toDateString() === today.toDateString() ? {} : { weekday: 'short' }),
     hour: '2-digit',
     minute: '2-digit',
@@ -31,21 +33,24 @@ export function Waiting({ session, where }: { readonly session: ShopSession; rea
   const [key, setKey] = useState(RESTS[0]!.key);
   const list = waitingList(session.log?.events ?? [], now);
   return (
-    <Stack gap={6} p={8} role="group" aria-label="What rests">
+    <Stack gap={6} p={8} role="group" aria-label={t('What rests')}>
       {list.map(({ event, what, until, ready }) => (
         <Group key={event} justify="space-between" wrap="nowrap" gap={8}>
           <Text fw={ready ? 650 : 400}>
-            {what}: {ready ? `ready since ${when(until, now)}` : `ready at ${when(until, now)}`}
+            {what}:{' '}
+            {ready
+              ? t('ready since {when}', { when: when(until, now) })
+              : t('ready at {when}', { when: when(until, now) })}
           </Text>
           <Button size="compact-md" variant="default" onClick={() => session.note({ kind: 'undone', event })}>
-            {ready ? 'Done' : 'Forget'}
+            {ready ? t('Done') : t('Forget')}
           </Button>
         </Group>
       ))}
       <Group gap={6} wrap="nowrap" align="flex-end">
         <NativeSelect
           style={{ flex: 1 }}
-          label="it rests from now"
+          label={t('it rests from now')}
           value={key}
           data={RESTS.map((one) => ({ value: one.key, label: one.what }))}
           onChange={(event) => setKey(event.currentTarget.value)}
@@ -57,7 +62,7 @@ export function Waiting({ session, where }: { readonly session: ShopSession; rea
             session.note(restEvent(rest, where, new Date().toISOString()));
           }}
         >
-          Note it
+          {t('Note it')}
         </Button>
       </Group>
     </Stack>

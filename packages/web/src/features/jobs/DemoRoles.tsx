@@ -4,6 +4,7 @@ import { CREW_ROLES, ROLE_WORDS, type SessionAnswer } from '@long-miter/core';
 import { personPicked } from '../../session/person.ts';
 import { useAppDispatch } from '../../session/store.ts';
 import { errorOf, useLookAsMutation, useSignOutMutation } from '../../api/api.ts';
+import { t } from '../../words/t.ts';
 
 /** The demo as each of its crew sees it, by one click; started as a company there is none of this. */
 export function DemoRoles({ session }: { readonly session: SessionAnswer }) {
@@ -20,9 +21,11 @@ export function DemoRoles({ session }: { readonly session: SessionAnswer }) {
     }
   };
   return (
-    <Group gap={6} mt="md" role="group" aria-label="Look at the demo as">
+    <Group gap={6} mt="md" role="group" aria-label={t('Look at the demo as')}>
       <Text size="sm">
-        {session.me ? `You look at the demo as its ${session.me.role}.` : 'Look at the demo as'}
+        {session.me
+          ? t('You look at the demo as its {role}.', { role: session.me.role })
+          : t('Look at the demo as')}
       </Text>
       {CREW_ROLES.filter((role) => role !== session.me?.role).map((role) => (
         <Button
@@ -37,7 +40,7 @@ export function DemoRoles({ session }: { readonly session: SessionAnswer }) {
       ))}
       {session.me && (
         <Button size="compact-md" variant="subtle" onClick={() => void signOut().then(here)}>
-          as nobody: everything is open
+          {t('as nobody: everything is open')}
         </Button>
       )}
     </Group>

@@ -17,6 +17,7 @@ import {
 import { useJobQuery, useShopLogQuery } from '../../api/api.ts';
 import { Painted } from '../../drawing/Painted.tsx';
 import { useWidth } from '../../shared/use-width.ts';
+import { t } from '../../words/t.ts';
 
 /** Heights of the strip, in pixels. */
 const STRIP = 44;
@@ -44,7 +45,7 @@ function useUnrolled(job: JobRecord | undefined, width: number): Drawing | undef
     });
     return {
       ...drawing,
-      title: `${first.name}, unrolled`,
+      title: t('{name}, unrolled', { name: first.name }),
       // Above and below there is nothing but figures.
       frame: { min: { x: 0, y: 22 }, max: { x: width, y: 66 } },
       shapes: bare(drawing.shapes),
@@ -80,7 +81,7 @@ export function JobStrip({ summary }: { readonly summary: JobSummary }) {
           <Text>{standing?.says ?? '…'}</Text>
         </div>
         <Button component={Link} to={to} size="md">
-          {standing?.next.word ?? 'Open'}
+          {standing?.next.word ?? t('Open')}
         </Button>
       </Group>
       <div ref={box} style={{ height: STRIP, marginTop: 4, overflow: 'hidden' }}>

@@ -32,6 +32,10 @@ import { localCurrency } from '../../shared/local-currency.ts';
 import { DemoRoles } from './DemoRoles.tsx';
 import { useTitle } from '../../shared/use-title.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { LanguageChoice } from './LanguageChoice.tsx';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
+import { OWN } from '../../words/vocabulary.ts';
 
 /** Drawings and the log are fetched after the list: the page is there first. */
 const JobStrip = lazy(async () => ({ default: (await import('./JobStrip.tsx')).JobStrip }));
@@ -64,30 +68,30 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
     <main style={{ maxWidth: 920, margin: '0 auto', padding: '28px 18px' }}>
       <Group align="baseline" gap="md">
         <img src="/mark.svg" alt="" width={34} height={34} style={{ alignSelf: 'center' }} />
-        <Title order={1}>Long Miter</Title>
-        <Text c="dimmed">from the tape to the saw</Text>
+        <Title order={1}>{t('Long Miter')}</Title>
+        <Text c="dimmed">{t('from the tape to the saw')}</Text>
         <Link to="/library" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
-          Library
+          {t('Library')}
         </Link>
         <Link to="/crew" style={{ color: 'inherit', fontWeight: 600 }}>
-          Crew
+          {t('Crew')}
         </Link>
         <Link to="/bench" style={{ color: 'inherit', fontWeight: 600 }}>
-          Bench
+          {t('Bench')}
         </Link>
       </Group>
       {session && <DemoRoles session={session} />}
       {mayLead && <NewJob />}
-      {isLoading && <Loader aria-label="Loading the jobs" mt="lg" />}
+      {isLoading && <Loader aria-label={t('Loading the jobs')} mt="lg" />}
       {error && (
         <Text role="alert" mt="lg" style={{ color: 'var(--lm-bad)' }}>
-          The jobs cannot be shown: {errorOf(error).detail}.
+          {t('The jobs cannot be shown: {detail}.', { detail: errorOf(error).detail })}
         </Text>
       )}
       {recent.length > 0 && (
         <Stack gap={8} mt="lg">
           <Title order={2} size="h4">
-            Go on
+            {t('Go on')}
           </Title>
           {recent.map((job) => (
             <Suspense key={job.id} fallback={<div className="panel" style={{ height: STRIP_HEIGHT }} />}>
@@ -101,14 +105,14 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
           <TextInput
             style={{ flex: 1, maxWidth: 380 }}
             leftSection={<IconSearch size={17} />}
-            aria-label="Find a job"
-            placeholder="find a job"
+            aria-label={t('Find a job')}
+            placeholder={t('find a job')}
             value={search}
             onChange={(event) => setSearch(event.currentTarget.value)}
           />
           {session?.me?.role !== 'guest' && (
             <Switch
-              label="put away"
+              label={t('put away')}
               checked={away}
               onChange={(event) => setAway(event.currentTarget.checked)}
             />
@@ -118,33 +122,33 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
       {(away || (all && all.length > 0)) && jobs?.length === 0 && (
         <Text mt="lg" c="dimmed">
           {!away
-            ? 'No job of that name is open; it may be put away.'
+            ? t('No job of that name is open; it may be put away.')
             : search.trim() === ''
-              ? 'No job is put away.'
-              : 'No job of that name is put away.'}
+              ? t('No job is put away.')
+              : t('No job of that name is put away.')}
         </Text>
       )}
       {!away && all?.length === 0 && (
         <Text mt="lg" c="dimmed">
-          No job yet. Name one above, choose how it is measured, and walk its first room.
+          {t('No job yet. Name one above, choose how it is measured, and walk its first room.')}
         </Text>
       )}
       {jobs && jobs.length > 0 && (
         <Table mt="lg" verticalSpacing="sm" className="panel" style={{ tableLayout: 'fixed' }}>
           <Table.Thead>
             <Table.Tr>
-              <Table.Th>Job</Table.Th>
+              <Table.Th>{t('Job')}</Table.Th>
               <Table.Th w={110} className="hide-narrow">
-                Measured in
+                {t('Measured in')}
               </Table.Th>
               <Table.Th w={170} className="hide-narrow">
-                Recorded
+                {t('Recorded')}
               </Table.Th>
               <Table.Th w={150} className="hide-narrow">
-                Last change
+                {t('Last change')}
               </Table.Th>
               <Table.Th w={100}>
-                <span className="said-only">what can be done with it</span>
+                <span className="said-only">{t('what can be done with it')}</span>
               </Table.Th>
             </Table.Tr>
           </Table.Thead>
@@ -158,17 +162,18 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
       {all && all.filter((job) => !job.archived).length > 1 && (
         <Text mt="sm">
           <Link to="/together" style={{ color: 'inherit', fontWeight: 600 }}>
-            One purchase for several jobs
+            {t('One purchase for several jobs')}
           </Link>
         </Text>
       )}
+      <LanguageChoice />
     </main>
   );
 }
 
 function NewJob() {
   const [name, setName] = useState('');
-  const [unit, setUnit] = useState<Unit>('in');
+  const [unit, setUnit] = useState<Unit>(OWN === 'us' ? 'in' : 'mm');
   const [room, setRoom] = useState('');
   const [fault, setFault] = useState<string>();
   // Named before it is sent: pressed twice it is one job.
@@ -178,13 +183,19 @@ function NewJob() {
   const navigate = useNavigate();
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
-    if (name.trim() === '') return setFault('give the job a name');
+    if (name.trim() === '') return setFault(t('give the job a name'));
     const currency = localCurrency();
-    const made = await create({ id, name, unit, ...(currency === undefined ? {} : { currency }) });
+    const made = await create({
+      id,
+      name,
+      unit,
+      ...(currency === undefined ? {} : { currency }),
+      ...(OWN === 'us' ? {} : { vocabulary: OWN }),
+    });
     if ('data' in made && made.data) {
       const first = { id: newId(), name: room.trim() };
       if (first.name !== '')
-        await outbox.call(id, `the room ${first.name}`, {
+        await outbox.call(id, t('the room {name}', { name: first.name }), {
           method: 'POST',
           path: `/jobs/${id}/rooms`,
           body: first,
@@ -200,7 +211,7 @@ function NewJob() {
     } catch {
       return void notifications.show({
         color: 'red',
-        message: `${file.name} is not a job file: it is not JSON`,
+        message: t('{name} is not a job file: it is not JSON', { name: file.name }),
       });
     }
     const made = await importJob(value);
@@ -209,7 +220,7 @@ function NewJob() {
     notifications.show({
       color: 'red',
       autoClose: false,
-      title: `${file.name} was not taken in`,
+      title: t('{name} was not taken in', { name: file.name }),
       message:
         issues.length > 0
           ? issues
@@ -226,8 +237,8 @@ function NewJob() {
         <TextInput
           size="md"
           style={{ flex: 1, minWidth: 220 }}
-          aria-label="Name of the new job"
-          placeholder="Name of a new job"
+          aria-label={t('Name of the new job')}
+          placeholder={t('Name of a new job')}
           value={name}
           error={fault}
           onChange={(event) => {
@@ -238,28 +249,28 @@ function NewJob() {
         <TextInput
           size="md"
           w={190}
-          aria-label="Its first room"
-          placeholder="its first room"
+          aria-label={t('Its first room')}
+          placeholder={t('its first room')}
           value={room}
           onChange={(event) => setRoom(event.currentTarget.value)}
         />
         <SegmentedControl
           size="md"
-          aria-label="Unit"
+          aria-label={t('Unit')}
           value={unit}
           onChange={(value) => setUnit(value)}
           data={[
-            { value: 'in', label: 'inches' },
-            { value: 'mm', label: 'mm' },
+            { value: 'in', label: t('inches') },
+            { value: 'mm', label: t('mm') },
           ]}
         />
         <Button size="md" type="submit" loading={isLoading}>
-          Start job
+          {t('Start job')}
         </Button>
         <FileButton accept="application/json,.json" onChange={(file) => void read(file)}>
           {(props) => (
             <Button {...props} size="md" variant="default" leftSection={<IconUpload size={18} />}>
-              Open a job file
+              {t('Open a job file')}
             </Button>
           )}
         </FileButton>
@@ -276,31 +287,40 @@ function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; o
   const [change] = useChangeHeadMutation();
   const rename = async (): Promise<void> => {
     if (name === undefined || name.trim() === job.name) return setName(undefined);
-    if (name.trim() === '') return setFault('give the job a name');
+    if (name.trim() === '') return setFault(t('give the job a name'));
     const done = await change({
       id: job.id,
-      label: `the name of ${job.name}`,
+      label: t('the name of {name}', { name: job.name }),
       set: { name: name.trim() },
       was: { name: job.name },
     });
     if ('data' in done) setName(undefined);
-    else setFault(`not saved: ${errorOf(done.error).issues[0]?.text ?? errorOf(done.error).detail}`);
+    else
+      setFault(
+        t('not saved: {text}', { text: errorOf(done.error).issues[0]?.text ?? errorOf(done.error).detail }),
+      );
   };
   const takeOut = async (): Promise<void> => {
     const done = await change({
       id: job.id,
-      label: `taking ${job.name} out again`,
+      label: t('taking {name} out again', { name: job.name }),
       set: { archived: false },
       was: { archived: true },
     });
     if ('error' in done)
-      notifications.show({ color: 'red', message: `${job.name} could not be taken out; try again` });
+      notifications.show({
+        color: 'red',
+        message: t('{name} could not be taken out; try again', { name: job.name }),
+      });
   };
   const removeJob = async (): Promise<void> => {
     const gone = await remove(job.id);
     if ('error' in gone)
-      notifications.show({ color: 'red', message: `${job.name} could not be deleted; try again` });
-    else undoNotice(`${job.name} is deleted`, async () => void (await restore(job.id)));
+      notifications.show({
+        color: 'red',
+        message: t('{name} could not be deleted; try again', { name: job.name }),
+      });
+    else undoNotice(t('{name} is deleted', { name: job.name }), async () => void (await restore(job.id)));
   };
   return (
     <Table.Tr onPointerEnter={onNear} onFocus={onNear}>
@@ -316,7 +336,7 @@ function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; o
           <Stack gap={2}>
             <TextInput
               autoFocus
-              aria-label={`New name of ${job.name}`}
+              aria-label={t('New name of {name}', { name: job.name })}
               value={name}
               error={fault}
               onChange={(event) => {
@@ -332,12 +352,12 @@ function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; o
           </Stack>
         )}
       </Table.Td>
-      <Table.Td className="hide-narrow">{job.unit === 'in' ? 'inches' : 'mm'}</Table.Td>
+      <Table.Td className="hide-narrow">{job.unit === 'in' ? t('inches') : t('mm')}</Table.Td>
       <Table.Td className="hide-narrow">
-        {job.rooms} {job.rooms === 1 ? 'room' : 'rooms'}, {job.walls} {job.walls === 1 ? 'wall' : 'walls'}
+        {t('{count} rooms', { count: job.rooms })}, {t('{count} walls', { count: job.walls })}
       </Table.Td>
       <Table.Td className="hide-narrow">
-        {new Date(job.updatedAt).toLocaleDateString(undefined, {
+        {new Date(job.updatedAt).toLocaleDateString(language, {
           day: 'numeric',
           month: 'short',
           year: 'numeric',
@@ -350,8 +370,8 @@ function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; o
               size={38}
               variant="subtle"
               color="gray"
-              aria-label={`Take ${job.name} out again`}
-              title="Take it out again"
+              aria-label={t('Take {name} out again', { name: job.name })}
+              title={t('Take it out again')}
               onClick={() => void takeOut()}
             >
               <IconArchiveOff size={18} />
@@ -363,7 +383,7 @@ function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; o
                 size={38}
                 variant="subtle"
                 color="gray"
-                aria-label={`Rename ${job.name}`}
+                aria-label={t('Rename {name}', { name: job.name })}
                 onClick={() => setName(job.name)}
               >
                 <IconPencil size={18} />
@@ -372,7 +392,7 @@ function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; o
                 size={38}
                 variant="subtle"
                 color="gray"
-                aria-label={`Delete ${job.name}`}
+                aria-label={t('Delete {name}', { name: job.name })}
                 onClick={() => void removeJob()}
               >
                 <IconTrash size={18} />

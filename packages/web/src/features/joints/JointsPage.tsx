@@ -11,7 +11,6 @@ import {
   type Room,
   type WatchOut,
 } from '@long-miter/core';
-import { useSpoken } from '../../shared/words.tsx';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { piecePicked, trimPicked, wallPicked } from '../../session/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
@@ -22,7 +21,8 @@ import type { LivePlan } from '../../session/use-plan.ts';
 import { PieceDetails } from './PieceDetails.tsx';
 import { TrimsEditor } from './TrimsEditor.tsx';
 import { WatchList } from './WatchList.tsx';
-import { JOINT_WORDS, partText } from '../../shared/joint-words.ts';
+import { jointText, partText } from '../../shared/joint-words.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -40,7 +40,6 @@ interface Props {
 
 /** Joints: every piece of the room, how its ends are joined, and why. */
 export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, rules }: Props) {
-  const inWords = useSpoken();
   const [open, setOpen] = useState<'trims' | 'rules' | 'watch'>();
   const navigate = useNavigate();
   const shownTrim = useAppSelector((state) => state.ui.trim);
@@ -70,7 +69,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
   return (
     <main className="work joints">
       <div className="joints-side">
-        <section className="panel plan" aria-label="Plan">
+        <section className="panel plan" aria-label={t('Plan')}>
           <PlanDrawing
             room={room}
             unit={job.unit}
@@ -84,7 +83,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
         <section
           ref={side}
           className="panel scroll"
-          aria-label={open === 'trims' ? 'Trims' : 'The piece'}
+          aria-label={open === 'trims' ? t('Trims') : t('The piece')}
           tabIndex={0}
         >
           {open === 'trims' && draft ? (
@@ -103,13 +102,14 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
           ) : (
             <div style={{ padding: '10px 14px' }}>
               <Text c="dimmed">
-                Choose a piece, in the list or on the ribbon, to see its ends, the saw and the reasons, and to
-                overrule a corner. Arrow keys go from piece to piece.
+                {t(
+                  'Choose a piece, in the list or on the ribbon, to see its ends, the saw and the reasons, and to overrule a corner. Arrow keys go from piece to piece.',
+                )}
               </Text>
               <div className="room-watch">
                 {roomWatch.length > 0 && (
                   <Title order={2} size="h5" mt="sm">
-                    Watch out in this room
+                    {t('Watch out in this room')}
                   </Title>
                 )}
                 {roomWatch.map((one, index) => (
@@ -122,13 +122,16 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
           )}
         </section>
       </div>
-      <section className="panel scroll" aria-label="Pieces" style={{ padding: 8 }}>
+      <section className="panel scroll" aria-label={t('Pieces')} style={{ padding: 8 }}>
         <Group justify="space-between" px={8} pb={6} gap={8}>
           <Title order={2} size="h4">
-            {pieces.length} pieces, numbered{' '}
-            {job.settings.houseRules.numbering === 'installation'
-              ? 'by order of installation'
-              : 'from the left of the entry'}
+            {t('{count} pieces, numbered {numbering}', {
+              count: pieces.length,
+              numbering:
+                job.settings.houseRules.numbering === 'installation'
+                  ? t('by order of installation')
+                  : t('from the left of the entry'),
+            })}
           </Title>
           <Group gap={6}>
             <Button
@@ -136,13 +139,16 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
               aria-pressed={open === 'trims'}
               onClick={() => setOpen(open === 'trims' ? undefined : 'trims')}
             >
-              Trims
+              {t('Trims')}
             </Button>
             <Button variant="default" onClick={() => setOpen('rules')}>
-              House rules
+              {t('House rules')}
             </Button>
             <Button variant="default" onClick={() => setOpen('watch')}>
-              Watch-outs {roomWatch.length} here, {watchOuts.length} in all
+              {t('Watch-outs {here} here, {all} in all', {
+                here: roomWatch.length,
+                all: watchOuts.length,
+              })}
             </Button>
           </Group>
         </Group>
@@ -151,10 +157,10 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
             mx={8}
             mb={6}
             size="sm"
-            aria-label="Trim shown"
+            aria-label={t('Trim shown')}
             value={room.trims.some((trim) => trim.id === shownTrim) ? shownTrim! : ''}
             data={[
-              { value: '', label: 'all' },
+              { value: '', label: t('all') },
               ...room.trims.map((trim) => ({
                 value: trim.id,
                 label: job.settings.profiles.find((one) => one.id === trim.profile)?.name ?? trim.id,
@@ -166,7 +172,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
         <CostLine live={live} />
         <div
           role="group"
-          aria-label="Pieces of this room"
+          aria-label={t('Pieces of this room')}
           onKeyDown={(event) => {
             const way = { ArrowDown: 1, ArrowUp: -1 }[event.key];
             const at = pieces.findIndex((piece) => piece.id === selectedPiece);
@@ -197,14 +203,14 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                   {sideOfLoop(room, piece) ?? partText(piece, wallNumber(piece), openingNameOf(named, piece))}
                 </span>
                 <span style={{ textAlign: 'right', fontWeight: 650 }}>
-                  {piece.near === 0 ? 'waste' : <Figure value={piece.near} unit={job.unit} />}
+                  {piece.near === 0 ? t('waste') : <Figure value={piece.near} unit={job.unit} />}
                 </span>
                 <span>
-                  {inWords(JOINT_WORDS[piece.left.joint])} → {inWords(JOINT_WORDS[piece.right.joint])}
+                  {jointText(piece.left.joint)} → {jointText(piece.right.joint)}
                 </span>
                 <span
                   style={{ textAlign: 'right', color: 'var(--mantine-color-dimmed)' }}
-                  title="order of installation"
+                  title={t('order of installation')}
                 >
                   {piece.order}
                 </span>
@@ -258,14 +264,19 @@ function CostLine({ live }: { live: LivePlan }) {
   return (
     <Text size="sm" c="dimmed" px={8} pb={4} role="status">
       {plan
-        ? `Stock and splices come to ${formatMoney(cost, coin)}${
-            change === 0
-              ? ''
-              : `, ${formatMoney(Math.abs(change), coin)} ${change > 0 ? 'more' : 'less'} than before`
-          }.`
+        ? t('Stock and splices come to {cost}{change}.', {
+            cost: formatMoney(cost, coin),
+            change:
+              change === 0
+                ? ''
+                : t(', {change} {way} than before', {
+                    change: formatMoney(Math.abs(change), coin),
+                    way: change > 0 ? t('more') : t('less'),
+                  }),
+          })
         : working
-          ? `Came to ${formatMoney(cost, coin)}; the new cut plan is being worked out.`
-          : `Came to ${formatMoney(cost, coin)}.`}
+          ? t('Came to {cost}; the new cut plan is being worked out.', { cost: formatMoney(cost, coin) })
+          : t('Came to {cost}.', { cost: formatMoney(cost, coin) })}
     </Text>
   );
 }

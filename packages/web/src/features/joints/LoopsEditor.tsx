@@ -19,6 +19,7 @@ import {
 import { CommitField } from '../../shared/CommitField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -48,18 +49,18 @@ function LoopRow({ loop, unit, edit }: { loop: CeilingLoop; unit: Unit; edit: Ed
   };
   const closure = closeRoom({ id: loop.id, name, closed: loop.closed ?? true, walls: loop.walls, trims: [] });
   return (
-    <Group gap={8} align="flex-start" wrap="wrap" role="group" aria-label={`Loop ${name}`}>
+    <Group gap={8} align="flex-start" wrap="wrap" role="group" aria-label={t('Loop {name}', { name })}>
       <CommitField
         size="sm"
         w={110}
-        label="name"
+        label={t('name')}
         text={name}
-        onCommit={(text) => (text.trim() === '' ? 'give it a name' : keep({ ...loop, name: text.trim() }))}
+        onCommit={(text) => (text.trim() === '' ? t('give it a name') : keep({ ...loop, name: text.trim() }))}
       />
       <CommitField
         size="sm"
         w={110}
-        label="its ceiling at"
+        label={t('its ceiling at')}
         text={formatLength(loop.height, unit, { inchParts: 32 })}
         onCommit={(text) => {
           const read = parseLength(text, unit);
@@ -69,15 +70,15 @@ function LoopRow({ loop, unit, edit }: { loop: CeilingLoop; unit: Unit; edit: Ed
       <CommitField
         size="sm"
         style={{ flex: 1, minWidth: 190 }}
-        label="sides, clockwise"
+        label={t('sides, clockwise')}
         text={lengths}
         onCommit={(text) => sides(text, corners)}
       />
       <CommitField
         size="sm"
         w={150}
-        label="corners after them"
-        placeholder="square, assumed"
+        label={t('corners after them')}
+        placeholder={t('square, assumed')}
         text={corners}
         onCommit={(text) => sides(lengths, text)}
       />
@@ -85,14 +86,16 @@ function LoopRow({ loop, unit, edit }: { loop: CeilingLoop; unit: Unit; edit: Ed
         size={36}
         mt={24}
         variant="default"
-        aria-label={`Take ${name} out of the ceiling`}
+        aria-label={t('Take {name} out of the ceiling', { name })}
         onClick={() => edit((survey) => removeLoop(survey, loop.id))}
       >
         <IconTrash size={18} />
       </ActionIcon>
       {closure && !closesWell(closure) && (
         <Text size="sm" w="100%" style={{ color: 'var(--lm-bad)' }}>
-          ▲ its sides miss closing by {formatWithUnit(closure.gap, unit)}: a figure is wrong
+          {t('▲ its sides miss closing by {gap}: a figure is wrong', {
+            gap: formatWithUnit(closure.gap, unit),
+          })}
         </Text>
       )}
     </Group>
@@ -112,13 +115,13 @@ function NewLoop({ survey, unit, edit }: Props) {
         style={{ alignSelf: 'start' }}
         onClick={() => setOpen(true)}
       >
-        Add a tray or soffit
+        {t('Add a tray or soffit')}
       </Button>
     );
   const add = (): void => {
     const id = newLoopId(survey, TAB_TAG);
     const at = parseLength(height, unit);
-    if (!at.ok) return setFault(`its ceiling: ${at.issues[0].text}`);
+    if (!at.ok) return setFault(t('its ceiling: {text}', { text: at.issues[0].text }));
     const read = readLoop(sides, '', id, unit);
     if (!read.ok) return setFault(read.issues[0].text);
     const wrong = edit((now) =>
@@ -136,7 +139,7 @@ function NewLoop({ survey, unit, edit }: Props) {
       <TextInput
         size="sm"
         w={120}
-        label="its ceiling at"
+        label={t('its ceiling at')}
         autoComplete="off"
         value={height}
         onChange={(event) => setHeight(event.currentTarget.value)}
@@ -144,15 +147,15 @@ function NewLoop({ survey, unit, edit }: Props) {
       <TextInput
         size="sm"
         style={{ flex: 1, minWidth: 200 }}
-        label="sides, clockwise"
-        placeholder="94 1/2, 63: two are a rectangle"
+        label={t('sides, clockwise')}
+        placeholder={t('94 1/2, 63: two are a rectangle')}
         autoComplete="off"
         value={sides}
         onChange={(event) => setSides(event.currentTarget.value)}
         onKeyDown={(event) => event.key === 'Enter' && add()}
       />
       <Button variant="default" onClick={add}>
-        Add it
+        {t('Add it')}
       </Button>
       {fault !== undefined && (
         <Text role="alert" size="sm" w="100%" style={{ color: 'var(--lm-bad)' }}>

@@ -16,12 +16,12 @@ import {
   type Room,
   type Unit,
 } from '@long-miter/core';
-import { useSpoken } from '../../shared/words.tsx';
 import { Figure } from '../../shared/Figure.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
 import { endText } from '../../shared/joint-words.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly piece: Piece;
@@ -34,7 +34,6 @@ interface Props {
 
 /** Everything about the selected piece: figures, both ends, the reason for each, and the choice at its corners. */
 export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) {
-  const inWords = useSpoken();
   const far = piece.near + piece.left.reach + piece.right.reach;
   const profile = sawnAs(
     piece,
@@ -48,7 +47,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       gap={8}
       p="6px 10px 14px 16px"
       style={{ borderLeft: '4px solid var(--lm-picked)' }}
-      aria-label={`Piece ${piece.label}`}
+      aria-label={t('Piece {label}', { label: piece.label })}
       role="region"
     >
       <Group gap="xl">
@@ -57,7 +56,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
         </Text>
         <div>
           <Text size="xs" c="dimmed">
-            back (near line)
+            {t('back (near line)')}
           </Text>
           <Text fw={700} fz={26}>
             <Figure value={piece.near} unit={unit} withUnit />
@@ -65,27 +64,29 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
         </div>
         <div>
           <Text size="xs" c="dimmed">
-            face (far line)
+            {t('face (far line)')}
           </Text>
           <Text fw={600} fz={20}>
             <Figure value={far} unit={unit} withUnit />
           </Text>
         </div>
-        <Text c="dimmed">hung as number {piece.order}</Text>
+        <Text c="dimmed">{t('hung as number {order}', { order: piece.order })}</Text>
         {piece.allowance !== 0 && (
           <Text size="sm">
-            {formatWithUnit(Math.abs(piece.allowance), unit)} {piece.allowance > 0 ? 'longer' : 'shorter'}{' '}
-            than its place
+            {t('{allowance} {way} than its place', {
+              allowance: formatWithUnit(Math.abs(piece.allowance), unit),
+              way: piece.allowance > 0 ? t('longer') : t('shorter'),
+            })}
           </Text>
         )}
       </Group>
       <div className="both-ends">
         {(['left', 'right'] as const).map((side) => (
-          <section key={side} aria-label={`${side} end`}>
+          <section key={side} aria-label={t('{side} end', { side })}>
             <Text size="xs" c="dimmed">
-              {side} end
+              {t('{side} end', { side })}
             </Text>
-            <Text fw={650}>{inWords(endText(piece[side]))}</Text>
+            <Text fw={650}>{endText(piece[side])}</Text>
             <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />
             <Text size="sm" c="dimmed">
               {settingText(piece[side].saw, profile)}
@@ -165,7 +166,6 @@ function JointPicture({
 
 /** At each inside corner of the piece: leave the choice to the house rules or pin it by hand. */
 function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit' | 'pieces'>) {
-  const inWords = useSpoken();
   const run = quick.layout.rooms[0]?.runs.find((one) => one.run.frame.trim.id === piece.trim)?.run;
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   // Sides of a tray are no walls: their corners are inside ones as they are measured.
@@ -187,17 +187,20 @@ function CornerChoice({ piece, room, quick, edit }: Omit<Props, 'unit' | 'pieces
     met === undefined ? null : (
       <Group key={side} gap="sm" align="center">
         <Text size="sm" w={96}>
-          {side} corner
+          {t('{side} corner', { side })}
         </Text>
         <SegmentedControl
           size="xs"
-          aria-label={`${side} corner of ${piece.label}`}
+          aria-label={t('{side} corner of {label}', { side, label: piece.label })}
           value={met.joint.pin ?? 'rule'}
           data={[
-            { value: 'rule', label: 'house rule' },
-            { value: 'through-left', label: `wall ${index + 1} through` },
-            { value: 'through-right', label: `wall ${((index + 1) % room.walls.length) + 1} through` },
-            { value: 'miter', label: inWords('miter') },
+            { value: 'rule', label: t('house rule') },
+            { value: 'through-left', label: t('wall {index} through', { index: index + 1 }) },
+            {
+              value: 'through-right',
+              label: t('wall {index} through', { index: ((index + 1) % room.walls.length) + 1 }),
+            },
+            { value: 'miter', label: t('miter') },
           ]}
           onChange={(value) =>
             edit((survey) => pinJoint(survey, index, piece.trim, value === 'rule' ? undefined : value))

@@ -11,6 +11,7 @@ import {
 } from '@long-miter/core';
 import { Typeset } from '../../shared/Figure.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 /** Places listed at once: the best ones. */
 const LISTED = 5;
@@ -33,30 +34,37 @@ export function SplicePlaces({ piece, room, quick, unit, edit }: Props) {
     void edit((survey) => moveSplice(survey, piece.trim, wall, pinnedAt(survey.trims, piece, pinned), to));
   const best = [...places].sort((a, b) => b.score - a.score).slice(0, LISTED);
   return (
-    <div role="group" aria-label={`Splice of ${piece.label}`}>
+    <div role="group" aria-label={t('Splice of {label}', { label: piece.label })}>
       <Text size="sm" fw={650}>
-        Splice
-        {pinned ? `, pinned ${formatWithUnit(pinned.centre, unit)} from the left: score ${pinned.score}` : ''}
+        {t('Splice{pinned}', {
+          pinned: pinned
+            ? t(', pinned {center} from the left: score {score}', {
+                center: formatWithUnit(pinned.centre, unit),
+                score: pinned.score,
+              })
+            : '',
+        })}
       </Text>
       {pinned && (
         <Group gap={8}>
-          <Text size="sm">{pinned.notes.join(', ') || 'nothing against it'}</Text>
+          <Text size="sm">{pinned.notes.join(', ') || t('nothing against it')}</Text>
           <Button size="compact-sm" variant="default" onClick={() => pin(undefined)}>
-            Release it
+            {t('Release it')}
           </Button>
         </Group>
       )}
       {best.map((place) => (
         <Group key={place.centre} gap={8} wrap="nowrap">
           <Text size="sm" w={180}>
-            <Typeset text={formatWithUnit(place.centre, unit)} />, score {place.score}
+            <Typeset text={formatWithUnit(place.centre, unit)} />
+            {t(', score {score}', { score: place.score })}
           </Text>
           <Text size="sm" c="dimmed" style={{ flex: 1 }}>
-            {[place.onStud ? 'on a stud' : '', ...place.notes].filter((one) => one !== '').join(', ') ||
-              'nothing against it'}
+            {[place.onStud ? t('on a stud') : '', ...place.notes].filter((one) => one !== '').join(', ') ||
+              t('nothing against it')}
           </Text>
           <Button size="compact-sm" variant="default" onClick={() => pin(place.centre)}>
-            Pin here
+            {t('Pin here')}
           </Button>
         </Group>
       ))}

@@ -19,7 +19,6 @@ import {
   type TrimUse,
   type Unit,
 } from '@long-miter/core';
-import { useSpoken } from '../../shared/words.tsx';
 import { useCommands } from '../../session/use-commands.ts';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
@@ -27,15 +26,17 @@ import { LengthField } from '../../shared/LengthField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { LoopsEditor } from './LoopsEditor.tsx';
+import { later } from '../../words/later.ts';
+import { t } from '../../words/t.ts';
 
 const NAMES: Readonly<Record<TrimUse, string>> = {
-  base: 'base',
-  shoe: 'shoe',
-  backer: 'backer',
-  'chair-rail': 'chair rail',
-  'picture-rail': 'picture rail',
-  crown: 'crown',
-  casing: 'casing',
+  base: later('base'),
+  shoe: later('shoe'),
+  backer: later('backer'),
+  'chair-rail': later('chair rail'),
+  'picture-rail': later('picture rail'),
+  crown: later('crown'),
+  casing: later('casing'),
 };
 
 interface Props {
@@ -46,13 +47,12 @@ interface Props {
 
 /** Which trims the room has, on which walls, how high, and what lies on what. */
 export function TrimsEditor({ job, survey, edit }: Props) {
-  const inWords = useSpoken();
   const { addProfile, putItem } = useCommands(job.id);
   const { unit, settings } = job;
   const [refused, setRefused] = useState<string>();
   const add = (use: TrimUse): void => {
     if (traitsOf({ use }).atCeiling && survey.ceilingHeight === undefined)
-      return setRefused(`write the height of the ceiling first: ${inWords('crown')} hangs from it`);
+      return setRefused(t('write the height of the ceiling first: crown hangs from it'));
     const known = settings.profiles.find((one) => one.use === use);
     // A first profile of that use comes with stock, and one that nothing is for sale of gets some: a trim that is added can
     // be planned. Sizes and prices are put right in the set-up and under Stock.
@@ -75,8 +75,8 @@ export function TrimsEditor({ job, survey, edit }: Props) {
       <CommitField
         size="sm"
         w={150}
-        label="height of the ceiling"
-        placeholder="for crown"
+        label={t('height of the ceiling')}
+        placeholder={t('for crown')}
         text={
           survey.ceilingHeight === undefined
             ? ''
@@ -103,17 +103,18 @@ export function TrimsEditor({ job, survey, edit }: Props) {
         />
       ))}
       <LoopsEditor survey={survey} unit={unit} edit={edit} />
-      {survey.trims.length === 0 && <Text c="dimmed">No trim in this room yet.</Text>}
+      {survey.trims.length === 0 && <Text c="dimmed">{t('No trim in this room yet.')}</Text>}
       <Group gap={6}>
         {TRIM_USES.map((use) => (
           <Button key={use} size="compact-md" variant="default" onClick={() => add(use)}>
-            Add {inWords(NAMES[use])}
+            {t('Add {trim}', { trim: t(NAMES[use]) })}
           </Button>
         ))}
       </Group>
       <Text size="sm" c="dimmed">
-        A trim that the job has no profile or no stock for gets usual ones at example prices: put the sizes
-        right in the set-up, the prices under Stock.
+        {t(
+          'A trim that the job has no profile or no stock for gets usual ones at example prices: put the sizes right in the set-up, the prices under Stock.',
+        )}
       </Text>
     </Stack>
   );
@@ -145,17 +146,17 @@ function TrimRow({
     );
   };
   return (
-    <Group gap={8} align="flex-end" wrap="wrap" role="group" aria-label={`Trim ${name}`}>
+    <Group gap={8} align="flex-end" wrap="wrap" role="group" aria-label={t('Trim {name}', { name })}>
       <NativeSelect
-        label="profile"
+        label={t('profile')}
         value={trim.profile}
         data={[
-          ...(profile ? [] : [{ value: trim.profile, label: 'not in the job any more' }]),
+          ...(profile ? [] : [{ value: trim.profile, label: t('not in the job any more') }]),
           ...profiles
             .filter((one) => (trim.on === 'openings') === traitsOf(one).aroundOpenings)
             .map((one) => ({ value: one.id, label: one.name })),
         ]}
-        error={profile ? undefined : 'choose another, or take the trim out of the room'}
+        error={profile ? undefined : t('choose another, or take the trim out of the room')}
         onChange={(event) => {
           const next = event.currentTarget.value;
           edit((now) => changeTrim(now, trim.id, { profile: next }));
@@ -164,7 +165,7 @@ function TrimRow({
       {rail && (
         <div style={{ width: 110 }}>
           <LengthField
-            label="lower edge at"
+            label={t('lower edge at')}
             showLabel
             unit={unit}
             value={trim.height ?? 0}
@@ -175,11 +176,14 @@ function TrimRow({
       )}
       {profile && traitsOf(profile).atCeiling && (survey.ceilings ?? []).length > 0 && (
         <NativeSelect
-          label="runs along"
+          label={t('runs along')}
           value={trim.on}
           data={[
-            { value: 'walls', label: 'the walls' },
-            ...survey.ceilings!.map((loop) => ({ value: `ceiling:${loop.id}`, label: loop.name ?? 'tray' })),
+            { value: 'walls', label: t('the walls') },
+            ...survey.ceilings!.map((loop) => ({
+              value: `ceiling:${loop.id}`,
+              label: loop.name ?? t('tray'),
+            })),
           ]}
           onChange={(event) => {
             const on = event.currentTarget.value as Trim['on'];
@@ -189,11 +193,11 @@ function TrimRow({
       )}
       {profile && traitsOf(profile).sprung && (
         <NativeSelect
-          label="hung"
+          label={t('hung')}
           value={trim.seatDown ?? 'usual'}
           data={[
-            { value: 'usual', label: 'its usual edge down' },
-            { value: 'other', label: 'the other edge down' },
+            { value: 'usual', label: t('its usual edge down') },
+            { value: 'other', label: t('the other edge down') },
           ]}
           onChange={(event) => {
             const seatDown = event.currentTarget.value === 'other' ? ('other' as const) : undefined;
@@ -205,23 +209,23 @@ function TrimRow({
       {trim.measuredClosing && (
         <Group gap={6} mb={8} wrap="nowrap">
           <Text size="sm">
-            closing piece measured <Typeset text={formatWithUnit(trim.measuredClosing.near, unit)} />
+            {t('closing piece measured')} <Typeset text={formatWithUnit(trim.measuredClosing.near, unit)} />
           </Text>
           <Button
             size="compact-sm"
             variant="default"
             onClick={() => edit((now) => changeTrim(now, trim.id, { measuredClosing: undefined }))}
           >
-            Measure it again
+            {t('Measure it again')}
           </Button>
         </Group>
       )}
       {trim.on === 'walls' && others.length > 0 && (
         <NativeSelect
-          label="lies on"
+          label={t('lies on')}
           value={trim.standsOn ?? ''}
           data={[
-            { value: '', label: 'the wall' },
+            { value: '', label: t('the wall') },
             ...others.map((one) => ({
               value: one.id,
               label: profiles.find((other) => other.id === one.profile)?.name ?? one.id,
@@ -237,7 +241,9 @@ function TrimRow({
         <Popover withArrow shadow="md" width={240}>
           <Popover.Target>
             <Button variant="default">
-              {trim.walls ? `on ${trim.walls.length} of ${survey.walls.length} walls` : 'on all walls'}
+              {trim.walls
+                ? t('on {some} of {all} walls', { some: trim.walls.length, all: survey.walls.length })
+                : t('on all walls')}
             </Button>
           </Popover.Target>
           <Popover.Dropdown>
@@ -245,7 +251,7 @@ function TrimRow({
               {survey.walls.map((wall, index) => (
                 <Checkbox
                   key={wall.id}
-                  label={`wall ${index + 1}`}
+                  label={t('wall {index}', { index: index + 1 })}
                   checked={onWalls.has(wall.id)}
                   onChange={(event) => setWall(wall.id, event.currentTarget.checked)}
                 />
@@ -257,7 +263,7 @@ function TrimRow({
       <ActionIcon
         size={36}
         variant="default"
-        aria-label={`Take ${name} out of the room`}
+        aria-label={t('Take {name} out of the room', { name })}
         onClick={() => edit((now) => removeTrim(now, trim.id))}
       >
         <IconTrash size={18} />
@@ -281,12 +287,12 @@ function BackerField({
   return (
     <>
       <NativeSelect
-        label="strip behind it"
+        label={t('strip behind it')}
         value={backer?.profile ?? ''}
         data={[
-          { value: '', label: 'none' },
+          { value: '', label: t('none') },
           ...(backer && !strips.some((one) => one.id === backer.profile)
-            ? [{ value: backer.profile, label: 'not in the job any more' }]
+            ? [{ value: backer.profile, label: t('not in the job any more') }]
             : []),
           ...strips.map((one) => ({ value: one.id, label: one.name })),
         ]}
@@ -300,7 +306,7 @@ function BackerField({
       {backer && (
         <Checkbox
           mb={8}
-          label="its edge bevelled"
+          label={t('its edge bevelled')}
           checked={backer.bevelled === true}
           onChange={(event) => {
             const bevelled = event.currentTarget.checked;

@@ -9,6 +9,7 @@ import {
 } from '@long-miter/core';
 import { useSheet } from '../../session/use-sheet.ts';
 import { Typeset } from '../../shared/Figure.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly opened: boolean;
@@ -19,7 +20,7 @@ interface Props {
 }
 
 /** What is about no room in particular comes last; nothing that is counted is left out. */
-const WHOLE_JOB = { id: undefined, name: 'the whole job' };
+const WHOLE_JOB = { id: undefined, name: t('the whole job') };
 
 /** Everything to look out for in the job: where, why, and what to do. */
 export function WatchList({ opened, onClose, list, job, onPick }: Props) {
@@ -30,15 +31,15 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
       onClose={onClose}
       position="right"
       size={620}
-      title={<Text fw={650}>Watch out: {list.length === 1 ? '1 thing' : `${list.length} things`}</Text>}
-      closeButtonProps={{ 'aria-label': 'Close the watch-outs' }}
+      title={<Text fw={650}>{t('Watch out: {count} things', { count: list.length })}</Text>}
+      closeButtonProps={{ 'aria-label': t('Close the watch-outs') }}
     >
-      {list.length === 0 && <Text c="dimmed">Nothing in this job asks for special care.</Text>}
+      {list.length === 0 && <Text c="dimmed">{t('Nothing in this job asks for special care.')}</Text>}
       {[...job.rooms, WHOLE_JOB].map((room) => {
         const own = list.filter((one) => (known.has(one.room) ? one.room : undefined) === room.id);
         if (own.length === 0) return null;
         return (
-          <section key={room.id ?? ''} aria-label={`Watch-outs of ${room.name}`}>
+          <section key={room.id ?? ''} aria-label={t('Watch-outs of {name}', { name: room.name })}>
             <Text fw={650} mt="sm">
               {room.name}
             </Text>
@@ -85,14 +86,14 @@ function BehindPipes({ job, watch }: { job: JobRecord; watch: WatchOut }) {
         size="compact-sm"
         onClick={() => edit((survey) => moveSplice(survey, trim, wall, undefined, at))}
       >
-        Splice it behind the pipes
+        {t('Splice it behind the pipes')}
       </Button>
       <Button
         size="compact-sm"
         variant="default"
         onClick={() => edit((survey) => setComesOff(survey, index, from, to, true))}
       >
-        The radiator comes off
+        {t('The radiator comes off')}
       </Button>
     </Group>
   );

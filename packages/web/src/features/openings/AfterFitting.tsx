@@ -1,6 +1,7 @@
 import { Group, NativeSelect } from '@mantine/core';
 import type { JobRecord, Opening } from '@long-miter/core';
 import { SizeField } from '../../shared/SettledField.tsx';
+import { t } from '../../words/t.ts';
 
 /** Head corners that stayed open when they were fitted: what is written here is answered above with the shave. */
 export function AfterFitting(props: {
@@ -23,12 +24,12 @@ export function AfterFitting(props: {
             <NativeSelect
               size="sm"
               style={{ flex: 1 }}
-              label={`${corner} head corner`}
+              label={t('{corner} head corner', { corner })}
               value={open?.at ?? ''}
               data={[
-                { value: '', label: 'not fitted, or closed' },
-                { value: 'inner', label: 'open at the inner point' },
-                { value: 'outer', label: 'open at the outer point' },
+                { value: '', label: t('not fitted, or closed') },
+                { value: 'inner', label: t('open at the inner point') },
+                { value: 'outer', label: t('open at the outer point') },
               ]}
               onChange={(event) => {
                 const at = event.currentTarget.value;
@@ -41,7 +42,7 @@ export function AfterFitting(props: {
             {open && (
               <SizeField
                 w={76}
-                aria-label={`${corner} head corner, open by`}
+                aria-label={t('{corner} head corner, open by', { corner })}
                 unit={unit}
                 value={open.by}
                 onTake={(by) => set(corner, { ...open, by })}

@@ -2,6 +2,7 @@ import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { freeName, parsePosition, type JobRecord } from '@long-miter/core';
 import { listOpenings, type Listed } from './openings-of.ts';
+import { t } from '../../words/t.ts';
 
 interface AlikeProps {
   readonly job: JobRecord;
@@ -28,7 +29,7 @@ export function Alike({ job, listed, taken, onSame, onMore }: AlikeProps) {
       names.add(name);
       places.push({ at: read.value.value, name });
     }
-    if (places.length === 0) return setFault('write where they are, with commas between: 60, 104');
+    if (places.length === 0) return setFault(t('write where they are, with commas between: 60, 104'));
     const wrong = onMore(places);
     setFault(wrong);
     if (wrong === undefined) setText('');
@@ -39,10 +40,10 @@ export function Alike({ job, listed, taken, onSame, onMore }: AlikeProps) {
         <>
           <NativeSelect
             size="xs"
-            label="same as"
+            label={t('same as')}
             value=""
             data={[
-              { value: '', label: 'choose one' },
+              { value: '', label: t('choose one') },
               ...others.map((row) => ({ value: row.key, label: `${row.name}, ${row.room.name}` })),
             ]}
             onChange={(event) => {
@@ -52,7 +53,7 @@ export function Alike({ job, listed, taken, onSame, onMore }: AlikeProps) {
           />
           <Switch
             size="xs"
-            label="and the same measures"
+            label={t('and the same measures')}
             checked={measures}
             onChange={(event) => setMeasures(event.currentTarget.checked)}
           />
@@ -60,7 +61,7 @@ export function Alike({ job, listed, taken, onSame, onMore }: AlikeProps) {
       )}
       <TextInput
         size="xs"
-        label={`more like ${listed.name} on this wall, at`}
+        label={t('more like {name} on this wall, at', { name: listed.name })}
         placeholder="60, 104"
         autoComplete="off"
         value={text}
@@ -69,7 +70,7 @@ export function Alike({ job, listed, taken, onSame, onMore }: AlikeProps) {
         onKeyDown={(event) => event.key === 'Enter' && more()}
       />
       <Button size="compact-sm" variant="default" onClick={more} style={{ alignSelf: 'end' }}>
-        Add them
+        {t('Add them')}
       </Button>
     </div>
   );

@@ -13,9 +13,10 @@ import {
   type SideName,
 } from '@long-miter/core';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { useSpoken } from '../../shared/words.tsx';
 import { useCommands } from '../../session/use-commands.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { later } from '../../words/later.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -28,18 +29,17 @@ interface Props {
 
 const ADD = '+';
 const PART_WORDS: Readonly<Record<PartStock, string>> = {
-  stool: 'stool',
-  apron: 'apron',
-  band: 'back band',
-  plinth: 'plinths',
-  block: 'blocks',
-  cap: 'cap on the head',
-  jamb: 'jamb strips',
+  stool: later('stool'),
+  apron: later('apron'),
+  band: later('back band'),
+  plinth: later('plinths'),
+  block: later('blocks'),
+  cap: later('cap on the head'),
+  jamb: later('jamb strips'),
 };
 
 /** What one side of an opening is dressed with. What is left to the house rule says what that is. */
 export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props) {
-  const spoken = useSpoken();
   const { addProfile, setRules } = useCommands(job.id);
   const { profiles } = job.settings;
   const { unit } = job;
@@ -75,12 +75,15 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
     <NativeSelect
       key={key}
       size="sm"
-      label={spoken(PART_WORDS[key])}
+      label={t(PART_WORDS[key])}
       value={value ?? ''}
       data={[
-        { value: '', label: byRule === undefined ? 'none' : `house rule: ${nameOf(byRule)}` },
+        {
+          value: '',
+          label: byRule === undefined ? t('none') : t('house rule: {nameOf}', { nameOf: nameOf(byRule) }),
+        },
         ...stockFor(profiles, key).map((profile) => ({ value: profile.id, label: profile.name })),
-        { value: ADD, label: `add ${PART_WORDS[key]} to the job` },
+        { value: ADD, label: t('add {key} to the job', { key: PART_WORDS[key] }) },
       ]}
       onChange={(event) => {
         const chosen = event.currentTarget.value;
@@ -97,7 +100,7 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
       label={label}
       value={own[key] ?? ''}
       data={[
-        { value: '', label: 'as the casing' },
+        { value: '', label: t('as the casing') },
         ...casings.map((profile) => ({ value: profile.id, label: profile.name })),
       ]}
       onChange={(event) => setKit({ [key]: event.currentTarget.value || undefined })}
@@ -126,10 +129,10 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
     <div className="kit">
       <NativeSelect
         size="sm"
-        label={spoken('casing')}
+        label={t('casing')}
         value={casing}
         data={[
-          { value: '', label: 'none' },
+          { value: '', label: t('none') },
           ...casings.map((profile) => ({ value: profile.id, label: profile.name })),
         ]}
         onChange={(event) => setCasing(event.currentTarget.value)}
@@ -137,22 +140,25 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
       {cased && !framed && (
         <NativeSelect
           size="sm"
-          label="head corners"
+          label={t('head corners')}
           value={own.corners ?? ''}
           data={[
-            { value: '', label: `house rule: ${CORNERS[ruled.corners ?? 'miter']}` },
-            { value: 'miter', label: spoken(CORNERS.miter) },
-            { value: 'butt', label: CORNERS.butt },
-            { value: 'block', label: CORNERS.block },
+            {
+              value: '',
+              label: t('house rule: {corners}', { corners: t(CORNERS[ruled.corners ?? 'miter']) }),
+            },
+            { value: 'miter', label: t(CORNERS.miter) },
+            { value: 'butt', label: t(CORNERS.butt) },
+            { value: 'block', label: t(CORNERS.block) },
           ]}
           onChange={(event) =>
             setKit({ corners: (event.currentTarget.value || undefined) as Kit['corners'] })
           }
         />
       )}
-      {cased && other('head', 'head of')}
-      {cased && other('leg', 'legs of')}
-      {framed && other('sill', 'sill piece of')}
+      {cased && other('head', t('head of'))}
+      {cased && other('leg', t('legs of'))}
+      {framed && other('sill', t('sill piece of'))}
       {cased && kit.corners === 'butt' && length('overhang', 'overhang')}
       {window && side === 'this' && (
         <>
@@ -161,11 +167,11 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
           {opening.stool !== undefined && (
             <NativeSelect
               size="sm"
-              label="sill height is to"
+              label={t('sill height is to')}
               value={opening.sillIs ?? 'stool-top'}
               data={[
-                { value: 'stool-top', label: 'the stool’s top' },
-                { value: 'frame', label: 'the frame' },
+                { value: 'stool-top', label: t('the stool’s top') },
+                { value: 'frame', label: t('the frame') },
               ]}
               onChange={(event) =>
                 change({ sillIs: event.currentTarget.value === 'frame' ? 'frame' : undefined })
@@ -181,24 +187,24 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
           (key !== 'plinth' || !window) &&
           (key !== 'block' || kit.corners === 'block'),
       ).map((key) => part(key, own[key], (id) => setKit({ [key]: id }), ruled[key]))}
-      {cased && kit.plinth !== undefined && !window && length('plinthHeight', 'plinth height')}
-      {cased && kit.cap !== undefined && length('capOverhang', 'cap overhang')}
+      {cased && kit.plinth !== undefined && !window && length('plinthHeight', t('plinth height'))}
+      {cased && kit.cap !== undefined && length('capOverhang', t('cap overhang'))}
       {side === 'this' && kit.jamb !== undefined && (
         <NativeSelect
           size="sm"
-          label="which strips run over"
+          label={t('which strips run over')}
           value={own.lap ?? ruled.lap ?? 'head'}
           data={[
-            { value: 'head', label: 'head over the sides' },
-            { value: 'sides', label: 'sides over the head' },
+            { value: 'head', label: t('head over the sides') },
+            { value: 'sides', label: t('sides over the head') },
           ]}
           onChange={(event) => setKit({ lap: event.currentTarget.value as Kit['lap'] })}
         />
       )}
-      {side === 'this' && kit.jamb !== undefined && length('jambReveal', 'strip set back')}
+      {side === 'this' && kit.jamb !== undefined && length('jambReveal', t('strip set back'))}
       {window && side === 'this' && opening.stool === undefined && cased && (
         <Checkbox
-          label="cased all round"
+          label={t('cased all round')}
           checked={opening.picture ?? false}
           onChange={(event) => change({ picture: event.currentTarget.checked || undefined })}
         />
@@ -206,14 +212,14 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
       {side === 'this' && (
         <NativeSelect
           size="sm"
-          label="something in the way"
+          label={t('something in the way')}
           value={opening.clear ?? ''}
           data={[
-            { value: '', label: 'nothing' },
-            { value: 'blind', label: 'a blind: no casing' },
-            { value: 'shutter', label: 'a shutter: no casing' },
-            { value: 'tile', label: 'tile: no casing' },
-            { value: 'other', label: 'something: no casing' },
+            { value: '', label: t('nothing') },
+            { value: 'blind', label: t('a blind: no casing') },
+            { value: 'shutter', label: t('a shutter: no casing') },
+            { value: 'tile', label: t('tile: no casing') },
+            { value: 'other', label: t('something: no casing') },
           ]}
           onChange={(event) =>
             change({ clear: (event.currentTarget.value || undefined) as Opening['clear'] })
@@ -225,7 +231,10 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
           size="compact-sm"
           variant="default"
           style={{ alignSelf: 'end' }}
-          title={`What is chosen here for parts and corners becomes the house rule; ${opening.kind === 'window' ? 'windows' : 'others'} that chose for themselves keep theirs`}
+          title={t(
+            'What is chosen here for parts and corners becomes the house rule; {kind} that chose for themselves keep theirs',
+            { kind: opening.kind === 'window' ? t('windows') : t('others') },
+          )}
           onClick={() => {
             const { houseRules } = job.settings;
             const wrong = setRules({
@@ -239,14 +248,14 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
               setKit(Object.fromEntries(Object.keys(ruleOf(own)).map((key) => [key, undefined])));
           }}
         >
-          House rule for every {KIND_RULE[opening.kind]}
+          {t('House rule for every {kind}', { kind: KIND_RULE[opening.kind] })}
         </Button>
       )}
       {side === 'this' && cased && (
         <Switch
           size="xs"
-          label="joined on the bench"
-          title="Glued up as one unit and set as one; its head does not wait for a measure"
+          label={t('joined on the bench')}
+          title={t('Glued up as one unit and set as one; its head does not wait for a measure')}
           checked={kit.oneUnit ?? false}
           onChange={(event) => setKit({ oneUnit: event.currentTarget.checked || undefined })}
         />
@@ -254,8 +263,8 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
       {side === 'this' && opening.kind !== 'pocket' && cased && (
         <Switch
           size="xs"
-          label="comes off again"
-          title="Head and one leg screwed and capped, not glued"
+          label={t('comes off again')}
+          title={t('Head and one leg screwed and capped, not glued')}
           checked={opening.removable ?? false}
           onChange={(event) => change({ removable: event.currentTarget.checked || undefined })}
         />
@@ -268,11 +277,15 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props)
 const ruleOf = ({ ripLeft: _left, ripRight: _right, ...kit }: Kit): Kit => kit;
 
 const KIND_RULE: Readonly<Record<Opening['kind'], string>> = {
-  door: 'door',
-  cased: 'cased opening',
-  pocket: 'pocket door',
-  window: 'window',
-  drywall: 'plain opening',
+  door: t('door'),
+  cased: t('cased opening'),
+  pocket: t('pocket door'),
+  window: t('window'),
+  drywall: t('plain opening'),
 };
 
-const CORNERS = { miter: 'mitered', butt: 'head over the legs', block: 'corner blocks' } as const;
+const CORNERS = {
+  miter: later('mitered'),
+  butt: later('head over the legs'),
+  block: later('corner blocks'),
+} as const;

@@ -12,6 +12,7 @@ import {
 } from '@long-miter/core';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { useSheet } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -95,9 +96,11 @@ export function NewRow({ job, room, fields, taken, casing, like, onAdded }: Prop
         <td className="what">
           <input
             className="cell"
-            aria-label={`New opening of ${room.name}: kind and wall`}
-            placeholder="d3: door, wall 3"
-            title="d door, c cased opening, k pocket door, w window, o plain opening; then the number of its wall"
+            aria-label={t('New opening of {name}: kind and wall', { name: room.name })}
+            placeholder={t('d3: door, wall 3')}
+            title={t(
+              'd door, c cased opening, k pocket door, w window, o plain opening; then the number of its wall',
+            )}
             aria-invalid={fault?.at === 'what' || undefined}
             autoComplete="off"
             value={what}
@@ -110,7 +113,7 @@ export function NewRow({ job, room, fields, taken, casing, like, onAdded }: Prop
             {takesField(field, kind) && (
               <input
                 className="cell"
-                aria-label={`New opening of ${room.name}: ${field.label}`}
+                aria-label={t('New opening of {name}: {label}', { name: room.name, label: field.label })}
                 title={field.tip}
                 aria-invalid={fault?.at === field.key || undefined}
                 autoComplete="off"

@@ -34,6 +34,7 @@ import { listOpenings, type Listed } from './openings-of.ts';
 import { PartList } from './PartList.tsx';
 import { Remedies } from './Remedies.tsx';
 import { KIND_WORDS } from './SheetRow.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -56,7 +57,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
   const shown = planned?.walls
     .find((one) => one.id === wall.id)
     ?.openings?.find((one) => one.id === opening.id);
-  if (!planned || !shown) return <section className="panel" aria-label="View" />;
+  if (!planned || !shown) return <section className="panel" aria-label={t('View')} />;
   const rules = rulesOfRoom(file, planned);
   const dressed = dressSide(file, rules, shown, side);
   const nameOf = (id: string): string =>
@@ -68,7 +69,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
   });
   const use: UseOfPart = ({ ref: part }) =>
     part.kind === 'figure'
-      ? { onPick: () => onFigure(part.key), hint: 'change it', tip: 'change it' }
+      ? { onPick: () => onFigure(part.key), hint: t('change it'), tip: t('change it') }
       : undefined;
   const stool = dressed.parts.find((part) => part.role === 'stool');
   const fromAbove = stool && stoolView(stool, job.unit, shown);
@@ -87,19 +88,23 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
       one.piece === undefined,
   );
   return (
-    <section className="panel scroll opening-panel" aria-label={`Opening ${name}`}>
+    <section className="panel scroll opening-panel" aria-label={t('Opening {name}', { name })}>
       <Group justify="space-between" wrap="nowrap" gap={8}>
         <Title order={2} size="h3">
           {name}
         </Title>
         <Text c="dimmed" style={{ flex: 1 }} truncate>
-          {room.name}, wall {wallIndex + 1}, {KIND_WORDS[opening.kind]}
+          {t('{name}, wall {wallIndex}, {kind}', {
+            name: room.name,
+            wallIndex: wallIndex + 1,
+            kind: KIND_WORDS[opening.kind],
+          })}
         </Text>
         <CommitField
           size="xs"
           w={110}
-          aria-label={`Other word for ${name}`}
-          placeholder="its own word"
+          aria-label={t('Other word for {name}', { name })}
+          placeholder={t('its own word')}
           text={opening.word ?? ''}
           onCommit={(text) =>
             edit((survey) =>
@@ -110,10 +115,10 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
         <ActionIcon
           size={32}
           variant="default"
-          aria-label={`Remove ${name}`}
+          aria-label={t('Remove {name}', { name })}
           onClick={() => {
             edit((survey) => removeOpening(survey, wallIndex, opening.id));
-            undoNotice(`${name} is taken out`, () => Promise.resolve(undo()));
+            undoNotice(t('{name} is taken out', { name }), () => Promise.resolve(undo()));
           }}
         >
           <IconTrash size={17} />
@@ -122,17 +127,17 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
       <Group gap={12} my={6}>
         <SegmentedControl
           size="xs"
-          aria-label="Side of the wall"
+          aria-label={t('Side of the wall')}
           value={side}
           data={[
-            { value: 'this', label: `from ${room.name}` },
-            { value: 'other', label: 'from the other side' },
+            { value: 'this', label: t('from {name}', { name: room.name }) },
+            { value: 'other', label: t('from the other side') },
           ]}
           onChange={(value) => setSide(value)}
         />
         <Switch
           size="xs"
-          label="out of true drawn 8 times"
+          label={t('out of true drawn 8 times')}
           checked={times > 1}
           onChange={(event) => setTimes(event.currentTarget.checked ? 8 : 1)}
         />
@@ -141,7 +146,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
         <div ref={ref}>
           {width > 0 && <Painted drawing={drawing} width={width} height={380} margin={14} use={use} />}
           <Text size="sm" c="dimmed" ta="center">
-            {drawing.title}; ● inner, ○ outer point
+            {t('{title}; ● inner, ○ outer point', { title: drawing.title })}
           </Text>
         </div>
         <div>

@@ -26,12 +26,13 @@ import { listOpenings, type Listed } from './openings-of.ts';
 import { readOpenings, saveOpenings } from './opening-files.ts';
 import { SheetRow } from './SheetRow.tsx';
 import { useRoomPlans } from './use-room-plans.ts';
+import { t } from '../../words/t.ts';
 
 const GROUPS: readonly { value: OpeningField['group']; label: string }[] = [
-  { value: 'size', label: 'Size' },
-  { value: 'depth', label: 'Depth and gaps' },
-  { value: 'true', label: 'Out of true' },
-  { value: 'stool', label: 'Stool, reveal, head' },
+  { value: 'size', label: t('Size') },
+  { value: 'depth', label: t('Depth and gaps') },
+  { value: 'true', label: t('Out of true') },
+  { value: 'stool', label: t('Stool, reveal, head') },
 ];
 
 /** All openings of a job in walking order: figures by keyboard on the left, the picked one drawn and dressed on the right. */
@@ -113,17 +114,15 @@ export function OpeningsPage({
   let shown = 0;
   return (
     <main className="openings">
-      <section className="panel scroll" aria-label="Openings sheet">
+      <section className="panel scroll" aria-label={t('Openings sheet')}>
         <Group justify="space-between" gap={8} p="8px 12px" wrap="wrap">
           <div>
             <Title order={2} size="h4">
-              Openings
+              {t('Openings')}
             </Title>
             <Text size="sm" c="dimmed">
-              {doors} {doors === 1 ? 'door' : 'doors'}, {listed.length - doors}{' '}
-              {listed.length - doors === 1 ? 'window' : 'windows'}
-              {waiting.size > 0 &&
-                `; ${waiting.size} ${waiting.size === 1 ? 'head waits' : 'heads wait'} for a measure`}
+              {t('{count} doors', { count: doors })}, {t('{count} windows', { count: listed.length - doors })}
+              {waiting.size > 0 && t('; {count} heads wait for a measure', { count: waiting.size })}
             </Text>
           </div>
           <Group gap={6}>
@@ -134,7 +133,7 @@ export function OpeningsPage({
               disabled={listed.length === 0}
               onClick={() => saveOpenings(job)}
             >
-              Save CSV
+              {t('Save CSV')}
             </Button>
             <TakeIn job={job} />
           </Group>
@@ -143,21 +142,21 @@ export function OpeningsPage({
           mx={12}
           mb={6}
           size="sm"
-          aria-label="Columns"
+          aria-label={t('Columns')}
           value={group}
           data={GROUPS.map(({ value, label }) => ({ value, label }))}
           onChange={(value) => setGroup(value)}
         />
         {rooms.length === 0 && (
           <Text c="dimmed" p="md">
-            Walk a room first: openings stand on its walls.
+            {t('Walk a room first: openings stand on its walls.')}
           </Text>
         )}
         <table ref={sheet} className="sheet" data-many={fields.length > 5 || undefined} onKeyDown={onArrow}>
           <thead>
             <tr>
-              <th scope="col">name</th>
-              <th scope="col">where</th>
+              <th scope="col">{t('name')}</th>
+              <th scope="col">{t('where')}</th>
               {fields.map((field) => (
                 <th key={field.key} scope="col" title={field.tip}>
                   {field.short}
@@ -206,9 +205,10 @@ export function OpeningsPage({
           })}
         </table>
         <Text size="xs" c="dimmed" p="6px 12px 10px">
-          Enter goes to the next figure, arrows up and down stay in a column. New ones go into{' '}
-          {current?.name ?? 'a room'}: choose another room above. A new one is dressed like the last of its
-          room.
+          {t(
+            'Enter goes to the next figure, arrows up and down stay in a column. New ones go into {name}: choose another room above. A new one is dressed like the last of its room.',
+            { name: current?.name ?? t('a room') },
+          )}
         </Text>
       </section>
       {one ? (
@@ -223,10 +223,11 @@ export function OpeningsPage({
           onPicked={pick}
         />
       ) : (
-        <section className="panel" aria-label="View">
+        <section className="panel" aria-label={t('View')}>
           <Text c="dimmed" p="xl" ta="center">
-            The first opening is drawn here as soon as it is in: write what it is, the number of its wall and
-            its figures.
+            {t(
+              'The first opening is drawn here as soon as it is in: write what it is, the number of its wall and its figures.',
+            )}
           </Text>
         </section>
       )}
@@ -261,9 +262,9 @@ function Uncased({ job, room, rows }: { job: JobRecord; room: RoomRecord; rows: 
   };
   return (
     <span className="uncased">
-      its casing is taken as fixed already{' '}
+      {t('its casing is taken as fixed already')}{' '}
       <Button size="compact-xs" variant="default" onClick={plan}>
-        Plan it
+        {t('Plan it')}
       </Button>
     </span>
   );
@@ -289,12 +290,16 @@ function TakeIn({ job }: { job: JobRecord }) {
     if (faults.length > 0) return refuseFile(file.name, faults);
     const sum = (of: 'added' | 'changed'): number => read.value.reduce((all, one) => all + one[of], 0);
     notifications.show({
-      message: `${file.name}: ${sum('added')} openings added, ${sum('changed')} changed`,
+      message: t('{name}: {added} openings added, {changed} changed', {
+        name: file.name,
+        added: sum('added'),
+        changed: sum('changed'),
+      }),
     });
   };
   return (
     <OpenFile accept=".csv,.tsv,.txt,text/csv" size="compact-md" onFile={take}>
-      Open CSV
+      {t('Open CSV')}
     </OpenFile>
   );
 }

@@ -1,6 +1,7 @@
 import { Text } from '@mantine/core';
 import { formatLength, partWords, type JobRecord, type Piece } from '@long-miter/core';
 import { Figure, Typeset } from '../../shared/Figure.tsx';
+import { t } from '../../words/t.ts';
 
 /** What is cut for it: inner and outer edge of every part, and which of them waits. */
 export function PartList({
@@ -16,17 +17,17 @@ export function PartList({
   if (pieces.length === 0)
     return planned ? (
       <Text size="sm" c="dimmed" mt={6}>
-        Not planned: the room has no trim around openings of this casing.
+        {t('Not planned: the room has no trim around openings of this casing.')}
       </Text>
     ) : null;
   const far = (piece: Piece): number => piece.near + piece.left.reach + piece.right.reach;
   return (
-    <table className="list parts" aria-label="Parts">
+    <table className="list parts" aria-label={t('Parts')}>
       <thead>
         <tr>
-          <th>part</th>
-          <th className="number">● inner</th>
-          <th className="number">○ outer</th>
+          <th>{t('part')}</th>
+          <th className="number">{t('● inner')}</th>
+          <th className="number">{t('○ outer')}</th>
         </tr>
       </thead>
       <tbody>
@@ -53,10 +54,12 @@ export function PartList({
 
 function alsoOf(piece: Piece, unit: JobRecord['unit']): string {
   const size = (value: number): string => formatLength(value, unit, { inchParts: 32 });
-  if (piece.held) return `waits for the measure over both legs; ${size(piece.held.allowance)} to spare`;
-  if (piece.allowance > 0) return `rough: ${size(piece.allowance)} of it is to spare`;
-  if (piece.taper) return `tapered ${size(piece.taper.left)} to ${size(piece.taper.right)}`;
+  if (piece.held)
+    return t('waits for the measure over both legs; {size} to spare', { size: size(piece.held.allowance) });
+  if (piece.allowance > 0) return t('rough: {size} of it is to spare', { size: size(piece.allowance) });
+  if (piece.taper)
+    return t('tapered {size} to {right}', { size: size(piece.taper.left), right: size(piece.taper.right) });
   if (piece.width !== undefined)
-    return `${piece.role === 'stool' ? 'deep' : 'ripped to'} ${size(piece.width)}`;
+    return `${piece.role === 'stool' ? t('deep') : t('ripped to')} ${size(piece.width)}`;
   return '';
 }

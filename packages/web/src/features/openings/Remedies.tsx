@@ -1,5 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { formatLength, type Clearance, type JobRecord, type Opening } from '@long-miter/core';
+import { t } from '../../words/t.ts';
 
 /** The ways out that one click takes, on this opening alone. */
 export function Remedies(props: {
@@ -28,12 +29,12 @@ export function Remedies(props: {
             })
           }
         >
-          Rip its {side} leg to {size(clash.rip)}
+          {t('Rip its {side} leg to {size}', { side, size: size(clash.rip) })}
         </Button>
       )}
       {clash.reveal !== undefined && (
         <Button size="compact-xs" variant="default" onClick={() => onTake({ reveal: clash.reveal! })}>
-          Reveal {size(clash.reveal)}
+          {t('Reveal {size}', { size: size(clash.reveal) })}
         </Button>
       )}
       {clash.horn !== undefined && clash.horn >= 0 && side !== undefined && (
@@ -42,7 +43,7 @@ export function Remedies(props: {
           variant="default"
           onClick={() => onTake(side === 'left' ? { hornLeft: clash.horn! } : { hornRight: clash.horn! })}
         >
-          Horn {size(clash.horn)}
+          {t('Horn {size}', { size: size(clash.horn) })}
         </Button>
       )}
     </Group>

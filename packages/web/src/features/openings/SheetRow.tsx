@@ -3,14 +3,15 @@ import { formatLength, takesField, type JobRecord, type Opening, type OpeningFie
 import { useSheet } from '../../session/use-sheet.ts';
 import type { Listed } from './openings-of.ts';
 import { SheetCell } from './SheetCell.tsx';
+import { t } from '../../words/t.ts';
 
 /** Words of the kinds as a row has them. */
 export const KIND_WORDS: Readonly<Record<Opening['kind'], string>> = {
-  door: 'door',
-  cased: 'cased',
-  pocket: 'pocket',
-  window: 'window',
-  drywall: 'plain',
+  door: t('door'),
+  cased: t('cased'),
+  pocket: t('pocket'),
+  window: t('window'),
+  drywall: t('plain'),
 };
 
 interface Props {
@@ -38,10 +39,10 @@ export const SheetRow = memo(function SheetRow(props: Props) {
       onClick={() => onPick(key)}
     >
       <th scope="row">
-        <button type="button" className="row-name" aria-label={`Show ${name}`}>
+        <button type="button" className="row-name" aria-label={t('Show {name}', { name })}>
           {name}
           {warnings > 0 && (
-            <span style={{ color: 'var(--lm-bad)' }} title={`${warnings} to look at`}>
+            <span style={{ color: 'var(--lm-bad)' }} title={t('{warnings} to look at', { warnings })}>
               {' '}
               ▲
             </span>
@@ -49,10 +50,13 @@ export const SheetRow = memo(function SheetRow(props: Props) {
         </button>
       </th>
       <td className="what">
-        wall {wallIndex + 1} {KIND_WORDS[opening.kind]}
-        {opening.word !== undefined && `, ${opening.word}`}
+        {t('wall {wallIndex} {kind}{word}', {
+          wallIndex: wallIndex + 1,
+          kind: KIND_WORDS[opening.kind],
+          word: opening.word !== undefined && `, ${opening.word}`,
+        })}
         {headToMeasure && fields.some((field) => field.key === 'measuredHead') && (
-          <span className="wait"> waits</span>
+          <span className="wait"> {t('waits')}</span>
         )}
       </td>
       {fields.map((field) => (

@@ -1,5 +1,6 @@
 import type { WoodLabel } from '@long-miter/core';
 import { Qr } from '../../shared/Qr.tsx';
+import { t } from '../../words/t.ts';
 
 /** What labels are printed on: rolls of a label printer, one to a page, or a sheet of paper to cut up. */
 export interface LabelSize {
@@ -12,11 +13,11 @@ export interface LabelSize {
 }
 
 export const LABEL_SIZES: readonly LabelSize[] = [
-  { key: '62x29', name: 'label printer, 62 × 29 mm', width: 62, height: 29 },
-  { key: '57x32', name: 'label printer, 2 1/4 × 1 1/4 in', width: 57.15, height: 31.75 },
-  { key: '100x50', name: 'label printer, 4 × 2 in', width: 101.6, height: 50.8 },
-  { key: 'a4', name: 'sheet of A4, to cut up', width: 63, height: 34, sheet: 'A4' },
-  { key: 'letter', name: 'sheet of Letter, to cut up', width: 63, height: 34, sheet: 'letter' },
+  { key: '62x29', name: t('label printer, 62 × 29 mm'), width: 62, height: 29 },
+  { key: '57x32', name: t('label printer, 2 1/4 × 1 1/4 in'), width: 57.15, height: 31.75 },
+  { key: '100x50', name: t('label printer, 4 × 2 in'), width: 101.6, height: 50.8 },
+  { key: 'a4', name: t('sheet of A4, to cut up'), width: 63, height: 34, sheet: 'A4' },
+  { key: 'letter', name: t('sheet of Letter, to cut up'), width: 63, height: 34, sheet: 'letter' },
 ];
 
 /** How the page is set for a size. */

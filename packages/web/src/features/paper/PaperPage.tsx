@@ -8,6 +8,9 @@ import { usePrinting } from '../../shared/use-printing.ts';
 import { CutSheets, HandoverSheet, HangSheets } from './Sheets.tsx';
 import { LABEL_SIZES, Labels, pageOf } from './Labels.tsx';
 import { Ticked } from './Ticked.tsx';
+import { language } from '../../words/language.ts';
+import { later } from '../../words/later.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -16,12 +19,12 @@ interface Props {
 }
 
 const KINDS = [
-  { value: 'cut', label: 'cut sheets, by stick' },
-  { value: 'hang', label: 'hang sheets, by wall' },
-  { value: 'pieces', label: 'labels for pieces' },
-  { value: 'sticks', label: 'labels for sticks and rack' },
-  { value: 'handover', label: 'handover sheet' },
-  { value: 'ticked', label: 'enter what was ticked on paper' },
+  { value: 'cut', label: later('cut sheets, by stick') },
+  { value: 'hang', label: later('hang sheets, by wall') },
+  { value: 'pieces', label: later('labels for pieces') },
+  { value: 'sticks', label: later('labels for sticks and rack') },
+  { value: 'handover', label: later('handover sheet') },
+  { value: 'ticked', label: later('enter what was ticked on paper') },
 ] as const;
 type Kind = (typeof KINDS)[number]['value'];
 
@@ -45,12 +48,17 @@ export function PaperPage({ job, file, roomId }: Props) {
       <main className="work no-print" style={{ display: 'block', padding: 16 }}>
         <Text>
           {session.loading
-            ? 'The shop log is being fetched.'
-            : 'Nothing has been given to the saw yet: paper is of what was given. What is only planned is printed from Saw as it stands.'}
+            ? t('The shop log is being fetched.')
+            : t(
+                'Nothing has been given to the saw yet: paper is of what was given. What is only planned is printed from Saw as it stands.',
+              )}
         </Text>
       </main>
     );
-  const head = `Revision ${shop.issue.revision} · ${now.toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}`;
+  const head = t('Revision {revision} · {when}', {
+    revision: shop.issue.revision,
+    when: now.toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short' }),
+  });
   const labels = kind === 'pieces' ? pieceLabels(file, shop, room) : stickLabels(file, shop);
   const isLabels = kind === 'pieces' || kind === 'sticks';
   const sheet: Readonly<Record<Kind, () => ReactNode>> = {
@@ -63,21 +71,21 @@ export function PaperPage({ job, file, roomId }: Props) {
   };
   return (
     <main className="paper-page no-print">
-      <section className="panel" style={{ padding: 16 }} aria-label="What to print">
+      <section className="panel" style={{ padding: 16 }} aria-label={t('What to print')}>
         <Stack gap={12}>
           <Title order={2} size="h3">
-            Paper
+            {t('Paper')}
           </Title>
           <NativeSelect
-            label="what"
+            label={t('what')}
             size="md"
             value={kind}
-            data={[...KINDS]}
+            data={KINDS.map(({ value, label }) => ({ value, label: t(label) }))}
             onChange={(event) => setKind(event.currentTarget.value as Kind)}
           />
           {isLabels && (
             <NativeSelect
-              label="on"
+              label={t('on')}
               size="md"
               value={sizeKey}
               data={LABEL_SIZES.map(({ key, name }) => ({ value: key, label: name }))}
@@ -86,23 +94,25 @@ export function PaperPage({ job, file, roomId }: Props) {
           )}
           {(kind === 'pieces' || kind === 'hang') && file.rooms.length > 1 && (
             <NativeSelect
-              label="of"
+              label={t('of')}
               size="md"
               value={everywhere ? 'all' : 'room'}
               data={[
-                { value: 'all', label: 'all rooms' },
-                { value: 'room', label: file.rooms.find((one) => one.id === roomId)?.name ?? 'this room' },
+                { value: 'all', label: t('all rooms') },
+                { value: 'room', label: file.rooms.find((one) => one.id === roomId)?.name ?? t('this room') },
               ]}
               onChange={(event) => setEverywhere(event.currentTarget.value === 'all')}
             />
           )}
           {kind === 'pieces' && LOOPBACK.has(window.location.hostname) && (
             <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
-              ▲ The codes open {window.location.origin}, which is this machine only. Open this page by the
-              address that phones use before you print.
+              {t(
+                '▲ The codes open {origin}, which is this machine only. Open this page by the address that phones use before you print.',
+                { origin: window.location.origin },
+              )}
             </Text>
           )}
-          {isLabels && <Text size="sm">{labels.length} labels</Text>}
+          {isLabels && <Text size="sm">{t('{count} labels', { count: labels.length })}</Text>}
           {kind !== 'ticked' && (
             <Group>
               <Button
@@ -111,18 +121,25 @@ export function PaperPage({ job, file, roomId }: Props) {
                 disabled={isLabels && labels.length === 0}
                 onClick={() => window.print()}
               >
-                Print
+                {t('Print')}
               </Button>
             </Group>
           )}
         </Stack>
       </section>
-      <section className="panel scroll" aria-label="As it is printed" tabIndex={0} style={{ padding: 16 }}>
+      <section
+        className="panel scroll"
+        aria-label={t('As it is printed')}
+        tabIndex={0}
+        style={{ padding: 16 }}
+      >
         {kind === 'ticked' ? (
           <Ticked file={file} shop={shop} session={session} />
         ) : isLabels && labels.length === 0 ? (
           <Text>
-            {kind === 'pieces' ? 'Every piece is fixed.' : 'No stick is opened and nothing is on the rack.'}
+            {kind === 'pieces'
+              ? t('Every piece is fixed.')
+              : t('No stick is opened and nothing is on the rack.')}
           </Text>
         ) : (
           <div className="sheet-preview">{sheet[kind]()}</div>

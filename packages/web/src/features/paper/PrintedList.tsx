@@ -17,7 +17,6 @@ import {
   sawnAs,
   sawOf,
   settingText,
-  spoken,
   type CutStep,
   type JobFile,
   type Piece,
@@ -25,6 +24,8 @@ import {
   type PlannedStick,
 } from '@long-miter/core';
 import { Painted } from '../../drawing/Painted.tsx';
+import { language } from '../../words/language.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -38,28 +39,42 @@ interface Props {
 /** The cut list on paper, stick by stick as it is cut, then room by room as it is hung; nothing in it needs colour. */
 export function PrintedList({ file, plan, on, rackName }: Props) {
   const steps = cutSteps(file, plan);
-  const head = `Plan ${planNumber(plan)} · ${on.toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}`;
+  const head = t('Plan {planNumber} · {when}', {
+    planNumber: planNumber(plan),
+    when: on.toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short' }),
+  });
   return (
     <div className="only-print">
-      <h1>
-        {file.name}: cut sheet by {spoken('stick', file.vocabulary)}
-      </h1>
+      <h1>{t('{name}: cut sheet by stick', { name: file.name })}</h1>
       <p>
-        {head} ·{' '}
-        {plan.buy.map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`).join(', ')};{' '}
-        {formatMoney(plan.cost.stock, plan.coin)} of stock. Each line is one cut: mark it on the edge named,
-        set the saw, keep the side named.
+        {t(
+          '{head} · {buy}; {stock} of stock. Each line is one cut: mark it on the edge named, set the saw, keep the side named.',
+          {
+            head,
+            buy: plan.buy
+              .map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`)
+              .join(', '),
+            stock: formatMoney(plan.cost.stock, plan.coin),
+          },
+        )}
       </p>
       {plan.sticks.map((stick, index) => (
         <StickSheet
           key={stick.id}
           file={file}
-          title={`${spoken('Stick', file.vocabulary)} ${index + 1} · ${nameOf(file, stick.profile)} · ${formatWithUnit(stick.length, file.unit)}${stick.source === 'rack' ? ` from the rack: ${rackName(stick)}` : ''} · left over ${formatWithUnit(stick.leftover, file.unit)}`}
+          title={t('Stick {index} · {profile} · {length}{source} · left over {leftover}', {
+            index: index + 1,
+            profile: nameOf(file, stick.profile),
+            length: formatWithUnit(stick.length, file.unit),
+            source:
+              stick.source === 'rack' ? t(' from the rack: {rackName}', { rackName: rackName(stick) }) : '',
+            leftover: formatWithUnit(stick.leftover, file.unit),
+          })}
           steps={steps.filter((step) => step.stickNumber === index + 1)}
           plan={plan}
         />
       ))}
-      <h1 className="new-page">{file.name}: cut list by room</h1>
+      <h1 className="new-page">{t('{name}: cut list by room', { name: file.name })}</h1>
       <p>{head}</p>
       <RoomList file={file} plan={plan} />
       <OpeningSheets file={file} plan={plan} head={head} />
@@ -88,12 +103,12 @@ export function StickSheet({
       <thead>
         <tr>
           <th>
-            <span className="said-only">done</span>
+            <span className="said-only">{t('done')}</span>
           </th>
-          <th>Piece, end</th>
-          <th>Mark</th>
-          <th>From, on which edge</th>
-          <th>How it lies, how the saw is set, what is kept</th>
+          <th>{t('Piece, end')}</th>
+          <th>{t('Mark')}</th>
+          <th>{t('From, on which edge')}</th>
+          <th>{t('How it lies, how the saw is set, what is kept')}</th>
         </tr>
       </thead>
       <tbody>
@@ -109,19 +124,25 @@ export function StickSheet({
             <tr key={`${step.piece.id} ${step.end}`}>
               <td>☐ {k + 1}</td>
               <td>
-                <b>{step.piece.label}</b> {step.end} end
+                <b>{step.piece.label}</b> {t('{end} end', { end: step.end })}
                 <br />
                 {step.place}
               </td>
               <td>
                 {step.held ? (
-                  `waits: ${step.piece.opening === undefined ? 'between its neighbours' : 'over both legs'} ______`
+                  t('waits: {opening} ______', {
+                    opening:
+                      step.piece.opening === undefined ? t('between its neighbors') : t('over both legs'),
+                  })
                 ) : (
                   <b>{step.mark.text}</b>
                 )}
               </td>
               <td>
-                from {spoken(step.mark.from, file.vocabulary)}, on the {step.mark.edge}
+                {t('from {from}, on the {edge}', {
+                  from: said(step.mark.from),
+                  edge: step.mark.edge,
+                })}
               </td>
               <td>
                 {settingText(step.saw, step.profile)}
@@ -155,8 +176,12 @@ function OpeningSheets({ file, plan, head }: Pick<Props, 'file' | 'plan'> & { he
   const far = (piece: Piece): number => piece.near + piece.left.reach + piece.right.reach;
   return (
     <>
-      <h1 className="new-page">{file.name}: openings</h1>
-      <p>{head} · ● inner point, ○ outer point. Legs first; a head that waits is measured over both.</p>
+      <h1 className="new-page">{t('{name}: openings', { name: file.name })}</h1>
+      <p>
+        {t('{head} · ● inner point, ○ outer point. Legs first; a head that waits is measured over both.', {
+          head,
+        })}
+      </p>
       <div className="opening-sheets">
         {planned.map(({ room, wall, index, opening }) => {
           const name =
@@ -164,8 +189,12 @@ function OpeningSheets({ file, plan, head }: Pick<Props, 'file' | 'plan'> & { he
           return (
             <section key={`${room.id} ${wall.id} ${opening.id}`}>
               <h2>
-                {name}
-                {opening.word === undefined ? '' : `, ${opening.word}`}: {room.name}, wall {index + 1}
+                {t('{name}{word}: {room}, wall {index}', {
+                  name,
+                  word: opening.word === undefined ? '' : `, ${opening.word}`,
+                  room: room.name,
+                  index: index + 1,
+                })}
               </h2>
               <Painted
                 drawing={openingFront(file, rulesOfRoom(file, room), opening, { side: 'this', times: 1 })}
@@ -173,17 +202,17 @@ function OpeningSheets({ file, plan, head }: Pick<Props, 'file' | 'plan'> & { he
                 height={250}
                 margin={12}
               />
-              <table aria-label={`Parts of ${name}`}>
+              <table aria-label={t('Parts of {name}', { name })}>
                 <tbody>
                   {parts(room.id, wall.id, opening.id).map((piece) => (
                     <tr key={piece.id}>
                       <td>☐ {piece.label}</td>
                       <td>
                         {partWords(piece.role, piece.place)}
-                        {piece.side === 'other' ? ', other side' : ''}
+                        {piece.side === 'other' ? t(', other side') : ''}
                       </td>
                       <td>
-                        {piece.held ? 'waits: ______' : lengthText(piece, file.unit)}
+                        {piece.held ? t('waits: ______') : lengthText(piece, file.unit)}
                         {!piece.held && Math.abs(far(piece) - piece.near) > 1e-6
                           ? ` ○ ${formatLength(far(piece), file.unit)}`
                           : ''}
@@ -204,19 +233,19 @@ function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
   const number = new Map(plan.sticks.map((stick, index) => [stick.id, index + 1]));
   const profiles = new Map(file.profiles.map((profile) => [profile.id, profile]));
   return (
-    <table aria-label="Pieces by room">
+    <table aria-label={t('Pieces by room')}>
       <thead>
         <tr>
           <th>
-            <span className="said-only">done</span>
+            <span className="said-only">{t('done')}</span>
           </th>
-          <th>No.</th>
-          <th>Goes to</th>
-          <th>Length</th>
-          <th>Left → right</th>
-          <th>Profile, edge</th>
-          <th>Hung as</th>
-          <th>{spoken('Stick', file.vocabulary)}</th>
+          <th>{t('No.')}</th>
+          <th>{t('Goes to')}</th>
+          <th>{t('Length')}</th>
+          <th>{t('Left → right')}</th>
+          <th>{t('Profile, edge')}</th>
+          <th>{t('Hung as')}</th>
+          <th>{t('Stick')}</th>
         </tr>
       </thead>
       <tbody>

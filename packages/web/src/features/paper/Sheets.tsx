@@ -4,7 +4,6 @@ import {
   formatWithUnit,
   handover,
   hangSheets,
-  spoken,
   stickName,
   workOf,
   type JobFile,
@@ -14,6 +13,7 @@ import {
 import { useMemo } from 'react';
 import { endText } from '../../shared/joint-words.ts';
 import { StickSheet } from './PrintedList.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -33,17 +33,18 @@ export function CutSheets({ file, shop, head }: Props) {
   const sticks = work.sticks.filter((one) => one.todo.length > 0);
   return (
     <>
-      <h2 className="sheet-head">
-        {file.name}: cut sheet by {spoken('stick', file.vocabulary)}
-      </h2>
+      <h2 className="sheet-head">{t('{name}: cut sheet by stick', { name: file.name })}</h2>
       <p>
-        {head}. Each line is one cut: mark it on the edge named, set the saw, keep the side named, tick it.
+        {t(
+          '{head}. Each line is one cut: mark it on the edge named, set the saw, keep the side named, tick it.',
+          { head },
+        )}
       </p>
       {sticks.map((stick) => (
         <StickSheet
           key={stickName(stick)}
           file={file}
-          title={`${spoken('Stick', file.vocabulary)} ${stick.letter ?? 'letter ____'} · ${nameOf(stick.stick.profile)} · ${formatWithUnit(stick.stick.length, file.unit)}${stick.stick.source === 'rack' ? ` from the rack: ${stick.stick.label ?? ''}` : ''}`}
+          title={`${t('Stick')} ${stick.letter ?? t('letter ____')} · ${nameOf(stick.stick.profile)} · ${formatWithUnit(stick.stick.length, file.unit)}${stick.stick.source === 'rack' ? t(' from the rack: {label}', { label: stick.stick.label ?? '' }) : ''}`}
           steps={cutSteps(file, { pieces: work.pieces, sticks: [stick.stick] }).filter(
             (step) => cutEnds.has(step.piece.id) && !cutEnds.get(step.piece.id)!.includes(step.end),
           )}
@@ -51,9 +52,13 @@ export function CutSheets({ file, shop, head }: Props) {
         />
       ))}
       {loose.length > 0 && (
-        <p>▲ Without a stick yet: {loose.join(', ')}. Give another trip, then print again.</p>
+        <p>
+          {t('▲ Without a stick yet: {loose}. Give another trip, then print again.', {
+            loose: loose.join(', '),
+          })}
+        </p>
       )}
-      {sticks.length + loose.length === 0 && <p>Everything that was given is cut.</p>}
+      {sticks.length + loose.length === 0 && <p>{t('Everything that was given is cut.')}</p>}
     </>
   );
 }
@@ -63,20 +68,20 @@ export function HangSheets({ file, shop, head, room }: Props & { readonly room: 
   const sheets = useMemo(() => hangSheets(file, shop, room), [file, shop, room]);
   return (
     <>
-      <h2 className="sheet-head">{file.name}: hang sheet by wall</h2>
-      <p>{head}. In the order of hanging; the number is on the back of each piece.</p>
+      <h2 className="sheet-head">{t('{name}: hang sheet by wall', { name: file.name })}</h2>
+      <p>{t('{head}. In the order of hanging; the number is on the back of each piece.', { head })}</p>
       {sheets.map(({ place, lines }) => (
         <table key={place} aria-label={place}>
           <caption>{place}</caption>
           <thead>
             <tr>
               <th>
-                <span className="said-only">done</span>
+                <span className="said-only">{t('done')}</span>
               </th>
-              <th>No.</th>
-              <th>Length</th>
-              <th>Left end, right end</th>
-              <th>On the wall</th>
+              <th>{t('No.')}</th>
+              <th>{t('Length')}</th>
+              <th>{t('Left end, right end')}</th>
+              <th>{t('On the wall')}</th>
             </tr>
           </thead>
           <tbody>
@@ -86,13 +91,13 @@ export function HangSheets({ file, shop, head, room }: Props & { readonly room: 
                 <td>
                   <b>{piece.tag}</b>
                 </td>
-                <td>{piece.state === 'held' ? 'waits: ______' : formatWithUnit(piece.near, file.unit)}</td>
+                <td>{piece.state === 'held' ? t('waits: ______') : formatWithUnit(piece.near, file.unit)}</td>
                 <td>
                   {endText(plan.left)}; {endText(plan.right)}
-                  {plan.slope ? `; climbs ${formatAngle(plan.slope)}` : ''}
+                  {plan.slope ? t('; climbs {slope}', { slope: formatAngle(plan.slope) }) : ''}
                 </td>
                 <td>
-                  {before.length > 0 && <div>after {before.join(', ')}</div>}
+                  {before.length > 0 && <div>{t('after {before}', { before: before.join(', ') })}</div>}
                   {notes.map((note) => (
                     <div key={note}>{note}</div>
                   ))}
@@ -125,23 +130,23 @@ export function HandoverSheet({ file, shop, head }: Props) {
   );
   return (
     <>
-      <h2 className="sheet-head">{file.name}: handed over</h2>
+      <h2 className="sheet-head">{t('{name}: handed over', { name: file.name })}</h2>
       <p>{head}</p>
       {part(
-        'Not on the wall yet',
+        t('Not on the wall yet'),
         done.open.length > 0 ? [done.open.join(', ')] : [],
-        'Everything that was given is fixed.',
+        t('Everything that was given is fixed.'),
       )}
-      {part('Comes off with a screwdriver', done.comesOff, 'Nothing: no door slides in a wall here.')}
-      {part('Spliced', done.splices, 'No splices.')}
+      {part(t('Comes off with a screwdriver'), done.comesOff, t('Nothing: no door slides in a wall here.'))}
+      {part(t('Spliced'), done.splices, t('No splices.'))}
       {part(
-        'Profiles',
-        done.profiles.map(
-          ({ name, what }) => `${name}: ${what}; colour and maker's number: ____________________`,
+        t('Profiles'),
+        done.profiles.map(({ name, what }) =>
+          t("{name}: {what}; color and maker's number: ____________________", { name, what }),
         ),
-        'None.',
+        t('None.'),
       )}
-      {part('Left on the rack', done.rack, 'Nothing is left.')}
+      {part(t('Left on the rack'), done.rack, t('Nothing is left.'))}
     </>
   );
 }

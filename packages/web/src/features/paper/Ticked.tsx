@@ -11,6 +11,7 @@ import {
   type Shop,
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -66,20 +67,25 @@ export function Ticked({ file, shop, session }: Props) {
   return (
     <Stack gap={14} className="ticked">
       <Text>
-        Tick here what is ticked on the sheets, then enter it once. A stick that was begun on paper wants the
-        letter that was written on it.
+        {t(
+          'Tick here what is ticked on the sheets, then enter it once. A stick that was begun on paper wants the letter that was written on it.',
+        )}
       </Text>
       {sticks.map((stick) => {
         const name = stickName(stick);
         const profile =
           file.profiles.find((one) => one.id === stick.stick.profile)?.name ?? stick.stick.profile;
         return (
-          <div key={name} role="group" aria-label={`Stick ${stick.letter ?? name}`}>
+          <div key={name} role="group" aria-label={t('Stick {letter}', { letter: stick.letter ?? name })}>
             <Group gap={10} align="center">
               {stick.letter === undefined ? (
                 <TextInput
-                  aria-label={`Letter of the ${profile}, ${formatWithUnit(stick.stick.length, file.unit)}, for ${stick.todo[0]}`}
-                  placeholder="letter"
+                  aria-label={t('Letter of the {profile}, {length}, for {todo}', {
+                    profile,
+                    length: formatWithUnit(stick.stick.length, file.unit),
+                    todo: stick.todo[0],
+                  })}
+                  placeholder={t('letter')}
                   w={90}
                   maxLength={10}
                   value={letterOf(name)}
@@ -100,7 +106,7 @@ export function Ticked({ file, shop, session }: Props) {
                 <Checkbox
                   key={tag}
                   size="md"
-                  label={states.get(tag) === 'held' ? `${tag} waits` : `${tag} cut`}
+                  label={states.get(tag) === 'held' ? t('{tag} waits', { tag }) : t('{tag} cut', { tag })}
                   disabled={states.get(tag) === 'held'}
                   checked={cut.has(tag)}
                   onChange={() => setCut((now) => toggled(now, tag))}
@@ -110,16 +116,16 @@ export function Ticked({ file, shop, session }: Props) {
           </div>
         );
       })}
-      <div role="group" aria-label="On the wall">
+      <div role="group" aria-label={t('On the wall')}>
         <Title order={3} size="h5">
-          On the wall
+          {t('On the wall')}
         </Title>
         <Group gap={16} mt={6}>
           {hung.map(({ piece: { tag, state } }) => (
             <Checkbox
               key={tag}
               size="md"
-              label={`${tag} fixed`}
+              label={t('{tag} fixed', { tag })}
               disabled={state !== 'cut' && state !== 'fitted' && !cut.has(tag)}
               checked={fixed.has(tag)}
               onChange={() => setFixed((now) => toggled(now, tag))}
@@ -129,21 +135,23 @@ export function Ticked({ file, shop, session }: Props) {
       </div>
       {nameless && (
         <Text style={{ color: 'var(--lm-bad)' }}>
-          ▲ Write the letter of the stick that {nameless.todo.find((tag) => cut.has(tag))} was cut from.
+          {t('▲ Write the letter of the stick that {find} was cut from.', {
+            find: nameless.todo.find((tag) => cut.has(tag)),
+          })}
         </Text>
       )}
       {faults.map((why) => (
         <Text key={why} role="alert" style={{ color: 'var(--lm-bad)' }}>
-          ▲ Nothing was entered: {why}.
+          {t('▲ Nothing was entered: {why}.', { why })}
         </Text>
       ))}
       <Group>
         <Button size="lg" disabled={cut.size + fixed.size === 0 || nameless !== undefined} onClick={enter}>
-          Enter {cut.size} cut, {fixed.size} fixed
+          {t('Enter {size} cut, {fixed} fixed', { size: cut.size, fixed: fixed.size })}
         </Button>
         {session.last && (
           <Button size="lg" variant="subtle" onClick={session.takeBack}>
-            Take back
+            {t('Take back')}
           </Button>
         )}
       </Group>

@@ -5,6 +5,7 @@ import { parseLength, parsePosition, type Damage, type TrimKindRecord, type Unit
 import { errorOf } from '../../api/api.ts';
 import { useAddOffcutMutation } from '../../session/commands-api.ts';
 import { newId } from '../../session/tab-tag.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly kinds: readonly TrimKindRecord[];
@@ -34,13 +35,14 @@ export function AddToRack({ kinds, unit }: Props) {
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     const read = parseLength(length, own);
-    if (!read.ok) return setFault(`length: ${read.issues[0].text}`);
+    if (!read.ok) return setFault(t('length: {text}', { text: read.issues[0].text }));
     const found: Damage[] = [];
     for (const [index, one] of damages.entries()) {
       const from = parsePosition(one.from, own);
       const to = parsePosition(one.to.trim() === '' ? one.from : one.to, own);
-      if (!from.ok || !to.ok) return setFault(`damage ${index + 1}: write where it begins and ends`);
-      found.push({ from: from.value.value, to: to.value.value, what: one.what.trim() || 'damage' });
+      if (!from.ok || !to.ok)
+        return setFault(t('damage {index}: write where it begins and ends', { index: index + 1 }));
+      found.push({ from: from.value.value, to: to.value.value, what: one.what.trim() || t('damage') });
     }
     const answer = await add({ id, trim, length: read.value.value, origin, place, note, damages: found });
     if ('error' in answer && answer.error) {
@@ -61,63 +63,71 @@ export function AddToRack({ kinds, unit }: Props) {
     <form onSubmit={(event) => void submit(event)}>
       <Stack gap={8}>
         <Title order={2} size="h4">
-          Put on the rack
+          {t('Put on the rack')}
         </Title>
         <NativeSelect
-          label="Trim"
+          label={t('Trim')}
           value={kind}
           data={kinds.map((one, index) => ({ value: String(index), label: one.name }))}
           onChange={(event) => setKind(event.currentTarget.value)}
         />
         <Group grow>
           <NativeSelect
-            label="It is"
+            label={t('It is')}
             value={origin}
             data={[
-              { value: 'salvaged', label: 'salvaged old trim' },
-              { value: 'offcut', label: 'an offcut' },
+              { value: 'salvaged', label: t('salvaged old trim') },
+              { value: 'offcut', label: t('an offcut') },
             ]}
             onChange={(event) => setOrigin(event.currentTarget.value as 'offcut')}
           />
           <TextInput
-            label={`Length (${own === unit ? unit : own})`}
+            label={t('Length ({unit})', { unit: own === unit ? unit : own })}
             value={length}
             onChange={(event) => setLength(event.currentTarget.value)}
           />
         </Group>
         <Group grow>
-          <TextInput label="Place" value={place} onChange={(event) => setPlace(event.currentTarget.value)} />
-          <TextInput label="Note" value={note} onChange={(event) => setNote(event.currentTarget.value)} />
+          <TextInput
+            label={t('Place')}
+            value={place}
+            onChange={(event) => setPlace(event.currentTarget.value)}
+          />
+          <TextInput
+            label={t('Note')}
+            value={note}
+            onChange={(event) => setNote(event.currentTarget.value)}
+          />
         </Group>
         {origin === 'salvaged' && (
           <>
             <Text size="sm" c="dimmed">
-              Nail holes, splits and dents that a piece must not have, measured from its left end.
+              {t('Nail holes, splits and dents that a piece must not have, measured from its left end.')}
             </Text>
             {damages.map((one, index) => (
               <Group key={index} gap={6} wrap="nowrap" align="flex-end">
                 <TextInput
-                  aria-label={`Damage ${index + 1} from`}
-                  placeholder="from"
+                  aria-label={t('Damage {index} from', { index: index + 1 })}
+                  placeholder={t('from')}
                   value={one.from}
                   onChange={(event) => change(index, { from: event.currentTarget.value })}
                 />
                 <TextInput
-                  aria-label={`Damage ${index + 1} to`}
-                  placeholder="to"
+                  aria-label={t('Damage {index} to', { index: index + 1 })}
+                  placeholder={t('to')}
                   value={one.to}
                   onChange={(event) => change(index, { to: event.currentTarget.value })}
                 />
                 <TextInput
-                  aria-label={`Damage ${index + 1} is`}
-                  placeholder="nail holes, split…"
+                  aria-label={t('Damage {index} is', { index: index + 1 })}
+                  placeholder={t('nail holes, split…')}
                   value={one.what}
                   onChange={(event) => change(index, { what: event.currentTarget.value })}
                 />
                 <ActionIcon
                   size={36}
                   variant="default"
-                  aria-label={`Remove damage ${index + 1}`}
+                  aria-label={t('Remove damage {index}', { index: index + 1 })}
                   onClick={() => setDamages(damages.filter((_, k) => k !== index))}
                 >
                   <IconTrash size={18} />
@@ -130,7 +140,7 @@ export function AddToRack({ kinds, unit }: Props) {
               w="fit-content"
               onClick={() => setDamages([...damages, { from: '', to: '', what: '' }])}
             >
-              Add damage
+              {t('Add damage')}
             </Button>
           </>
         )}
@@ -140,7 +150,7 @@ export function AddToRack({ kinds, unit }: Props) {
           </Text>
         )}
         <Button type="submit" loading={isLoading} w="fit-content">
-          Put it on the rack
+          {t('Put it on the rack')}
         </Button>
       </Stack>
     </form>

@@ -27,6 +27,7 @@ import { SettledField } from '../../shared/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { AddToRack } from './AddToRack.tsx';
+import { t } from '../../words/t.ts';
 
 /** The crew's rack, whatever job its pieces came from; seen from a job, its pieces can be taken for it. */
 export function RackView({ job }: { job?: JobRecord }) {
@@ -61,26 +62,26 @@ export function RackView({ job }: { job?: JobRecord }) {
       className="work"
       style={{ gridTemplateColumns: kinds.length > 0 ? 'minmax(0, 2.1fr) minmax(0, 1fr)' : '1fr' }}
     >
-      <section className="panel scroll" aria-label="Rack" tabIndex={0} style={{ padding: '8px 12px' }}>
+      <section className="panel scroll" aria-label={t('Rack')} tabIndex={0} style={{ padding: '8px 12px' }}>
         <Group justify="space-between">
           <Title order={2} size="h4">
-            Rack: {shown.length} {shown.length === 1 ? 'piece' : 'pieces'}
+            {t('Rack: {count} pieces', { count: shown.length })}
           </Title>
           <Group gap={8}>
             {job && (
               <NativeSelect
-                aria-label="Which pieces"
+                aria-label={t('Which pieces')}
                 value={only}
                 data={[
-                  { value: 'fits', label: 'trim of this job' },
-                  { value: 'all', label: 'all' },
+                  { value: 'fits', label: t('trim of this job') },
+                  { value: 'all', label: t('all') },
                 ]}
                 onChange={(event) => setOnly(event.currentTarget.value as 'all')}
               />
             )}
             <TextInput
-              aria-label="Search the rack"
-              placeholder="label, trim, place"
+              aria-label={t('Search the rack')}
+              placeholder={t('label, trim, place')}
               value={search}
               onChange={(event) => setSearch(event.currentTarget.value)}
             />
@@ -89,21 +90,23 @@ export function RackView({ job }: { job?: JobRecord }) {
         {!isLoading && shown.length === 0 && (
           <Text c="dimmed" mt="md">
             {rack.length === 0
-              ? 'The rack is empty. What a cut stick leaves comes here when it is ticked off under Sticks; salvaged trim is put here by hand.'
-              : 'Nothing on the rack is of this kind.'}
+              ? t(
+                  'The rack is empty. What a cut stick leaves comes here when it is ticked off under Sticks; salvaged trim is put here by hand.',
+                )
+              : t('Nothing on the rack is of this kind.')}
           </Text>
         )}
         {shown.length > 0 && (
-          <Table verticalSpacing={4} mt={6} aria-label="Pieces on the rack">
+          <Table verticalSpacing={4} mt={6} aria-label={t('Pieces on the rack')}>
             <Table.Thead>
               <Table.Tr>
-                <Table.Th>Label</Table.Th>
-                <Table.Th>Trim</Table.Th>
-                <Table.Th>Length, ends</Table.Th>
-                <Table.Th miw={190}>Place</Table.Th>
-                <Table.Th>For</Table.Th>
+                <Table.Th>{t('Label')}</Table.Th>
+                <Table.Th>{t('Trim')}</Table.Th>
+                <Table.Th>{t('Length, ends')}</Table.Th>
+                <Table.Th miw={190}>{t('Place')}</Table.Th>
+                <Table.Th>{t('For')}</Table.Th>
                 <Table.Th>
-                  <span className="said-only">more</span>
+                  <span className="said-only">{t('more')}</span>
                 </Table.Th>
               </Table.Tr>
             </Table.Thead>
@@ -118,7 +121,7 @@ export function RackView({ job }: { job?: JobRecord }) {
       {kinds.length > 0 && (
         <section
           className="panel scroll"
-          aria-label="Put on the rack"
+          aria-label={t('Put on the rack')}
           tabIndex={0}
           style={{ padding: '8px 12px' }}
         >
@@ -129,7 +132,7 @@ export function RackView({ job }: { job?: JobRecord }) {
   );
 }
 
-const endOf = (angle: number): string => (angle === 0 ? 'square' : formatAngle(Math.abs(angle)));
+const endOf = (angle: number): string => (angle === 0 ? t('square') : formatAngle(Math.abs(angle)));
 
 /** The profile of the job that a piece is of; not the same where only its size is, under another name. */
 interface Match {
@@ -160,7 +163,9 @@ function Row({
   const takeOff = async (): Promise<void> => {
     const done = await discard(offcut.id);
     if ('error' in done && done.error) return say(done);
-    undoNotice(`${offcut.label} is off the rack`, async () => say(await restore(offcut.id)));
+    undoNotice(t('{label} is off the rack', { label: offcut.label }), async () =>
+      say(await restore(offcut.id)),
+    );
   };
   const stretches =
     job && profile !== undefined
@@ -175,17 +180,19 @@ function Row({
         {offcut.trim.name}
         {offcut.origin === 'salvaged' && (
           <Text size="sm" c="dimmed">
-            salvaged{offcut.note ? `: ${offcut.note}` : ''}
+            {t('salvaged{note}', { note: offcut.note ? `: ${offcut.note}` : '' })}
           </Text>
         )}
         {match && !match.same && !offcut.job && (
           <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
-            same size as {match.profile.name}, other name: look at the moulding before you take it
+            {t('same size as {name}, other name: look at the molding before you take it', {
+              name: match.profile.name,
+            })}
           </Text>
         )}
         {offcut.from && (
           <Text size="sm" c="dimmed">
-            from {offcut.from}
+            {t('from {from}', { from: offcut.from })}
           </Text>
         )}
       </Table.Td>
@@ -197,24 +204,30 @@ function Row({
         {offcut.damages.length > 0 && (
           <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
             {offcut.damages
-              .map(
-                (one) => `${one.what} ${formatWithUnit(one.from, unit)} to ${formatWithUnit(one.to, unit)}`,
+              .map((one) =>
+                t('{what} {from} to {to}', {
+                  what: one.what,
+                  from: formatWithUnit(one.from, unit),
+                  to: formatWithUnit(one.to, unit),
+                }),
               )
               .join(', ')}
           </Text>
         )}
         {offcut.damages.length > 0 && stretches.length > 0 && job && (
           <Text size="sm">
-            usable: {stretches.map((one) => formatWithUnit(one.length, job.unit)).join(', ')}
+            {t('usable: {stretches}', {
+              stretches: stretches.map((one) => formatWithUnit(one.length, job.unit)).join(', '),
+            })}
           </Text>
         )}
       </Table.Td>
       <Table.Td>
         <SettledField
           size="sm"
-          aria-label={`Place of ${offcut.label}`}
+          aria-label={t('Place of {label}', { label: offcut.label })}
           text={offcut.place}
-          placeholder="where it lies"
+          placeholder={t('where it lies')}
           read={(place) => ({ ok: true, value: place })}
           onTake={(place) => {
             void change({ id: offcut.id, place }).then(say);
@@ -232,7 +245,7 @@ function Row({
                 variant="default"
                 onClick={() => void giveBack({ job: job.id, offcut: offcut.id }).then(say)}
               >
-                Give back
+                {t('Give back')}
               </Button>
             )}
           </>
@@ -243,11 +256,11 @@ function Row({
             disabled={stretches.length === 0}
             onClick={() => void take({ job: job.id, offcut: offcut.id, profile }).then(say)}
           >
-            {match!.same ? 'Take for this job' : `Take as ${match!.profile.name}`}
+            {match!.same ? t('Take for this job') : t('Take as {name}', { name: match!.profile.name })}
           </Button>
         ) : (
           <Text size="sm" c="dimmed">
-            free
+            {t('free')}
           </Text>
         )}
       </Table.Td>
@@ -256,8 +269,8 @@ function Row({
           <ActionIcon
             size={36}
             variant="default"
-            aria-label={`Take ${offcut.label} off the rack`}
-            title="used or thrown away"
+            aria-label={t('Take {label} off the rack', { label: offcut.label })}
+            title={t('used or thrown away')}
             onClick={() => void takeOff()}
           >
             <IconTrash size={18} />

@@ -16,6 +16,7 @@ import { useCommands } from '../../session/use-commands.ts';
 import { refuseFile } from '../../shared/files.ts';
 import { OpenFile } from '../../shared/OpenFile.tsx';
 import { readRooms } from './room-files.ts';
+import { t } from '../../words/t.ts';
 
 /** Rooms from a table or a drawing: shown first, taken in when one says so. */
 export function ImportRooms({ job }: { readonly job: JobRecord }) {
@@ -41,14 +42,14 @@ export function ImportRooms({ job }: { readonly job: JobRecord }) {
   return (
     <>
       <OpenFile accept=".csv,.tsv,.txt,.xlsx,.dxf,text/csv" onFile={take}>
-        Open rooms (CSV, XLSX, DXF)
+        {t('Open rooms (CSV, XLSX, DXF)')}
       </OpenFile>
       <Modal
         opened={found !== undefined}
         onClose={() => setFound(undefined)}
         size="lg"
-        title={<Text fw={650}>Rooms in {found?.file}</Text>}
-        closeButtonProps={{ 'aria-label': 'Close' }}
+        title={<Text fw={650}>{t('Rooms in {file}', { file: found?.file })}</Text>}
+        closeButtonProps={{ 'aria-label': t('Close') }}
       >
         <Stack gap={10}>
           {found?.rooms.map((room, index) => (
@@ -56,15 +57,15 @@ export function ImportRooms({ job }: { readonly job: JobRecord }) {
               <Preview job={job} room={room} />
               <div style={{ flex: 1 }}>
                 <TextInput
-                  aria-label={`Name of room ${index + 1}`}
+                  aria-label={t('Name of room {index}', { index: index + 1 })}
                   value={room.name}
-                  error={room.name.trim() === '' ? 'give it a name' : undefined}
+                  error={room.name.trim() === '' ? t('give it a name') : undefined}
                   onChange={(event) => rename(index, event.currentTarget.value)}
                 />
                 <Text size="sm">{saidOf(job, room)}</Text>
                 {job.rooms.some((one) => one.name === room.name.trim()) && (
                   <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
-                    There is a room of this name already; it stays as it is, this one comes beside it.
+                    {t('There is a room of this name already; it stays as it is, this one comes beside it.')}
                   </Text>
                 )}
               </div>
@@ -78,10 +79,10 @@ export function ImportRooms({ job }: { readonly job: JobRecord }) {
                 setFound(undefined);
               }}
             >
-              {found?.rooms.length === 1 ? 'Add the room' : `Add ${found?.rooms.length ?? 0} rooms`}
+              {t('Add {count} rooms', { count: found?.rooms.length ?? 0 })}
             </Button>
             <Button variant="default" onClick={() => setFound(undefined)}>
-              Leave it
+              {t('Leave it')}
             </Button>
           </Group>
         </Stack>
@@ -99,10 +100,10 @@ function saidOf(job: JobRecord, room: TableRoom): string {
   const whole = wholeOf(room);
   const closure = whole && closeRoom(whole);
   return [
-    `${walls.length} walls, ${formatWithUnit(around, job.unit)} around`,
-    ...(openings > 0 ? [`${openings} openings`] : []),
+    t('{count} walls, {around} around', { count: walls.length, around: formatWithUnit(around, job.unit) }),
+    ...(openings > 0 ? [t('{openings} openings', { openings })] : []),
     ...(closure && !closesWell(closure)
-      ? [`misses closing by ${formatWithUnit(closure.gap, job.unit)}`]
+      ? [t('misses closing by {gap}', { gap: formatWithUnit(closure.gap, job.unit) })]
       : []),
   ].join(' · ');
 }

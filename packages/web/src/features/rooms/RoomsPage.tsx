@@ -20,6 +20,7 @@ import { Typeset } from '../../shared/Figure.tsx';
 import { usePieceCounts } from './use-piece-counts.ts';
 import { ImportRooms } from './ImportRooms.tsx';
 import { saveWalls } from './wall-files.ts';
+import { t } from '../../words/t.ts';
 
 /** What is known of a room, for the list. */
 interface RoomState {
@@ -46,12 +47,14 @@ function stateOf(room: RoomRecord, job: JobRecord): RoomState {
     check: list.filter((one) => one.byHand).length,
     closes:
       survey.walls.length === 0
-        ? 'not walked yet'
+        ? t('not walked yet')
         : closure === undefined
-          ? 'open chain'
+          ? t('open chain')
           : !closesWell(closure)
-            ? `misses by ${formatWithUnit(closure.gap, job.unit)}: a figure is wrong`
-            : `within ${formatWithUnit(Math.max(closure.gap, job.unit === 'in' ? 1 / 16 : 1), job.unit)}`,
+            ? t('misses by {gap}: a figure is wrong', { gap: formatWithUnit(closure.gap, job.unit) })
+            : t('within {gap}', {
+                gap: formatWithUnit(Math.max(closure.gap, job.unit === 'in' ? 1 / 16 : 1), job.unit),
+              }),
   };
 }
 
@@ -73,7 +76,7 @@ export function RoomsPage({ job }: { job: JobRecord }) {
     const put = (archived: boolean) =>
       change({
         id: job.id,
-        label: `putting ${job.name} away`,
+        label: t('putting {name} away', { name: job.name }),
         set: { archived },
         was: { archived: !archived },
       });
@@ -81,7 +84,7 @@ export function RoomsPage({ job }: { job: JobRecord }) {
     if ('error' in done)
       return void notifications.show({ color: 'red', message: errorOf(done.error).detail });
     undoNotice(
-      `${job.name} is put away; it is found under "put away" among the jobs`,
+      t('{name} is put away; it is found under "put away" among the jobs', { name: job.name }),
       async () => void (await put(false)),
     );
   };
@@ -90,13 +93,20 @@ export function RoomsPage({ job }: { job: JobRecord }) {
       <Group justify="space-between" align="end" gap={10}>
         <div>
           <Title order={2} size="h3">
-            Rooms
+            {t('Rooms')}
           </Title>
           <Text c="dimmed">
-            {states.length} {states.length === 1 ? 'room' : 'rooms'}, {sum((one) => one.walls)} walls,{' '}
-            {sum((one) => one.openings)} openings · {sum((one) => one.corners - one.assumed)} of{' '}
-            {sum((one) => one.corners)} corners measured ·{' '}
-            <Link to={`/changes/${job.id}`}>who changed what</Link>
+            {t(
+              '{count} rooms, {walls} walls, {openings} openings · {measured} of {corners} corners measured ·',
+              {
+                count: states.length,
+                walls: sum((one) => one.walls),
+                openings: sum((one) => one.openings),
+                measured: sum((one) => one.corners - one.assumed),
+                corners: sum((one) => one.corners),
+              },
+            )}{' '}
+            <Link to={`/changes/${job.id}`}>{t('who changed what')}</Link>
           </Text>
         </div>
         <Group gap={6}>
@@ -107,7 +117,7 @@ export function RoomsPage({ job }: { job: JobRecord }) {
             disabled={sum((one) => one.walls) === 0}
             onClick={() => saveWalls(job.name, job.rooms)}
           >
-            Save walls (CSV)
+            {t('Save walls (CSV)')}
           </Button>
           <Button
             variant="default"
@@ -115,10 +125,10 @@ export function RoomsPage({ job }: { job: JobRecord }) {
             to={`/jobs/${job.id}/sheets`}
             leftSection={<IconPrinter size={17} />}
           >
-            Walk sheets
+            {t('Walk sheets')}
           </Button>
           <Button variant="default" leftSection={<IconArchive size={17} />} onClick={() => void archive()}>
-            Put the job away
+            {t('Put the job away')}
           </Button>
         </Group>
       </Group>
@@ -126,36 +136,36 @@ export function RoomsPage({ job }: { job: JobRecord }) {
         <TextInput
           style={{ flex: 1, maxWidth: 380 }}
           leftSection={<IconSearch size={17} />}
-          aria-label="Find a room"
-          placeholder="find a room"
+          aria-label={t('Find a room')}
+          placeholder={t('find a room')}
           value={search}
           onChange={(event) => setSearch(event.currentTarget.value)}
         />
         <Switch
-          label="only what is not finished"
+          label={t('only what is not finished')}
           checked={open}
           onChange={(event) => setOpen(event.currentTarget.checked)}
         />
       </Group>
       {states.length === 0 ? (
         <Text c="dimmed" mt="lg">
-          No room yet. Add one above and start at its entry, or open a table of walls.
+          {t('No room yet. Add one above and start at its entry, or open a table of walls.')}
         </Text>
       ) : shown.length === 0 ? (
         <Text c="dimmed" mt="lg">
-          No room of that name, or all of them are finished.
+          {t('No room of that name, or all of them are finished.')}
         </Text>
       ) : (
-        <table className="panel list" aria-label="Rooms">
+        <table className="panel list" aria-label={t('Rooms')}>
           <thead>
             <tr>
-              <th>Room</th>
-              <th className="number">Walls</th>
-              <th className="number">Openings</th>
-              <th>Corners measured</th>
-              <th>Closes</th>
-              <th className="number">Pieces planned</th>
-              <th>Still to do</th>
+              <th>{t('Room')}</th>
+              <th className="number">{t('Walls')}</th>
+              <th className="number">{t('Openings')}</th>
+              <th>{t('Corners measured')}</th>
+              <th>{t('Closes')}</th>
+              <th className="number">{t('Pieces planned')}</th>
+              <th>{t('Still to do')}</th>
             </tr>
           </thead>
           <tbody>
@@ -172,9 +182,9 @@ export function RoomsPage({ job }: { job: JobRecord }) {
 function RoomRow({ state, jobId, pieces }: { state: RoomState; jobId: string; pieces: number | undefined }) {
   const { room, walls, openings, corners, assumed, check, closes } = state;
   const todo = [
-    ...(walls === 0 ? ['walk it'] : []),
-    ...(assumed > 0 ? [`${assumed} ${assumed === 1 ? 'corner' : 'corners'} assumed`] : []),
-    ...(check > 0 ? [`${check} to measure again`] : []),
+    ...(walls === 0 ? [t('walk it')] : []),
+    ...(assumed > 0 ? [t('{count} corners assumed', { count: assumed })] : []),
+    ...(check > 0 ? [t('{check} to measure again', { check })] : []),
   ];
   return (
     <tr>
@@ -183,19 +193,19 @@ function RoomRow({ state, jobId, pieces }: { state: RoomState; jobId: string; pi
           to={`/jobs/${jobId}/walk/${encodeURIComponent(room.id)}`}
           style={{ fontWeight: 650, color: 'var(--lm-picked)' }}
         >
-          {room.name || 'unnamed'}
+          {room.name || t('unnamed')}
         </Link>
       </td>
       <td className="number">{walls}</td>
       <td className="number">{openings}</td>
-      <td>{corners === 0 ? '' : `${corners - assumed} of ${corners}`}</td>
+      <td>{corners === 0 ? '' : t('{corners} of {all}', { corners: corners - assumed, all: corners })}</td>
       <td>
         <Typeset text={closes} />
       </td>
       <td className="number">{pieces ?? ''}</td>
       <td>
         {todo.length === 0 ? (
-          'measured ✓'
+          t('measured ✓')
         ) : (
           <span style={{ color: 'var(--lm-assumed)' }}>▲ {todo.join(', ')}</span>
         )}

@@ -7,6 +7,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { readWalls } from './wall-files.ts';
+import { t } from '../../words/t.ts';
 
 /** Rooms out of files: tables of walls, drawings. What a reader needs is fetched when a file of its kind is opened. */
 
@@ -25,7 +26,7 @@ async function readDrawing(text: string, unit: Unit, survey: Survey): Promise<Re
     drawing = null;
   }
   if (!drawing)
-    return { issues: [{ at: '', text: 'is no drawing that can be read: save it as DXF in text form' }] };
+    return { issues: [{ at: '', text: t('is no drawing that can be read: save it as DXF in text form') }] };
   const outlines: Outline[] = drawing.entities.flatMap((entity) => {
     const line = entity as unknown as { shape?: boolean; vertices?: { x: number; y: number }[] };
     const isOutline =

@@ -10,6 +10,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { MoneyField, NumberField, SizeField } from '../../shared/SettledField.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly note: RuleNote;
@@ -39,10 +40,10 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         typeof rules.insideCorner === 'string' ? rules.insideCorner : 'by-use',
         [
-          { value: 'by-use', label: 'by trim: cope, shoe mitered' },
-          { value: 'cope', label: 'cope always' },
-          { value: 'miter', label: 'miter always' },
-          { value: 'butt', label: 'butt always' },
+          { value: 'by-use', label: t('by trim: cope, shoe mitered') },
+          { value: 'cope', label: t('cope always') },
+          { value: 'miter', label: t('miter always') },
+          { value: 'butt', label: t('butt always') },
         ],
         (value) =>
           onChange({
@@ -66,11 +67,11 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
             onTake={(degrees) => taken({ miterBias: { ...complete.miterBias, degrees } })}
           />
           <NativeSelect
-            aria-label={`${note.name}, where`}
+            aria-label={t('{name}, where', { name: note.name })}
             value={complete.miterBias.on}
             data={[
-              { value: 'assumed', label: 'assumed' },
-              { value: 'all', label: 'all' },
+              { value: 'assumed', label: t('assumed') },
+              { value: 'all', label: t('all') },
             ]}
             onChange={(event) =>
               onChange({ miterBias: { ...complete.miterBias, on: event.currentTarget.value as 'all' } })
@@ -95,7 +96,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
         <Switch
           aria-label={note.name}
           checked={complete[key]}
-          label={complete[key] ? 'yes' : 'no'}
+          label={complete[key] ? t('yes') : t('no')}
           onChange={(event) => onChange({ [key]: event.currentTarget.checked })}
         />
       );
@@ -107,7 +108,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           { value: '45', label: '45°' },
           { value: '30', label: '30°' },
           { value: '22.5', label: '22½°' },
-          { value: '0', label: 'butt' },
+          { value: '0', label: t('butt') },
         ],
         (value) => onChange({ scarfAngle: Number(value) as 45 }),
       );
@@ -117,14 +118,14 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           {choice(
             complete.splices,
             [
-              { value: 'needed', label: 'where needed' },
-              { value: 'saving', label: 'to save stock' },
+              { value: 'needed', label: t('where needed') },
+              { value: 'saving', label: t('to save stock') },
             ],
             (value) => onChange({ splices: value as 'needed' }),
           )}
           <MoneyField
-            aria-label="what a splice costs"
-            title="what a splice costs, in money"
+            aria-label={t('what a splice costs')}
+            title={t('what a splice costs, in money')}
             coin={coin}
             value={toMinor(complete.splicePrice, coin)}
             onTake={(price) => taken({ splicePrice: fromMinor(price, coin) })}
@@ -135,9 +136,9 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.spliceLengths,
         [
-          { value: 'any', label: 'best hidden' },
-          { value: 'longest', label: 'one long' },
-          { value: 'balanced', label: 'alike' },
+          { value: 'any', label: t('best hidden') },
+          { value: 'longest', label: t('one long') },
+          { value: 'balanced', label: t('alike') },
         ],
         (value) => onChange({ spliceLengths: value as 'any' }),
       );
@@ -147,15 +148,15 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           {choice(
             complete.bullnose,
             [
-              { value: 'transition', label: 'small pieces' },
-              { value: 'two-piece', label: 'two pieces' },
+              { value: 'transition', label: t('small pieces') },
+              { value: 'two-piece', label: t('two pieces') },
             ],
             (value) => onChange({ bullnose: value as 'transition' }),
           )}
           {complete.bullnose === 'transition' && (
             <NumberField
-              aria-label="how many small pieces"
-              title="how many small pieces"
+              aria-label={t('how many small pieces')}
+              title={t('how many small pieces')}
               limits={{ min: 1, max: 20, whole: true }}
               value={complete.transitionPieces}
               onTake={(transitionPieces) => taken({ transitionPieces })}
@@ -169,8 +170,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.shoeReturn,
         [
-          { value: 'mitered', label: 'mitered return' },
-          { value: 'snipped', label: 'snipped' },
+          { value: 'mitered', label: t('mitered return') },
+          { value: 'snipped', label: t('snipped') },
         ],
         (value) => onChange({ shoeReturn: value as 'snipped' }),
       );
@@ -178,8 +179,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.railReturn,
         [
-          { value: 'single', label: 'one miter' },
-          { value: 'half-turns', label: 'two half turns' },
+          { value: 'single', label: t('one miter') },
+          { value: 'half-turns', label: t('two half turns') },
         ],
         (value) => onChange({ railReturn: value as 'single' }),
       );
@@ -187,8 +188,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.numbering,
         [
-          { value: 'entry', label: 'from the entry' },
-          { value: 'installation', label: 'by installation' },
+          { value: 'entry', label: t('from the entry') },
+          { value: 'installation', label: t('by installation') },
         ],
         (value) => onChange({ numbering: value as 'entry' }),
       );
@@ -196,8 +197,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.crownCut,
         [
-          { value: 'nested', label: 'nested' },
-          { value: 'flat', label: 'flat' },
+          { value: 'nested', label: t('nested') },
+          { value: 'flat', label: t('flat') },
         ],
         (value) => onChange({ crownCut: value as 'nested' }),
       );
@@ -207,16 +208,16 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           {choice(
             complete.headMode,
             [
-              { value: 'measured', label: 'held until measured' },
-              { value: 'pre-cut', label: 'from the figures' },
-              { value: 'rough', label: 'rough, marked in place' },
+              { value: 'measured', label: t('held until measured') },
+              { value: 'pre-cut', label: t('from the figures') },
+              { value: 'rough', label: t('rough, marked in place') },
             ],
             (value) => onChange({ headMode: value as 'measured' }),
           )}
           {complete.headMode !== 'pre-cut' && (
             <SizeField
-              aria-label="how much longer a head is until then"
-              title="how much longer a head is until then"
+              aria-label={t('how much longer a head is until then')}
+              title={t('how much longer a head is until then')}
               unit={unit}
               zero
               value={complete.headMode === 'rough' ? complete.roughAllowance : complete.heldAllowance}
@@ -231,10 +232,10 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.crownOrder ?? '',
         [
-          { value: '', label: 'as it comes' },
-          { value: 'round', label: 'round the room' },
-          { value: 'opposite', label: 'opposite walls first' },
-          { value: 'foam', label: 'foam' },
+          { value: '', label: t('as it comes') },
+          { value: 'round', label: t('round the room') },
+          { value: 'opposite', label: t('opposite walls first') },
+          { value: 'foam', label: t('foam') },
         ],
         (value) => onChange({ crownOrder: (value || undefined) as 'round' }),
       );
@@ -242,8 +243,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.closingMode,
         [
-          { value: 'long', label: 'cut long, pressed in' },
-          { value: 'measured', label: 'held until measured in place' },
+          { value: 'long', label: t('cut long, pressed in') },
+          { value: 'measured', label: t('held until measured in place') },
         ],
         (value) => onChange({ closingMode: value as 'long' }),
       );
@@ -251,8 +252,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       return choice(
         complete.ceilingLine,
         [
-          { value: 'level', label: 'level, under the lowest point' },
-          { value: 'follow', label: 'follows the ceiling' },
+          { value: 'level', label: t('level, under the lowest point') },
+          { value: 'follow', label: t('follows the ceiling') },
         ],
         (value) => onChange({ ceilingLine: value as 'level' }),
       );
@@ -262,8 +263,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           {(['polyurethane', '*'] as const).map((material) => (
             <SizeField
               key={material}
-              aria-label={`${note.name}, ${material === '*' ? 'others' : 'foam'}`}
-              label={material === '*' ? 'others' : 'foam'}
+              aria-label={`${note.name}, ${material === '*' ? t('others') : t('foam')}`}
+              label={material === '*' ? t('others') : t('foam')}
               value={complete.looseEnd[material] ?? 0}
               unit={unit}
               zero
@@ -330,13 +331,18 @@ function SpringFit({
         ];
   const on = complete.springFit.length > 0;
   const words = complete.springFit
-    .map(({ from, add }) => `${formatLength(add, unit, { inchParts: 32 })} from ${formatLength(from, unit)}`)
+    .map(({ from, add }) =>
+      t('{add} from {from}', {
+        add: formatLength(add, unit, { inchParts: 32 }),
+        from: formatLength(from, unit),
+      }),
+    )
     .join(', ');
   return (
     <Switch
       aria-label={name}
       checked={on}
-      label={on ? words : 'cut to the wall'}
+      label={on ? words : t('cut to the wall')}
       onChange={(event) => onChange({ springFit: event.currentTarget.checked ? usual : [] })}
     />
   );

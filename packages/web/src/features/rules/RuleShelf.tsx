@@ -5,6 +5,7 @@ import { errorOf, useRuleSetsQuery } from '../../api/api.ts';
 import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { t } from '../../words/t.ts';
 
 /** What a set says otherwise than is usual, by the names of its rules. */
 function saidOf(rules: HouseRulesInput): string {
@@ -14,7 +15,7 @@ function saidOf(rules: HouseRulesInput): string {
       ? name
       : `${name}: ${value === true ? 'yes' : value === false ? 'no' : value}`;
   });
-  return said.length === 0 ? 'all as usual' : said.join(' · ');
+  return said.length === 0 ? t('all as usual') : said.join(' · ');
 }
 
 /** The crew's sets of house rules: how each differs from what is usual. They are taken into a job on its Joints page. */
@@ -27,8 +28,9 @@ export function RuleShelf() {
   if (sets.length === 0)
     return (
       <Text c="dimmed">
-        No set of house rules is kept yet. On a job’s Joints page, under House rules, rules are kept under a
-        name.
+        {t(
+          'No set of house rules is kept yet. On a job’s Joints page, under House rules, rules are kept under a name.',
+        )}
       </Text>
     );
   return (
@@ -43,19 +45,19 @@ export function RuleShelf() {
               <Button
                 size="compact-md"
                 variant="default"
-                aria-label={`Delete ${set.name}`}
+                aria-label={t('Delete {name}', { name: set.name })}
                 onClick={() =>
                   void drop(set.id).then((done) => {
                     if (done.error) notifications.show({ color: 'red', message: errorOf(done.error).detail });
                     else
                       undoNotice(
-                        `${set.name} is deleted`,
+                        t('{name} is deleted', { name: set.name }),
                         () => void keep({ name: set.name, rules: set.rules }),
                       );
                   })
                 }
               >
-                Delete
+                {t('Delete')}
               </Button>
             )}
           </Group>

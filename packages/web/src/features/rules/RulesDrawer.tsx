@@ -36,6 +36,7 @@ import { useCommands } from '../../session/use-commands.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { RuleField } from './RuleField.tsx';
 import { useComparison } from './use-comparison.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -59,10 +60,10 @@ export function RulesDrawer(props: Props) {
     // Left with Escape: nothing is applied, and nothing is lost.
     const id = notifications.show({
       autoClose: 12_000,
-      closeButtonProps: { 'aria-label': 'Close this notice' },
+      closeButtonProps: { 'aria-label': t('Close this notice') },
       message: (
         <Group justify="space-between" wrap="nowrap">
-          <Text size="sm">Your changes of the house rules are kept, and not applied yet</Text>
+          <Text size="sm">{t('Your changes of the house rules are kept, and not applied yet')}</Text>
           <Button
             size="compact-sm"
             onClick={() => {
@@ -70,7 +71,7 @@ export function RulesDrawer(props: Props) {
               onOpen();
             }}
           >
-            Go back to them
+            {t('Go back to them')}
           </Button>
         </Group>
       ),
@@ -82,8 +83,8 @@ export function RulesDrawer(props: Props) {
       onClose={close}
       position="right"
       size={760}
-      title={<Text fw={650}>House rules</Text>}
-      closeButtonProps={{ 'aria-label': 'Close the house rules' }}
+      title={<Text fw={650}>{t('House rules')}</Text>}
+      closeButtonProps={{ 'aria-label': t('Close the house rules') }}
     >
       {props.opened && <Scoped {...props} />}
     </Drawer>
@@ -97,11 +98,11 @@ function Scoped(props: Props) {
   return (
     <Stack gap={12}>
       <SegmentedControl
-        aria-label="For what the rules hold"
+        aria-label={t('For what the rules hold')}
         value={scope}
         data={[
-          { value: 'job', label: 'whole job' },
-          { value: 'room', label: `only ${props.room.name}` },
+          { value: 'job', label: t('whole job') },
+          { value: 'room', label: t('only {name}', { name: props.room.name }) },
         ]}
         onChange={(value) => setScope(value)}
       />
@@ -140,7 +141,9 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
     dispatch(rulesDrafted({ scope: at, rules: undefined }));
     onClose();
     undoNotice(
-      `The house rules are changed${changed === undefined ? '' : `: ${changed} ${changed === 1 ? 'piece is' : 'pieces are'} others now`}`,
+      t('The house rules are changed{changed}', {
+        changed: changed === undefined ? '' : t(': {count} pieces are others now', { count: changed }),
+      }),
       () => void put(before),
     );
   };
@@ -155,7 +158,7 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
         draft={draft}
         onTake={(rules) => setDraft(forRoom ? ofRoom(rules) : { ...keptOf(stored), ...rules })}
       />
-      <Table verticalSpacing={8} aria-label="House rules">
+      <Table verticalSpacing={8} aria-label={t('House rules')}>
         <Table.Tbody>
           {notes.map((note) => (
             <Table.Tr key={note.key}>
@@ -178,11 +181,11 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
                 {forRoom &&
                   (note.key in draft ? (
                     <Button size="compact-sm" variant="subtle" mt={4} onClick={() => asTheJob(note.key)}>
-                      Back to the job’s
+                      {t('Back to the job’s')}
                     </Button>
                   ) : (
                     <Text size="sm" c="dimmed">
-                      as in the job
+                      {t('as in the job')}
                     </Text>
                   ))}
               </Table.Td>
@@ -190,39 +193,47 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
           ))}
         </Table.Tbody>
       </Table>
-      <div className="rules-foot" role="region" aria-label="What would change">
+      <div className="rules-foot" role="region" aria-label={t('What would change')}>
         {fault && (
           <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
             {fault}
           </Text>
         )}
-        {!dirty && <Text c="dimmed">These rules are in force. Change one to see which pieces change.</Text>}
-        {dirty && found === undefined && <Text>Looking at the rooms…</Text>}
+        {!dirty && (
+          <Text c="dimmed">{t('These rules are in force. Change one to see which pieces change.')}</Text>
+        )}
+        {dirty && found === undefined && <Text>{t('Looking at the rooms…')}</Text>}
         {dirty && found === 'failed' && (
           <Text role="status">
-            Which pieces would change could not be worked out; the rules can be applied all the same.
+            {t('Which pieces would change could not be worked out; the rules can be applied all the same.')}
           </Text>
         )}
         {dirty && comparison && (
           <>
             {comparison.done < comparison.rooms && (
-              <Progress value={(100 * comparison.done) / comparison.rooms} aria-label="Rooms looked at" />
+              <Progress
+                value={(100 * comparison.done) / comparison.rooms}
+                aria-label={t('Rooms looked at')}
+              />
             )}
             <Text fw={650} role="status">
               {comparison.changed === 0
-                ? 'No piece changes.'
-                : `${comparison.changed} of ${comparison.pieces} pieces change.`}
+                ? t('No piece changes.')
+                : t('{changed} of {pieces} pieces change.', {
+                    changed: comparison.changed,
+                    pieces: comparison.pieces,
+                  })}
             </Text>
             <div style={{ maxHeight: 190, overflowY: 'auto' }}>
               {comparison.changes.map((one) => (
                 <Text key={`${one.room}${one.label}`} size="sm">
-                  <b>{one.label}</b> {one.room}: was <Typeset text={one.before} />, becomes{' '}
-                  <Typeset text={one.after} />
+                  <b>{one.label}</b> {t('{room}: was', { room: one.room })} <Typeset text={one.before} />
+                  {t(', becomes')} <Typeset text={one.after} />
                 </Text>
               ))}
               {comparison.changed > comparison.changes.length && (
                 <Text size="sm" c="dimmed">
-                  and {comparison.changed - comparison.changes.length} more
+                  {t('and {changed} more', { changed: comparison.changed - comparison.changes.length })}
                 </Text>
               )}
             </div>
@@ -230,10 +241,10 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
         )}
         <Group mt={8}>
           <Button disabled={!dirty} onClick={apply}>
-            Apply these rules
+            {t('Apply these rules')}
           </Button>
           <Button variant="default" disabled={!dirty} onClick={() => setDraft(stored)}>
-            Leave them as they are
+            {t('Leave them as they are')}
           </Button>
         </Group>
       </div>
@@ -275,16 +286,16 @@ function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: House
       return setFault(errorOf(done.error).issues[0]?.text ?? errorOf(done.error).detail);
     setName('');
     setFault(undefined);
-    notifications.show({ message: `Kept as "${name.trim()}" for every job of the crew` });
+    notifications.show({ message: t('Kept as "{name}" for every job of the crew', { name: name.trim() }) });
   };
   const mine = own.find((set) => set.id === chosen);
   return (
     <Group align="flex-end" gap={8}>
       <NativeSelect
-        label="start from a set"
+        label={t('start from a set')}
         value={chosen}
         data={[
-          { value: '', label: 'choose a set' },
+          { value: '', label: t('choose a set') },
           ...all.map((set) => ({ value: set.key, label: set.name })),
         ]}
         onChange={(event) => {
@@ -298,7 +309,7 @@ function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: House
         <ActionIcon
           size={36}
           variant="default"
-          aria-label={`Forget the set ${mine.name}`}
+          aria-label={t('Forget the set {name}', { name: mine.name })}
           onClick={() => {
             setChosen('');
             void drop(mine.id);
@@ -308,8 +319,8 @@ function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: House
         </ActionIcon>
       )}
       <TextInput
-        label="keep these for the crew as"
-        placeholder="name of the set"
+        label={t('keep these for the crew as')}
+        placeholder={t('name of the set')}
         value={name}
         error={fault}
         onChange={(event) => {
@@ -318,7 +329,7 @@ function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: House
         }}
       />
       <Button variant="default" onClick={() => void keepOwn()}>
-        Keep
+        {t('Keep')}
       </Button>
     </Group>
   );

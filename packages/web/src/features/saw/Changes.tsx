@@ -1,6 +1,7 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { formatLength, formatWithUnit, type ChangedPiece, type Unit } from '@long-miter/core';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly changed: readonly ChangedPiece[];
@@ -13,21 +14,31 @@ interface Props {
 function said({ piece, now, longer, turned }: ChangedPiece, unit: Unit): string {
   const by = formatLength(Math.abs(longer), unit, { inchParts: 32 });
   const figures = now
-    ? `${formatWithUnit(piece.near, unit)} → ${formatWithUnit(now.near, unit)}${turned ? ', other ends' : ''}`
-    : 'is not planned any more';
+    ? `${formatWithUnit(piece.near, unit)} → ${formatWithUnit(now.near, unit)}${turned ? t(', other ends') : ''}`
+    : t('is not planned any more');
   switch (piece.state) {
     case 'held':
     case 'ready':
-      return `${piece.tag}: ${figures}; not cut yet`;
+      return t('{tag}: {figures}; not cut yet', { tag: piece.tag, figures });
     case 'in-hand':
-      return `${piece.tag} is in hand: ${figures}. Put it down, or finish it as shown`;
+      return t('{tag} is in hand: {figures}. Put it down, or finish it as shown', {
+        tag: piece.tag,
+        figures,
+      });
     case 'cut':
     case 'fitted':
-      return `${piece.tag} is cut: ${figures}. ${
-        !now || turned ? 'See whether it still fits' : longer < 0 ? `Trim ${by} off it` : `It is ${by} short`
-      }; else send it again on the Hang page`;
+      return t('{tag} is cut: {figures}. {longer}; else send it again on the Hang page', {
+        tag: piece.tag,
+        figures,
+        longer:
+          !now || turned
+            ? t('See whether it still fits')
+            : longer < 0
+              ? t('Trim {by} off it', { by })
+              : t('It is {by} short', { by }),
+      });
     default:
-      return `${piece.tag} is fixed: ${figures}; look at its joints`;
+      return t('{tag} is fixed: {figures}; look at its joints', { tag: piece.tag, figures });
   }
 }
 
@@ -40,19 +51,18 @@ export function Changes({ changed, unit, onGive }: Props) {
     <Stack gap={4} px={8} role="status">
       {inHand.map((one) => (
         <Text key={one.piece.tag} fw={700} px={10} py={6} className="stop-band">
-          Stop: the wall of {one.piece.tag} was changed, {said(one, unit)}.
+          {t('Stop: the wall of {tag} was changed, {said}.', { tag: one.piece.tag, said: said(one, unit) })}
         </Text>
       ))}
       <Group gap={8}>
         <Text fw={600} style={{ color: 'var(--lm-assumed)' }}>
-          ▲ {changed.length} {changed.length === 1 ? 'piece is' : 'pieces are'} planned otherwise since it was
-          given.
+          {t('▲ {count} pieces are planned otherwise since it was given.', { count: changed.length })}
         </Text>
         <Button size="compact-md" variant="default" onClick={() => setOpen(!open)}>
-          {open ? 'Hide' : 'Show'} {changed.length === 1 ? 'it' : 'them'}
+          {open ? t('Hide them', { count: changed.length }) : t('Show them', { count: changed.length })}
         </Button>
         <Button size="compact-md" variant="default" onClick={onGive}>
-          Give it anew
+          {t('Give it anew')}
         </Button>
       </Group>
       {open &&

@@ -1,4 +1,4 @@
-import { useContext, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { Button, Group, Text } from '@mantine/core';
 import { IconArrowLeft, IconArrowRight } from '@tabler/icons-react';
 import {
@@ -23,11 +23,12 @@ import {
   type Unit,
   type PlannedStick,
 } from '@long-miter/core';
-import { useSpoken, Words } from '../../shared/words.tsx';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { BigFigure } from './BigFigure.tsx';
+import { said, t } from '../../words/t.ts';
+import { vocabularyNow } from '../../words/vocabulary.ts';
 
 interface Props {
   readonly steps: readonly CutStep[];
@@ -70,21 +71,20 @@ export function CutCard({
   count,
   letter,
 }: Props) {
-  const inWords = useSpoken();
-  const vocabulary = useContext(Words);
+  const vocabulary = vocabularyNow();
   const step = steps[at]!;
   const { piece, profile, saw } = step;
   return (
-    <section className="panel cut-card" aria-label="This cut">
+    <section className="panel cut-card" aria-label={t('This cut')}>
       <header className="cut-head">
         <span className="cut-tag" data-testid="tag">
           {piece.label}
         </span>
         <span className="cut-tag" data-testid="end">
           {!step.held
-            ? `${step.end} end`
+            ? t('{end} end', { end: step.end })
             : piece.opening === undefined
-              ? 'closing'
+              ? t('closing')
               : partWords(piece.role, piece.place)}
         </span>
         <span className="cut-name" data-testid="profile">
@@ -92,9 +92,11 @@ export function CutCard({
             <Typeset text={profile.name} />
           </span>
           <small>
-            {inWords('stick')} {letter ?? step.stickNumber},{' '}
+            {t('stick')} {letter ?? step.stickNumber},{' '}
             <Typeset text={formatWithUnit(step.stick.length, unit)} />
-            {step.stick.source === 'rack' ? `, from the rack: ${rackName(step.stick)}` : ''}
+            {step.stick.source === 'rack'
+              ? t(', from the rack: {rackName}', { rackName: rackName(step.stick) })
+              : ''}
           </small>
         </span>
       </header>
@@ -124,12 +126,15 @@ export function CutCard({
           </div>
           <div className="cut-count">
             <span>
-              {count ?? `cut ${at + 1} of ${steps.length}`} · write {piece.label} on its back · goes to{' '}
-              {step.place}
+              {t('{step} · write {label} on its back · goes to {place}', {
+                step: count ?? t('cut {at} of {count}', { at: at + 1, count: steps.length }),
+                label: piece.label,
+                place: step.place,
+              })}
             </span>
             {onList && (
               <Button size="compact-md" variant="default" className="no-print" onClick={onList}>
-                Cut list
+                {t('Cut list')}
               </Button>
             )}
           </div>
@@ -142,7 +147,7 @@ export function CutCard({
                 disabled={at === 0}
                 onClick={() => onStep(at - 1)}
               >
-                Back
+                {t('Back')}
               </Button>
               <Button
                 size="lg"
@@ -150,7 +155,7 @@ export function CutCard({
                 disabled={at === steps.length - 1}
                 onClick={() => onStep(at + 1)}
               >
-                Next cut
+                {t('Next cut')}
               </Button>
             </Group>
           )}
@@ -167,11 +172,11 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
   return (
     <div className="cut-figures">
       <div className="cut-row">
-        <div className="cut-what">do not cut it yet</div>
-        <div className="cut-keep">waits</div>
+        <div className="cut-what">{t('do not cut it yet')}</div>
+        <div className="cut-keep">{t('waits')}</div>
       </div>
       <Text size="lg">
-        {how} The figures say <Typeset text={formatWithUnit(figure, unit)} />.
+        {t('{how} The figures say', { how })} <Typeset text={formatWithUnit(figure, unit)} />.
       </Text>
       <CommitField
         size="lg"
@@ -185,7 +190,7 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
           const read = parseLength(event.currentTarget.value, unit);
           if (read.ok) onMeasured(step, read.value.value, event.currentTarget.value.trim());
         }}
-        description="then Enter: it is cut to that"
+        description={t('then Enter: it is cut to that')}
       />
     </div>
   );
@@ -199,27 +204,28 @@ const parseFault = (text: string, unit: Unit): string | undefined => {
 /** Where it is marked and how the saw is set. */
 function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machine: Saw | undefined }) {
   const { mark } = step;
-  const inWords = useSpoken();
-  const off = Math.abs(saw.dial) > 0.005 ? `, this saw shows ${formatAngle(saw.dial)} at square` : '';
+  const off =
+    Math.abs(saw.dial) > 0.005 ? t(', this saw shows {dial} at square', { dial: formatAngle(saw.dial) }) : '';
   return (
     <div className="cut-figures">
       <div className="cut-row">
         <div className="cut-what">
-          {step.end === 'left' ? 'cut at' : 'mark'}, on the <b>{mark.edge}</b>, from {inWords(mark.from)}
+          {t('{end}, on the', { end: step.end === 'left' ? t('cut at') : t('mark') })} <b>{mark.edge}</b>
+          {t(', from {from}', { from: said(mark.from) })}
         </div>
         <BigFigure text={mark.text} testid="mark" />
       </div>
       {saw.swing === 'none' && saw.tilt === 'none' && (
         <div className="cut-row">
-          <div className="cut-what">handle and blade{machine ? off : ''}</div>
+          <div className="cut-what">{t('handle and blade{off}', { off: machine ? off : '' })}</div>
           <div className="big" data-testid="dial">
-            square
+            {t('square')}
           </div>
         </div>
       )}
       {saw.swing !== 'none' && (
         <Sided
-          what="swing"
+          what={t('swing')}
           side={saw.swing}
           figure={saw.dial}
           wanted={saw.block ? undefined : saw.miter}
@@ -228,7 +234,7 @@ function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machi
       )}
       {saw.tilt !== 'none' && (
         <Sided
-          what="lean the top of the blade"
+          what={t('lean the top of the blade')}
           side={saw.tilt}
           figure={saw.dialBevel}
           wanted={saw.bevel}
@@ -256,7 +262,7 @@ function Lies({
   return (
     <>
       <div className="cut-keep" data-testid="keep">
-        keep {step.saw.keep}
+        {t('keep {keep}', { keep: step.saw.keep })}
       </div>
       <Text fw={650}>{seatWords(seat, step.profile)}</Text>
       <div className="cut-pictures">
@@ -291,7 +297,7 @@ function Sided({
     <div className="cut-row">
       <div className="cut-what">
         {what}
-        {differs && `, set for a true ${formatAngle(wanted)}`}
+        {differs && t(', set for a true {wanted}', { wanted: formatAngle(wanted) })}
       </div>
       <div className="cut-sided">
         <span className="cut-side" data-testid={`${testid}-side`}>
@@ -306,18 +312,17 @@ function Sided({
 
 /** What this saw cannot cut: every way that was tried and what it lacks, and the ways out. */
 function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
-  const vocabulary = useContext(Words);
+  const vocabulary = vocabularyNow();
   return (
     <div role="alert">
-      <Text className="cut-keep">not on this saw</Text>
+      <Text className="cut-keep">{t('not on this saw')}</Text>
       {(step.saw.why ?? []).map((one) => (
         <Text key={`${one.way} ${one.lacks} ${one.side ?? ''}`} size="lg">
           <Typeset text={lackText(one, (length) => formatWithUnit(length, unit))} />
         </Text>
       ))}
       <Text size="lg" fw={650}>
-        {adviceFor('beyond-saw', vocabulary).what}
-        cuts.
+        {t('{what}cuts.', { what: adviceFor('beyond-saw', vocabulary).what })}
       </Text>
     </div>
   );

@@ -16,6 +16,7 @@ import {
 import { useWhyNot } from '../../session/rights.ts';
 import type { ShopSession } from '../../session/shop.ts';
 import { useNextIssue } from './use-next-issue.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -28,9 +29,9 @@ interface Props {
 }
 
 const ORDERS: Readonly<Record<StickOrder, string>> = {
-  'set-ups': 'by set-up',
-  rooms: 'room by room',
-  long: 'longest first',
+  'set-ups': t('by set-up'),
+  rooms: t('room by room'),
+  long: t('longest first'),
 };
 
 const figuresOf = ({ pieces }: PlanFile): string =>
@@ -102,30 +103,37 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
   };
   return (
     <main className="work no-print" style={{ display: 'block' }}>
-      <section className="panel" aria-label="Give to the saw" style={{ padding: 16, maxWidth: 860 }}>
+      <section className="panel" aria-label={t('Give to the saw')} style={{ padding: 16, maxWidth: 860 }}>
         <Stack gap={12}>
           <Title order={2} size="h3">
-            Give to the saw
+            {t('Give to the saw')}
           </Title>
           <Text>
-            From here on the numbers stand: they are written on wood. What is given stays as it is on the
-            screens at the saw, whatever is measured or planned later, until you give it anew.
+            {t(
+              'From here on the numbers stand: they are written on wood. What is given stays as it is on the screens at the saw, whatever is measured or planned later, until you give it anew.',
+            )}
           </Text>
           <Stack gap={6}>
-            <Text fw={650}>This trip</Text>
+            <Text fw={650}>{t('This trip')}</Text>
             {rooms.map((room) => (
               <Checkbox
                 key={room.id}
                 checked={!off.has(room.id)}
                 onChange={() => setOff(toggle(off, room.id))}
-                label={`${room.name}: ${pieces.get(room.id)} pieces${known.has(room.id) ? `, ${known.get(room.id)} of them given before` : ''}`}
+                label={t('{name}: {id} pieces{given}', {
+                  name: room.name,
+                  id: pieces.get(room.id),
+                  given: known.has(room.id)
+                    ? t(', {id} of them given before', { id: known.get(room.id) })
+                    : '',
+                })}
               />
             ))}
           </Stack>
           {faults.hard.length > 0 && (
             <div role="alert">
               <Text fw={650} style={{ color: 'var(--lm-bad)' }}>
-                Cannot be cut as it is
+                {t('Cannot be cut as it is')}
               </Text>
               {faults.hard.map((one) => (
                 <Text key={one.text} style={{ color: 'var(--lm-bad)' }}>
@@ -133,13 +141,13 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
                 </Text>
               ))}
               <Text size="sm" c="dimmed">
-                Put it right under Walk, Joints or Stock, or leave its room out of this trip.
+                {t('Put it right under Walk, Joints or Stock, or leave its room out of this trip.')}
               </Text>
             </div>
           )}
           {faults.assumed.length > 0 && (
             <div>
-              <Text fw={650}>Assumed: accept each by name, or measure it first</Text>
+              <Text fw={650}>{t('Assumed: accept each by name, or measure it first')}</Text>
               <Stack gap={4} mt={4}>
                 {faults.assumed.map((one) => (
                   <Checkbox
@@ -154,17 +162,17 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
           )}
           {again && (
             <div>
-              <Text fw={650}>Sticks for what is not cut yet</Text>
+              <Text fw={650}>{t('Sticks for what is not cut yet')}</Text>
               {working ? (
-                <Text c="dimmed">They are being worked out around what is opened.</Text>
+                <Text c="dimmed">{t('They are being worked out around what is opened.')}</Text>
               ) : (
                 (next?.left.sticks ?? []).map((stick, index) => (
                   <Text key={`${stick.letter ?? stick.label ?? ''}${index}`}>
                     {stick.letter !== undefined
-                      ? `opened ${stick.letter}`
+                      ? t('opened {letter}', { letter: stick.letter })
                       : stick.label !== undefined
-                        ? `rack ${stick.label}`
-                        : `to buy, ${formatWithUnit(stick.length, job.unit)}`}{' '}
+                        ? t('rack {label}', { label: stick.label })
+                        : t('to buy, {length}', { length: formatWithUnit(stick.length, job.unit) })}{' '}
                     {file.profiles.find((one) => one.id === stick.profile)?.name}:{' '}
                     {stick.cuts.map((cut) => cut.tag).join(', ')}
                   </Text>
@@ -180,24 +188,28 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
           {trip.sticks.length > 1 && (
             <Group gap={12} align="flex-end">
               <NativeSelect
-                label="order at the saw"
+                label={t('order at the saw')}
                 value={how}
                 data={STICK_ORDERS.map((one) => ({
                   value: one,
-                  label: `${ORDERS[one]}: set anew ${setUps(orderSticks(trip, one, order, first))} times`,
+                  label: t('{one}: set anew {setUps} times', {
+                    one: ORDERS[one],
+                    setUps: setUps(orderSticks(trip, one, order, first)),
+                  }),
                 }))}
                 onChange={(event) => setHow(event.currentTarget.value as StickOrder)}
               />
               <NativeSelect
-                label="which first"
+                label={t('which first')}
                 value={first}
                 data={[
-                  { value: '', label: 'as it comes' },
+                  { value: '', label: t('as it comes') },
                   ...trip.sticks.map((stick) => ({
                     value: stick.id,
-                    label: `${formatWithUnit(stick.length, job.unit)} for ${stick.cuts
-                      .map((cut) => labels.get(cut.piece) ?? cut.piece)
-                      .join(', ')}`,
+                    label: t('{count} for {cuts}', {
+                      count: formatWithUnit(stick.length, job.unit),
+                      cuts: stick.cuts.map((cut) => labels.get(cut.piece) ?? cut.piece).join(', '),
+                    }),
                   })),
                 ]}
                 onChange={(event) => setFirst(event.currentTarget.value)}
@@ -206,12 +218,12 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
           )}
           {notLead !== undefined && (
             <Text role="note" fw={650} style={{ color: 'var(--lm-assumed)' }}>
-              It can be looked at here; {notLead}.
+              {t('It can be looked at here; {notLead}.', { notLead })}
             </Text>
           )}
           {refused !== undefined && (
             <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
-              It was not taken: {refused}
+              {t('It was not taken: {refused}', { refused })}
             </Text>
           )}
           <Group>
@@ -226,11 +238,11 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
               }
               onClick={() => void give()}
             >
-              {again ? 'Give this to the saw' : `Give ${count} pieces to the saw`}
+              {again ? t('Give this to the saw') : t('Give {count} pieces to the saw', { count })}
             </Button>
             {onLeave && (
               <Button size="lg" variant="default" onClick={onLeave}>
-                Not now
+                {t('Not now')}
               </Button>
             )}
           </Group>

@@ -12,14 +12,16 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import type { ShopSession } from '../../session/shop.ts';
+import { later } from '../../words/later.ts';
+import { t } from '../../words/t.ts';
 
 type What = (typeof MISCUTS)[number];
 
 const WHATS: readonly { readonly what: What; readonly label: string }[] = [
-  { what: 'short', label: 'Too short' },
-  { what: 'slant', label: 'Wrong slant' },
-  { what: 'damaged', label: 'Damaged' },
-  { what: 'wrong-stick', label: 'Wrong stick' },
+  { what: 'short', label: later('Too short') },
+  { what: 'slant', label: later('Wrong slant') },
+  { what: 'damaged', label: later('Damaged') },
+  { what: 'wrong-stick', label: later('Wrong stick') },
 ];
 
 interface Props {
@@ -52,20 +54,23 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
   const again = shop.pieces.findLast((one) => one.stem === piece.stem);
   const offers = said && usable !== undefined ? reusableFor(shop, piece, usable).slice(0, 4) : [];
   return (
-    <Modal opened onClose={onClose} size="lg" title={<Text fw={650}>Not good</Text>}>
+    <Modal opened onClose={onClose} size="lg" title={<Text fw={650}>{t('Not good')}</Text>}>
       {said ? (
         <Stack gap={12}>
           <Text fz={22} fw={650}>
-            Write ✕ on {piece.tag}.
+            {t('Write ✕ on {tag}.', { tag: piece.tag })}
           </Text>
           <Text>
             {again && again.tag !== piece.tag
-              ? `It is cut again as ${again.tag}, ${formatWithUnit(again.near, unit)}: that number goes on the new piece.`
+              ? t('It is cut again as {tag}, {near}: that number goes on the new piece.', {
+                  tag: again.tag,
+                  near: formatWithUnit(again.near, unit),
+                })
               : ''}
           </Text>
           {offers.length > 0 && (
             <Stack gap={6}>
-              <Text fw={650}>Its wood would do for</Text>
+              <Text fw={650}>{t('Its wood would do for')}</Text>
               {offers.map((one) => (
                 <Button
                   key={one.tag}
@@ -76,14 +81,17 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
                     onClose();
                   }}
                 >
-                  {one.tag}, {formatWithUnit(one.near, unit)}: cut it from this
+                  {t('{tag}, {near}: cut it from this', {
+                    tag: one.tag,
+                    near: formatWithUnit(one.near, unit),
+                  })}
                 </Button>
               ))}
             </Stack>
           )}
           <Group>
             <Button size="md" onClick={onClose}>
-              {offers.length > 0 ? 'None of these: go on' : 'Go on'}
+              {offers.length > 0 ? t('None of these: go on') : t('Go on')}
             </Button>
           </Group>
         </Stack>
@@ -103,7 +111,7 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
               ))}
             </Group>
           )}
-          <Text>What is wrong with {piece.tag}?</Text>
+          <Text>{t('What is wrong with {tag}?', { tag: piece.tag })}</Text>
           <Group gap={8} grow>
             {WHATS.map((one) => (
               <Button
@@ -113,15 +121,17 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
                 variant={what === one.what ? 'filled' : 'default'}
                 onClick={() => setWhat(one.what)}
               >
-                {one.label}
+                {t(one.label)}
               </Button>
             ))}
           </Group>
           {what !== undefined && (
             <CommitField
               size="md"
-              label={what === 'short' ? 'how long it is now, along its back' : 'how much of it is still good'}
-              placeholder={what === 'short' ? 'measure it' : 'nothing'}
+              label={
+                what === 'short' ? t('how long it is now, along its back') : t('how much of it is still good')
+              }
+              placeholder={what === 'short' ? t('measure it') : t('nothing')}
               text={usable === undefined ? '' : formatLength(usable, unit, { inchParts: 32 })}
               onCommit={(text) => {
                 if (text.trim() === '') return void setUsable(undefined);
@@ -134,10 +144,10 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
           )}
           <Group>
             <Button size="lg" color="red" disabled={what === undefined || good === undefined} onClick={note}>
-              It is spoilt
+              {t('It is spoilt')}
             </Button>
             <Button size="lg" variant="default" onClick={onClose}>
-              It is good after all
+              {t('It is good after all')}
             </Button>
           </Group>
         </Stack>

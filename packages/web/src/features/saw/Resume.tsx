@@ -2,6 +2,7 @@ import { Button, Group, Text } from '@mantine/core';
 import { formatWithUnit, type AtHand, type CutStep, type Unit } from '@long-miter/core';
 import { useState } from 'react';
 import { Typeset } from '../../shared/Figure.tsx';
+import { t } from '../../words/t.ts';
 
 /** After an interruption: what was in hand is said, and asked, never guessed. */
 export function Resume({
@@ -19,42 +20,46 @@ export function Resume({
 }) {
   const [unsure, setUnsure] = useState(false);
   return (
-    <section className="panel" aria-label="Where you were" style={{ padding: 20 }}>
+    <section className="panel" aria-label={t('Where you were')} style={{ padding: 20 }}>
       <Text fz={30} fw={700}>
-        You had {step.piece.label}, {step.end} end, mark <Typeset text={step.mark.text} />
+        {t('You had {label}, {end} end, mark', { label: step.piece.label, end: step.end })}{' '}
+        <Typeset text={step.mark.text} />
       </Text>
       <Text fz={20} mb={12}>
-        {pending.tag === step.piece.label && pending.started ? 'Its other end is cut.' : ''} Is this end cut?
+        {t('{tag} Is this end cut?', {
+          tag: pending.tag === step.piece.label && pending.started ? t('Its other end is cut.') : '',
+        })}
       </Text>
       {unsure ? (
         <>
           <Text fz={20}>
-            Lay the tape on it: along its back it is to be{' '}
+            {t('Lay the tape on it: along its back it is to be')}{' '}
             <b>
               <Typeset text={formatWithUnit(step.piece.near, unit)} />
             </b>
-            . If it is just that, it is cut; if it is longer, it is not; if it is shorter, choose “It is cut”
-            and then “Not good”.
+            {t(
+              '. If it is just that, it is cut; if it is longer, it is not; if it is shorter, choose “It is cut” and then “Not good”.',
+            )}
           </Text>
           <Group mt={12}>
             <Button size="lg" onClick={onNot}>
-              Not cut
+              {t('Not cut')}
             </Button>
             <Button size="lg" variant="default" onClick={onCut}>
-              It is cut
+              {t('It is cut')}
             </Button>
           </Group>
         </>
       ) : (
         <Group>
           <Button size="lg" onClick={onNot}>
-            Not cut
+            {t('Not cut')}
           </Button>
           <Button size="lg" variant="default" onClick={onCut}>
-            It is cut
+            {t('It is cut')}
           </Button>
           <Button size="lg" variant="default" onClick={() => setUnsure(true)}>
-            Not sure
+            {t('Not sure')}
           </Button>
         </Group>
       )}

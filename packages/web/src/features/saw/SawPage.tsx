@@ -25,6 +25,7 @@ import { Typeset } from '../../shared/Figure.tsx';
 import { useSteady } from '../../shared/use-steady.ts';
 import { Windowed } from '../../shared/Windowed.tsx';
 import { CutCard } from './CutCard.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -123,8 +124,9 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
         <div ref={card}>
           {gone && (
             <Text role="status" fw={600} px={8} pb={4} style={{ color: 'var(--lm-bad)' }}>
-              The cut you were at is no longer in the plan: the measures have changed. This is the first cut
-              now.
+              {t(
+                'The cut you were at is no longer in the plan: the measures have changed. This is the first cut now.',
+              )}
             </Text>
           )}
           <CutCard
@@ -141,10 +143,10 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
           />
         </div>
       )}
-      <section className="panel scroll cut-list" aria-label="Cut list" ref={list}>
+      <section className="panel scroll cut-list" aria-label={t('Cut list')} ref={list}>
         <Group justify="space-between" px={8}>
           <Title order={2} size="h4">
-            Cut list
+            {t('Cut list')}
           </Title>
           <span style={{ flex: 1 }} />
           {give}
@@ -154,11 +156,11 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
             leftSection={<IconPrinter size={18} />}
             onClick={() => window.print()}
           >
-            Print
+            {t('Print')}
           </Button>
         </Group>
         <Text size="sm" c="dimmed" px={8}>
-          Number, place, length along the back edge (● the inner edge of casing), left end → right end.
+          {t('Number, place, length along the back edge (● the inner edge of casing), left end → right end.')}
         </Text>
         <Windowed
           items={lines}
@@ -178,15 +180,18 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
       {other && current && (
         <Group role="status" gap={10} className="other-picked">
           <Text fw={650}>
-            {other.label} is picked; {current.piece.label} is at the saw.
+            {t('{label} is picked; {now} is at the saw.', {
+              label: other.label,
+              now: current.piece.label,
+            })}
           </Text>
           {firstOther !== undefined && (
             <Button variant="default" onClick={() => go(firstOther)}>
-              Cut {other.label} now
+              {t('Cut {label} now', { label: other.label })}
             </Button>
           )}
           <Button variant="default" onClick={() => onPiece(current.piece)}>
-            Stay at {current.piece.label}
+            {t('Stay at {label}', { label: current.piece.label })}
           </Button>
         </Group>
       )}

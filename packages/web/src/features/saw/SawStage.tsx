@@ -6,6 +6,7 @@ import { useShop } from '../../session/shop.ts';
 import { GivePanel } from './GivePanel.tsx';
 import { SawPage } from './SawPage.tsx';
 import { Workshop } from './Workshop.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -59,12 +60,12 @@ export function SawStage({ job, file, plan, onPiece, noPlan }: Props) {
         notLead === undefined ? (
           <Group gap={8}>
             <Button size="compact-md" onClick={() => setGiving(true)}>
-              Give to the saw
+              {t('Give to the saw')}
             </Button>
           </Group>
         ) : (
           <Text size="sm" c="dimmed">
-            Not given to the saw yet: the lead gives it.
+            {t('Not given to the saw yet: the lead gives it.')}
           </Text>
         )
       }

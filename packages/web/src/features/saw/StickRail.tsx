@@ -16,6 +16,7 @@ import {
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
 import { CommitField } from '../../shared/CommitField.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly shop: Shop;
@@ -37,10 +38,10 @@ export function StickRail({ shop, work, task, rest, unit, done, session, onChoos
   const now = 'stick' in task ? stickName(task.stick) : undefined;
   const wrong = shop.contradictions.length;
   return (
-    <nav className="stick-rail" aria-label="Sticks">
+    <nav className="stick-rail" aria-label={t('Sticks')}>
       <Text fw={650} style={{ whiteSpace: 'nowrap' }}>
         {done}
-        {session.waiting > 0 ? ` · ${session.waiting} waiting to be sent` : ''}
+        {session.waiting > 0 ? t(' · {waiting} waiting to be sent', { waiting: session.waiting }) : ''}
       </Text>
       {work.sticks.map((stick) => {
         const name = stickName(stick);
@@ -55,17 +56,18 @@ export function StickRail({ shop, work, task, rest, unit, done, session, onChoos
             onClick={() => onChoose(name)}
           >
             {stick.letter ?? formatLength(stick.stick.length, unit)}
-            {held ? ' waits' : ` · ${stick.todo.length}`}
+            {held ? t(' waits') : ` · ${stick.todo.length}`}
           </Button>
         );
       })}
       {work.loose.some((piece) => piece.state === 'ready') && (
         <Button size="compact-md" variant="outline" onClick={onGive}>
-          Find a stick for{' '}
-          {work.loose
-            .filter((piece) => piece.state === 'ready')
-            .map((piece) => piece.tag)
-            .join(', ')}
+          {t('Find a stick for {loose}', {
+            loose: work.loose
+              .filter((piece) => piece.state === 'ready')
+              .map((piece) => piece.tag)
+              .join(', '),
+          })}
         </Button>
       )}
       {rest.map((stick) => (
@@ -73,14 +75,14 @@ export function StickRail({ shop, work, task, rest, unit, done, session, onChoos
       ))}
       {wrong > 0 && (
         <Text size="sm" fw={600} style={{ color: 'var(--lm-bad)', whiteSpace: 'nowrap' }}>
-          ▲ {wrong} do not fit together: see the log on Hang
+          {t('▲ {wrong} do not fit together: see the log on Hang', { wrong })}
         </Text>
       )}
       <Button size="compact-md" variant="subtle" onClick={onGive}>
-        Another trip
+        {t('Another trip')}
       </Button>
       <Button size="compact-md" variant="subtle" component={Link} to={paper}>
-        Paper
+        {t('Paper')}
       </Button>
     </nav>
   );
@@ -100,34 +102,43 @@ function ToRack({
     <Popover withArrow shadow="md" width={280}>
       <Popover.Target>
         <Button size="compact-md" variant="outline">
-          {stick.letter}: {formatLength(stick.remains, unit)} left
+          {t('{letter}: {remains} left', {
+            letter: stick.letter,
+            remains: formatLength(stick.remains, unit),
+          })}
         </Button>
       </Popover.Target>
       <Popover.Dropdown>
         <Stack gap={8}>
           <Text size="sm">
-            Nothing more comes from stick {stick.letter}. Put what is left on the rack, or let it lie: it is
-            used first when something is cut again.
+            {t(
+              'Nothing more comes from stick {letter}. Put what is left on the rack, or let it lie: it is used first when something is cut again.',
+              { letter: stick.letter },
+            )}
           </Text>
           <CommitField
-            label="write on it"
+            label={t('write on it')}
             text={label}
             onCommit={(text) => {
-              if (text.trim() === '') return 'give it a label to find it by';
+              if (text.trim() === '') return t('give it a label to find it by');
               if (shop.rackLabels.includes(text.trim()))
-                return `${text.trim()} was written on a piece of the rack before: give it another`;
+                return t('{text} was written on a piece of the rack before: give it another', {
+                  text: text.trim(),
+                });
               setLabel(text.trim());
               return undefined;
             }}
           />
           <CommitField
-            label="it is long"
+            label={t('it is long')}
             text={formatLength(is, unit, { inchParts: 32 })}
             onCommit={(text) => {
               const read = parseLength(text, unit);
               if (!read.ok) return read.issues[0].text;
               if (read.value.value > stick.remains + 1e-6)
-                return `no more than ${formatWithUnit(stick.remains, unit)} can be left of it`;
+                return t('no more than {remains} can be left of it', {
+                  remains: formatWithUnit(stick.remains, unit),
+                });
               setLength(read.value.value);
               return undefined;
             }}
@@ -137,7 +148,7 @@ function ToRack({
               session.note({ kind: 'remainder-racked', letter: stick.letter!, length: is, label })
             }
           >
-            It is on the rack as {label}
+            {t('It is on the rack as {label}', { label })}
           </Button>
         </Stack>
       </Popover.Dropdown>

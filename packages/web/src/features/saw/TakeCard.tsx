@@ -12,6 +12,7 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly stick: WorkStick;
@@ -34,26 +35,34 @@ export function TakeCard({ stick, letter, file, shop, onTaken, below }: Props) {
   const needs = planned.cuts.length > 0 ? planned.length - planned.leftover : 0;
   const short = measured !== undefined && measured < needs;
   return (
-    <section className="panel cut-card" aria-label="Take a stick">
+    <section className="panel cut-card" aria-label={t('Take a stick')}>
       <header className="cut-head">
         <span className="cut-tag" data-testid="letter">
           {letter}
         </span>
         <span className="cut-name">
           <span>
-            take {profile?.name ?? planned.profile}, <Typeset text={formatWithUnit(planned.length, unit)} />
+            {t('take {name},', { name: profile?.name ?? planned.profile })}{' '}
+            <Typeset text={formatWithUnit(planned.length, unit)} />
           </span>
-          <small>{planned.source === 'rack' ? `from the rack: ${planned.label ?? ''}` : 'a new stick'}</small>
+          <small>
+            {planned.source === 'rack'
+              ? t('from the rack: {label}', { label: planned.label ?? '' })
+              : t('a new stick')}
+          </small>
         </span>
       </header>
       <Text fz={26} mt={6}>
-        Write <b>{letter}</b> on it, near its left end. From it come {stick.todo.join(', ')}.
+        {t('Write')} <b>{letter}</b>{' '}
+        {t('on it, near its left end. From it come {todo}.', { todo: stick.todo.join(', ') })}
       </Text>
-      {profile && seat && <Text fz={20}>It lies {seatWords(seat, profile)}.</Text>}
+      {profile && seat && (
+        <Text fz={20}>{t('It lies {seatWords}.', { seatWords: seatWords(seat, profile) })}</Text>
+      )}
       <div className="cut-lies" style={{ maxWidth: 620, marginTop: 12 }}>
         <CommitField
           size="md"
-          label="its length, if you measure it"
+          label={t('its length, if you measure it')}
           placeholder={formatLength(planned.length, unit)}
           text={measured === undefined ? '' : formatLength(measured, unit, { inchParts: 32 })}
           onCommit={(text) => {
@@ -66,11 +75,13 @@ export function TakeCard({ stick, letter, file, shop, onTaken, below }: Props) {
         />
         {short && (
           <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
-            Its pieces want {formatWithUnit(needs, unit)}: the last of them will not fit. Take another, or go
-            on and have the rest planned anew.
+            {t(
+              'Its pieces want {needs}: the last of them will not fit. Take another, or go on and have the rest planned anew.',
+              { needs: formatWithUnit(needs, unit) },
+            )}
           </Text>
         )}
-        {below({ label: `Taken, ${letter} is on it`, go: () => onTaken(measured) })}
+        {below({ label: t('Taken, {letter} is on it', { letter }), go: () => onTaken(measured) })}
       </div>
     </section>
   );

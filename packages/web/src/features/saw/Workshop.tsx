@@ -26,7 +26,6 @@ import {
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
 import { Typeset } from '../../shared/Figure.tsx';
-import { useSpoken } from '../../shared/words.tsx';
 import { Changes } from './Changes.tsx';
 import { NotSecure } from '../../shared/NotSecure.tsx';
 import { useAwake } from '../../session/offline.ts';
@@ -36,6 +35,7 @@ import { Resume } from './Resume.tsx';
 import { StickRail } from './StickRail.tsx';
 import { TakeCard } from './TakeCard.tsx';
 import { insteadWords, useHeldCut } from './use-held-cut.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -70,7 +70,6 @@ const setOf = (step: CutStep) => ({
 
 /** The saw at work: one thing to do at a time, from what was given and what has happened. A newer plan changes nothing here. */
 export function Workshop({ job, file, shop, session, planned, onGive }: Props) {
-  const inWords = useSpoken();
   useAwake();
   const work = useMemo(() => workOf(shop), [shop]);
   const [chosen, setChosen] = useState<string>();
@@ -132,7 +131,7 @@ export function Workshop({ job, file, shop, session, planned, onGive }: Props) {
           session.takeBack();
         }}
       >
-        Take back
+        {t('Take back')}
       </Button>
       <Button
         size="lg"
@@ -141,7 +140,7 @@ export function Workshop({ job, file, shop, session, planned, onGive }: Props) {
         disabled={suspects.length === 0}
         onClick={() => setNotGood(true)}
       >
-        Not good
+        {t('Not good')}
       </Button>
       {main && (
         <Button size="lg" style={{ flex: 2 }} onClick={main.go} disabled={elsewhere}>
@@ -158,7 +157,7 @@ export function Workshop({ job, file, shop, session, planned, onGive }: Props) {
         task={task}
         rest={rest}
         unit={job.unit}
-        done={`${done} of ${all} cut`}
+        done={t('{done} of {all} cut', { done, all })}
         session={session}
         onChoose={(stick) => {
           putDown();
@@ -174,23 +173,23 @@ export function Workshop({ job, file, shop, session, planned, onGive }: Props) {
             {insteadWords(task, instead)}
           </Text>
           <Button size="compact-md" variant="default" onClick={putDown}>
-            Put it down: show what is asked for now
+            {t('Put it down: show what is asked for now')}
           </Button>
-          <Text size="sm">Or finish it as shown.</Text>
+          <Text size="sm">{t('Or finish it as shown.')}</Text>
         </Group>
       )}
       <Changes changed={changed} unit={job.unit} onGive={onGive} />
       {elsewhere && (
         <Group px={8} gap={10} role="status">
           <Text fw={650} style={{ color: 'var(--lm-assumed)' }}>
-            {inHandTags(shop)} is in hand on another device.
+            {t('{inHandTags} is in hand on another device.', { inHandTags: inHandTags(shop) })}
           </Text>
           <Button
             size="compact-md"
             variant="default"
             onClick={() => task.kind === 'cut' && session.note(setOf(task.step))}
           >
-            Take the saw over here
+            {t('Take the saw over here')}
           </Button>
         </Group>
       )}
@@ -229,60 +228,63 @@ export function Workshop({ job, file, shop, session, planned, onGive }: Props) {
           rackName={() => task.step.stick.label ?? ''}
           cornerAt={(step) => cornerOfEnd(file, step)}
           letter={task.stick.letter}
-          count={`${task.left} cut${task.left === 1 ? '' : 's'} left of stick ${task.stick.letter}`}
+          count={t('{count} cuts left of stick {letter}', { count: task.left, letter: task.stick.letter })}
           onStep={() => undefined}
           onMeasured={() => undefined}
-          actions={below({ label: 'It is cut', go: () => cut(task.step, task.stick) })}
+          actions={below({ label: t('It is cut'), go: () => cut(task.step, task.stick) })}
         />
       ) : task.kind === 'write' ? (
-        <section className="panel cut-card" aria-label="Write the number">
+        <section className="panel cut-card" aria-label={t('Write the number')}>
           <header className="cut-head">
             <span className="cut-tag" data-testid="tag">
               {task.piece.tag}
             </span>
             <span className="cut-name">
-              <span>write it on its back</span>
+              <span>{t('write it on its back')}</span>
               <small>
                 <Typeset text={formatWithUnit(task.piece.near, job.unit)} />
               </small>
             </span>
           </header>
           <Text fz={26} mt={6}>
-            Write <b>{task.piece.tag}</b> on its back, near its left end. It goes to{' '}
+            {t('Write')} <b>{task.piece.tag}</b> {t('on its back, near its left end. It goes to')}{' '}
             <b>{placeOf(file, task.step.piece)}</b>.
           </Text>
           <Text c="dimmed">{benchTask(task.step)}</Text>
           <div className="cut-lies" style={{ maxWidth: 620, marginTop: 12 }}>
             {below({
-              label: 'Written',
+              label: t('Written'),
               go: () => note({ kind: 'written', tag: task.piece.tag }),
             })}
           </div>
         </section>
       ) : (
-        <section className="panel" aria-label="Nothing to cut" style={{ padding: 20 }}>
+        <section className="panel" aria-label={t('Nothing to cut')} style={{ padding: 20 }}>
           {task.kind === 'loose' ? (
             <>
               <Text fz={24} fw={650}>
-                {task.pieces.map((one) => one.tag).join(', ')}{' '}
-                {task.pieces.length === 1 ? 'has no stick' : 'have no stick'}
+                {t('{pieces} have no stick', {
+                  count: task.pieces.length,
+                  pieces: task.pieces.map((one) => one.tag).join(', '),
+                })}
               </Text>
               <Text mb={10}>
-                What was planned is cut. Plan the rest anew: opened {inWords('stick')}s and the rack come
-                first.
+                {t('What was planned is cut. Plan the rest anew: opened sticks and the rack come first.')}
               </Text>
               <Button size="lg" onClick={onGive}>
-                Find a stick
+                {t('Find a stick')}
               </Button>
             </>
           ) : task.kind === 'waits' ? (
             <Text fz={24} fw={650}>
-              Only {task.pieces.map((one) => one.tag).join(', ')}{' '}
-              {task.pieces.length === 1 ? 'waits' : 'wait'} for a measure. Give it on the Hang page.
+              {t('Only {pieces} wait for a measure. Give it on the Hang page.', {
+                count: task.pieces.length,
+                pieces: task.pieces.map((one) => one.tag).join(', '),
+              })}
             </Text>
           ) : (
             <Text fz={24} fw={650}>
-              Everything that was given is cut.
+              {t('Everything that was given is cut.')}
             </Text>
           )}
           <div style={{ maxWidth: 620, marginTop: 12 }}>{below(undefined)}</div>
@@ -306,9 +308,17 @@ const cornerWarnings = ({ findings }: WhatJointsTell, { piece, end }: CutStep): 
   findings.flatMap((found) =>
     found.waiting
       .filter((one) => !found.known && one.tag === piece.label && one.end === end)
-      .map(
-        ({ half }) =>
-          `Corner ${found.corner} was found to be ${formatAngle(found.real)}, not ${formatAngle(found.planned)} (${found.from.join(', ')} stood open): this end would be ${formatAngle(half)}. Ask the lead to put it in the walk and give it anew, or cut it as shown.`,
+      .map(({ half }) =>
+        t(
+          'Corner {corner} was found to be {real}, not {planned} ({from} stood open): this end would be {half}. Ask the lead to put it in the walk and give it anew, or cut it as shown.',
+          {
+            corner: found.corner,
+            real: formatAngle(found.real),
+            planned: formatAngle(found.planned),
+            from: found.from.join(', '),
+            half: formatAngle(half),
+          },
+        ),
       ),
   );
 

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { settingText, type CutStep, type SawTask } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
+import { t } from '../../words/t.ts';
 
 type CutTask = Extract<SawTask, { kind: 'cut' }>;
 
@@ -56,7 +57,7 @@ export function insteadWords(held: SawTask, instead: SawTask): string {
     // What one sees to be otherwise: the mark, else how the saw is set.
     const said = (step: CutStep): string =>
       was.mark.text === is.mark.text ? settingText(step.saw, step.profile) : step.mark.text;
-    return `Stop: ${tag} was given anew: ${said(was)} → ${said(is)}`;
+    return t('Stop: {tag} was given anew: {said} → {now}', { tag, said: said(was), now: said(is) });
   }
-  return `Stop: ${tag} is not what is asked for now`;
+  return t('Stop: {tag} is not what is asked for now', { tag });
 }

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { JobFile, LoggedPlan, NextIssue } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
 import type { LeftMessage, LeftRequest } from '../../workers/left-messages.ts';
+import { t } from '../../words/t.ts';
 
 /** Most seconds for each profile while somebody waits for it. */
 const SECONDS = 5;
@@ -35,14 +36,14 @@ export function useNextIssue(
       setState(
         data.kind === 'next'
           ? { next: data.next, working: false, fault: undefined }
-          : { next: undefined, working: false, fault: data.text },
+          : { next: undefined, working: false, fault: t(data.text) },
       );
     };
     worker.onerror = () =>
       setState({
         next: undefined,
         working: false,
-        fault: 'the sticks could not be worked out; load the page again',
+        fault: t('the sticks could not be worked out; load the page again'),
       });
     const request: LeftRequest = {
       log: { job: file, issues: log.issues, events: log.events },

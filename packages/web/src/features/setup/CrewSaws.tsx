@@ -12,23 +12,27 @@ import {
 import { useCrewSawsQuery } from '../../api/api.ts';
 import { useDropSawMutation, useKeepSawMutation } from '../../session/commands-api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
 
 const POINTS: Readonly<Record<SawPoint, string>> = {
-  zero: 'at square',
-  left: 'swung left',
-  right: 'swung right',
-  bevel: 'blade leaned',
+  zero: t('at square'),
+  left: t('swung left'),
+  right: t('swung right'),
+  bevel: t('blade leaned'),
 };
 const NONE: readonly CrewSaw[] = [];
 const SHOWN = 6;
 
 /** How a scale stands to its cuts. */
 const reading = (more: number): string =>
-  more === 0 ? 'right' : `${formatAngle(Math.abs(more))} too ${more < 0 ? 'low' : 'high'}`;
+  more === 0
+    ? t('right')
+    : t('{more} too {way}', { more: formatAngle(Math.abs(more)), way: more < 0 ? t('low') : t('high') });
 
 const day = (at: string): string => {
   const date = new Date(at);
-  return Number.isNaN(date.getTime()) ? at : date.toLocaleDateString(undefined, { dateStyle: 'medium' });
+  return Number.isNaN(date.getTime()) ? at : date.toLocaleDateString(language, { dateStyle: 'medium' });
 };
 
 /** What the scales of a saw were found to show, newest first: one that wanders is seen here. */
@@ -37,18 +41,18 @@ export function SawRecord({ saw }: { saw: Saw }) {
   if (record.length === 0)
     return (
       <Text size="sm" c="dimmed">
-        No test cut of this saw is on record. A scale is trusted until one says otherwise.
+        {t('No test cut of this saw is on record. A scale is trusted until one says otherwise.')}
       </Text>
     );
   return (
-    <Table verticalSpacing={2} aria-label="Record of the saw">
+    <Table verticalSpacing={2} aria-label={t('Record of the saw')}>
       <Table.Tbody>
         {record.slice(0, SHOWN).map((one, index) => (
           <Table.Tr key={`${one.at}${index}`}>
             <Table.Td>{day(one.at)}</Table.Td>
             <Table.Td>{POINTS[one.of]}</Table.Td>
             <Table.Td>
-              {reading(one.reads)}, before {reading(one.was)}
+              {t('{reading}, before {before}', { reading: reading(one.reads), before: reading(one.was) })}
             </Table.Td>
             <Table.Td>{one.how}</Table.Td>
           </Table.Tr>
@@ -80,19 +84,19 @@ export function CrewSaws({ saw, unit, saws, onTake }: Props) {
   const forget = async (one: CrewSaw): Promise<void> => {
     const done = await drop(one.saw.id);
     if ('error' in done && done.error) return say(done);
-    undoNotice(`${one.saw.name ?? 'The saw'} is no longer kept for the crew`, async () =>
+    undoNotice(t('{name} is no longer kept for the crew', { name: one.saw.name ?? t('The saw') }), async () =>
       say(await keep({ unit: one.unit, saw: one.saw })),
     );
   };
   return (
-    <Stack gap={6} role="group" aria-label="Saws of the crew" className="panel" p={10}>
+    <Stack gap={6} role="group" aria-label={t('Saws of the crew')} className="panel" p={10}>
       <Group justify="space-between" gap={8}>
         <Text size="sm">
           {own === undefined
-            ? 'Only this job knows this saw.'
+            ? t('Only this job knows this saw.')
             : same
-              ? `Kept for the crew as it is here, ${day(own.keptAt)}.`
-              : `The crew has this saw otherwise, kept ${day(own.keptAt)}.`}
+              ? t('Kept for the crew as it is here, {keptAt}.', { keptAt: day(own.keptAt) })
+              : t('The crew has this saw otherwise, kept {keptAt}.', { keptAt: day(own.keptAt) })}
         </Text>
         <Group gap={6}>
           {own !== undefined && !same && (
@@ -101,7 +105,7 @@ export function CrewSaws({ saw, unit, saws, onTake }: Props) {
               variant="default"
               onClick={() => onTake(sawIn(own.saw, own.unit, unit))}
             >
-              Take the crew’s
+              {t('Take the crew’s')}
             </Button>
           )}
           {!same && (
@@ -111,7 +115,7 @@ export function CrewSaws({ saw, unit, saws, onTake }: Props) {
               loading={keeping}
               onClick={() => void keep({ unit, saw }).then(say)}
             >
-              {own === undefined ? 'Keep it for the crew' : 'Keep this one for the crew'}
+              {own === undefined ? t('Keep it for the crew') : t('Keep this one for the crew')}
             </Button>
           )}
         </Group>
@@ -121,26 +125,26 @@ export function CrewSaws({ saw, unit, saws, onTake }: Props) {
         .map((one) => (
           <Group key={one.saw.id} justify="space-between" gap={8}>
             <Text size="sm">
-              {one.saw.name ?? 'A saw'}, kept {day(one.keptAt)}
+              {t('{name}, kept {keptAt}', { name: one.saw.name ?? t('A saw'), keptAt: day(one.keptAt) })}
             </Text>
             <Group gap={6}>
               {!saws.some((other) => other.id === one.saw.id) && (
                 <Button
                   size="compact-sm"
                   variant="default"
-                  aria-label={`Use ${one.saw.name ?? 'the saw'} in this job`}
+                  aria-label={t('Use {name} in this job', { name: one.saw.name ?? t('the saw') })}
                   onClick={() => onTake(sawIn(one.saw, one.unit, unit))}
                 >
-                  Use it in this job
+                  {t('Use it in this job')}
                 </Button>
               )}
               <Button
                 size="compact-sm"
                 variant="subtle"
-                aria-label={`Forget ${one.saw.name ?? 'the saw'} of the crew`}
+                aria-label={t('Forget {name} of the crew', { name: one.saw.name ?? t('the saw') })}
                 onClick={() => void forget(one)}
               >
-                Forget it
+                {t('Forget it')}
               </Button>
             </Group>
           </Group>

@@ -13,6 +13,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly profile: Profile;
@@ -24,10 +25,10 @@ interface Props {
 const FIELDS = ['width', 'spring', 'drop', 'projection'] as const;
 type Field = (typeof FIELDS)[number];
 const LABELS: Readonly<Record<Field, string>> = {
-  width: 'across its back',
-  spring: 'spring',
-  drop: 'down the wall',
-  projection: 'along the ceiling',
+  width: t('across its back'),
+  spring: t('spring'),
+  drop: t('down the wall'),
+  projection: t('along the ceiling'),
 };
 
 /**
@@ -109,7 +110,13 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
     if (refused === undefined) setOwn({});
   };
   return (
-    <Group align="flex-start" gap={12} wrap="wrap" role="group" aria-label={`Figures of ${profile.name}`}>
+    <Group
+      align="flex-start"
+      gap={12}
+      wrap="wrap"
+      role="group"
+      aria-label={t('Figures of {name}', { name: profile.name })}
+    >
       <Stack gap={6} style={{ flex: '1 1 320px' }}>
         <Group gap={8} grow align="flex-end">
           {FIELDS.map((field) => (
@@ -117,9 +124,9 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
               key={field}
               size="sm"
               label={LABELS[field]}
-              aria-label={`${LABELS[field]} of ${profile.name}`}
+              aria-label={t('{field} of {name}', { field: LABELS[field], name: profile.name })}
               autoComplete="off"
-              placeholder="not read"
+              placeholder={t('not read')}
               value={text(field)}
               onChange={(event) => {
                 setOwn({ ...own, [field]: event.currentTarget.value });
@@ -134,16 +141,16 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
         <Group gap={8} align="flex-end">
           <NativeSelect
             size="sm"
-            label="the spring was read"
+            label={t('the spring was read')}
             value={from}
             data={[
-              { value: 'wall', label: 'from the wall' },
-              { value: 'ceiling', label: 'from the ceiling' },
+              { value: 'wall', label: t('from the wall') },
+              { value: 'ceiling', label: t('from the ceiling') },
             ]}
             onChange={(event) => setFrom(event.currentTarget.value as 'wall')}
           />
           <Button size="sm" disabled={!changed || wrong !== undefined} onClick={take}>
-            Take these figures
+            {t('Take these figures')}
           </Button>
         </Group>
         {wrong !== undefined ? (
@@ -153,10 +160,15 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
         ) : (
           figures?.ok && (
             <Text size="sm" c="dimmed">
-              {formatWithUnit(figures.value.width, unit)} across, {formatAngle(figures.value.spring)} to the
-              wall, {formatWithUnit(figures.value.drop, unit)} down,{' '}
-              {formatWithUnit(figures.value.projection, unit)} out. Two figures give the others; hold a scrap
-              in a square to read them.
+              {t(
+                '{width} across, {spring} to the wall, {drop} down, {projection} out. Two figures give the others; hold a scrap in a square to read them.',
+                {
+                  width: formatWithUnit(figures.value.width, unit),
+                  spring: formatAngle(figures.value.spring),
+                  drop: formatWithUnit(figures.value.drop, unit),
+                  projection: formatWithUnit(figures.value.projection, unit),
+                },
+              )}
             </Text>
           )
         )}

@@ -14,6 +14,7 @@ import { useKeepTrimMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
+import { t } from '../../words/t.ts';
 
 const today = (): string => new Date().toISOString().slice(0, 10);
 
@@ -40,7 +41,9 @@ export function ProfileInLibrary({ job, profile }: { readonly job: JobRecord; re
   if (theirs && otherwise.length === 0)
     return (
       <Text size="sm" c="dimmed" mb={10}>
-        as in the Library{theirs.confirmed ? '' : ', where it is an example'}
+        {t('as in the Library{confirmed}', {
+          confirmed: theirs.confirmed ? '' : t(', where it is an example'),
+        })}
       </Text>
     );
   return (
@@ -48,16 +51,16 @@ export function ProfileInLibrary({ job, profile }: { readonly job: JobRecord; re
       {theirs && (
         <>
           <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
-            The Library has it otherwise: {otherwise.join('; ')}
+            {t('The Library has it otherwise: {otherwise}', { otherwise: otherwise.join('; ') })}
           </Text>
           <Button size="compact-sm" variant="default" onClick={takeOver}>
-            Take that over
+            {t('Take that over')}
           </Button>
         </>
       )}
       {!notLead && (
         <Button size="compact-sm" variant="subtle" loading={isLoading} onClick={keepIt}>
-          {theirs ? 'Keep this one in the Library instead' : 'Keep in the Library'}
+          {theirs ? t('Keep this one in the Library instead') : t('Keep in the Library')}
         </Button>
       )}
     </Group>
@@ -89,16 +92,16 @@ export function TakeFromLibrary({ job }: { readonly job: JobRecord }) {
     <Group gap={8} align="flex-end">
       <NativeSelect
         size="sm"
-        label="a trim of the Library"
+        label={t('a trim of the Library')}
         value={trim.id}
         data={others.map((one) => ({
           value: one.id,
-          label: `${one.profile.name} (${one.profile.use})${one.confirmed ? '' : ', example'}`,
+          label: `${one.profile.name} (${one.profile.use})${one.confirmed ? '' : t(', example')}`,
         }))}
         onChange={(event) => setChosen(event.currentTarget.value)}
       />
       <Button size="sm" variant="default" onClick={take}>
-        Take it into this job
+        {t('Take it into this job')}
       </Button>
     </Group>
   );

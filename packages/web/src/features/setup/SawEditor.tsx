@@ -15,8 +15,9 @@ import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { CrewSaws, SawRecord } from './CrewSaws.tsx';
 import { TestCuts } from './TestCuts.tsx';
+import { t } from '../../words/t.ts';
 
-const sawName = (saw: Saw, index: number): string => saw.name ?? `saw ${index + 1}`;
+const sawName = (saw: Saw, index: number): string => saw.name ?? t('saw {index}', { index: index + 1 });
 
 /** The saws of a job: which one stands there, what it reaches on each side, what its scales show and are off by. */
 export function SawEditor({ job }: { job: JobRecord }) {
@@ -26,7 +27,7 @@ export function SawEditor({ job }: { job: JobRecord }) {
   if (!saw) return null;
   const set = (change: Partial<Saw>): string | undefined => setItem('saws', saw.id, change);
   const add = (): void => {
-    const made: Saw = { ...saw, id: newId(), name: `saw ${settings.saws.length + 1}` };
+    const made: Saw = { ...saw, id: newId(), name: t('saw {count}', { count: settings.saws.length + 1 }) };
     putItem('saws', made);
     setChoices({ saw: made.id });
   };
@@ -35,7 +36,7 @@ export function SawEditor({ job }: { job: JobRecord }) {
     const next = settings.saws.find((one) => one.id !== gone.id)!;
     setChoices({ saw: next.id });
     dropItem('saws', gone.id);
-    undoNotice(`${gone.name ?? 'The saw'} is removed`, () => {
+    undoNotice(t('{name} is removed', { name: gone.name ?? t('The saw') }), () => {
       putItem('saws', gone);
       setChoices({ saw: gone.id });
     });
@@ -44,43 +45,43 @@ export function SawEditor({ job }: { job: JobRecord }) {
     <SizeField size="sm" label={label} value={value} unit={unit} zero={zero} onTake={keep} />
   );
   return (
-    <Stack gap={8} role="group" aria-label="Saw">
+    <Stack gap={8} role="group" aria-label={t('Saw')}>
       <Title order={3} size="h4">
-        Saw
+        {t('Saw')}
       </Title>
       <Group align="flex-end" gap={8}>
         <NativeSelect
           size="sm"
-          label="saw in use"
+          label={t('saw in use')}
           data={settings.saws.map((one, index) => ({ value: one.id, label: sawName(one, index) }))}
           value={saw.id}
           onChange={(event) => setChoices({ saw: event.currentTarget.value })}
         />
         <SettledField
           size="sm"
-          label="its name"
+          label={t('its name')}
           text={saw.name ?? ''}
-          placeholder="name"
+          placeholder={t('name')}
           read={(text): Result<string> =>
             text.trim() === ''
-              ? { ok: false, issues: [{ at: '', text: 'give the saw a name' }] }
+              ? { ok: false, issues: [{ at: '', text: t('give the saw a name') }] }
               : { ok: true, value: text.trim() }
           }
           onTake={(name) => set({ name })}
         />
         <Button size="sm" variant="default" onClick={add}>
-          Add a saw
+          {t('Add a saw')}
         </Button>
         {settings.saws.length > 1 && (
           <Button size="sm" variant="default" onClick={remove}>
-            Remove it
+            {t('Remove it')}
           </Button>
         )}
       </Group>
       <Reach saw={saw} set={set}>
-        {size('height standing', saw.standingHeight, (standingHeight) => set({ standingHeight }))}
-        {size('crown nests, drop', saw.maxNested ?? saw.standingHeight, (maxNested) => set({ maxNested }))}
-        {size('width lying flat', saw.flatWidth, (flatWidth) => set({ flatWidth }))}
+        {size(t('height standing'), saw.standingHeight, (standingHeight) => set({ standingHeight }))}
+        {size(t('crown nests, drop'), saw.maxNested ?? saw.standingHeight, (maxNested) => set({ maxNested }))}
+        {size(t('width lying flat'), saw.flatWidth, (flatWidth) => set({ flatWidth }))}
         {size('kerf', saw.kerf, (kerf) => set({ kerf }), true)}
       </Reach>
       <Scales saw={saw} set={set} />
@@ -113,10 +114,10 @@ const degrees = (
 function Reach({ saw, set, children }: { saw: Saw; set: Set; children: ReactNode }) {
   return (
     <SimpleGrid cols={{ base: 2, sm: 4 }} spacing={8}>
-      {degrees('most miter left', saw.maxMiterLeft, (maxMiterLeft) => set({ maxMiterLeft }))}
-      {degrees('most miter right', saw.maxMiterRight, (maxMiterRight) => set({ maxMiterRight }))}
-      {degrees('most bevel left', saw.maxBevelLeft, (maxBevelLeft) => set({ maxBevelLeft }))}
-      {degrees('most bevel right', saw.maxBevelRight, (maxBevelRight) => set({ maxBevelRight }))}
+      {degrees(t('most miter left'), saw.maxMiterLeft, (maxMiterLeft) => set({ maxMiterLeft }))}
+      {degrees(t('most miter right'), saw.maxMiterRight, (maxMiterRight) => set({ maxMiterRight }))}
+      {degrees(t('most bevel left'), saw.maxBevelLeft, (maxBevelLeft) => set({ maxBevelLeft }))}
+      {degrees(t('most bevel right'), saw.maxBevelRight, (maxBevelRight) => set({ maxBevelRight }))}
       {children}
     </SimpleGrid>
   );
@@ -134,26 +135,26 @@ function Scales({ saw, set }: { saw: Saw; set: Set }) {
   };
   return (
     <SimpleGrid cols={{ base: 2, sm: 4 }} spacing={8}>
-      {degrees('dial at square reads', off.zero ?? 0, reads('zero'), -10, 10)}
-      {degrees('left reads more by', off.left ?? 0, reads('left'), -10, 10)}
-      {degrees('right reads more by', off.right ?? 0, reads('right'), -10, 10)}
-      {degrees('lean reads more by', off.bevel ?? 0, reads('bevel'), -10, 10)}
-      {degrees('miter steps (0: any)', fine.miter ?? 0, finer('miter'), 0, 5)}
-      {degrees('bevel steps (0: any)', fine.bevel ?? 0, finer('bevel'), 0, 5)}
+      {degrees(t('dial at square reads'), off.zero ?? 0, reads('zero'), -10, 10)}
+      {degrees(t('left reads more by'), off.left ?? 0, reads('left'), -10, 10)}
+      {degrees(t('right reads more by'), off.right ?? 0, reads('right'), -10, 10)}
+      {degrees(t('lean reads more by'), off.bevel ?? 0, reads('bevel'), -10, 10)}
+      {degrees(t('miter steps (0: any)'), fine.miter ?? 0, finer('miter'), 0, 5)}
+      {degrees(t('bevel steps (0: any)'), fine.bevel ?? 0, finer('bevel'), 0, 5)}
       <NativeSelect
         size="sm"
-        label="its motor stands"
+        label={t('its motor stands')}
         value={saw.motor ?? ''}
         data={[
-          { value: '', label: 'not said' },
-          { value: 'left', label: 'left of the blade' },
-          { value: 'right', label: 'right of the blade' },
+          { value: '', label: t('not said') },
+          { value: 'left', label: t('left of the blade') },
+          { value: 'right', label: t('right of the blade') },
         ]}
         onChange={(event) => set({ motor: (event.currentTarget.value || undefined) as Saw['motor'] })}
       />
       <SettledField
         size="sm"
-        label="detents"
+        label={t('detents')}
         placeholder="0, 15, 22.5, 45"
         text={(saw.detents ?? []).join(', ')}
         read={parseAngles}

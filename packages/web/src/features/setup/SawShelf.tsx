@@ -2,18 +2,25 @@ import { Text, Title } from '@mantine/core';
 import { formatAngle, formatWithUnit, type CrewSaw } from '@long-miter/core';
 import { errorOf, useCrewSawsQuery } from '../../api/api.ts';
 import { SawRecord } from './CrewSaws.tsx';
+import { t } from '../../words/t.ts';
 
 /** How far a saw goes and what it takes, in one line. */
 function reach({ saw, unit }: CrewSaw): string {
   const sides = (left: number, right: number): string =>
     left === right
-      ? `${formatAngle(left)} each way`
-      : `${formatAngle(left)} left, ${right === 0 ? 'not to the right' : `${formatAngle(right)} right`}`;
+      ? t('{left} each way', { left: formatAngle(left) })
+      : t('{left} left, {right}', {
+          left: formatAngle(left),
+          right: right === 0 ? t('not to the right') : t('{right} right', { right: formatAngle(right) }),
+        });
   return [
-    `swings ${sides(saw.maxMiterLeft, saw.maxMiterRight)}`,
-    `leans ${sides(saw.maxBevelLeft, saw.maxBevelRight)}`,
-    `takes ${formatWithUnit(saw.standingHeight, unit)} standing, ${formatWithUnit(saw.flatWidth, unit)} flat`,
-    ...(saw.motor === undefined ? [] : [`motor on the ${saw.motor}`]),
+    t('swings {sides}', { sides: sides(saw.maxMiterLeft, saw.maxMiterRight) }),
+    t('leans {sides}', { sides: sides(saw.maxBevelLeft, saw.maxBevelRight) }),
+    t('takes {standingHeight} standing, {flatWidth} flat', {
+      standingHeight: formatWithUnit(saw.standingHeight, unit),
+      flatWidth: formatWithUnit(saw.flatWidth, unit),
+    }),
+    ...(saw.motor === undefined ? [] : [t('motor on the {motor}', { motor: saw.motor })]),
   ].join('; ');
 }
 
@@ -23,26 +30,27 @@ export function SawShelf() {
   if (error)
     return (
       <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
-        The saws cannot be shown: {errorOf(error).detail}.
+        {t('The saws cannot be shown: {detail}.', { detail: errorOf(error).detail })}
       </Text>
     );
   if (!saws) return null;
   if (saws.length === 0)
     return (
       <Text c="dimmed">
-        No saw is kept for the crew yet. In a job’s set-up, under Saw, choose “Keep it for the crew”: its
-        limits and its record are then there for every job.
+        {t(
+          'No saw is kept for the crew yet. In a job’s set-up, under Saw, choose “Keep it for the crew”: its limits and its record are then there for every job.',
+        )}
       </Text>
     );
   return saws.map((one) => (
     <section
       key={one.saw.id}
       className="panel"
-      aria-label={one.saw.name ?? 'saw'}
+      aria-label={one.saw.name ?? t('saw')}
       style={{ padding: '10px 14px' }}
     >
       <Title order={2} size="h4">
-        {one.saw.name ?? 'A saw without a name'}
+        {one.saw.name ?? t('A saw without a name')}
       </Title>
       <Text>{reach(one)}</Text>
       <SawRecord saw={one.saw} />

@@ -12,6 +12,7 @@ import { CrownFigures } from './CrownFigures.tsx';
 import { ProfileInLibrary, TakeFromLibrary } from './FromLibrary.tsx';
 import { SawEditor } from './SawEditor.tsx';
 import { useCommands } from '../../session/use-commands.ts';
+import { t } from '../../words/t.ts';
 
 /** Currencies that come first in the list; any other is typed by its letters. */
 const CURRENCIES = ['USD', 'EUR', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'JPY'];
@@ -39,13 +40,13 @@ export function SetupDrawer({
       onClose={onClose}
       position="right"
       size={760}
-      title={<Text fw={650}>Set-up of this job</Text>}
-      closeButtonProps={{ 'aria-label': 'Close set-up' }}
+      title={<Text fw={650}>{t('Set-up of this job')}</Text>}
+      closeButtonProps={{ 'aria-label': t('Close set-up') }}
     >
       <Stack gap="lg">
         <div>
           <Title order={3} size="h4">
-            Profiles
+            {t('Profiles')}
           </Title>
           {settings.profiles.map((profile) => {
             const set = (change: Partial<Profile>) => setItem('profiles', profile.id, change);
@@ -61,11 +62,11 @@ export function SetupDrawer({
                   <SettledField
                     size="sm"
                     label={profile.use}
-                    aria-label={`Name of ${profile.id}`}
+                    aria-label={t('Name of {id}', { id: profile.id })}
                     text={profile.name}
                     read={(text): Result<string> =>
                       text.trim() === ''
-                        ? { ok: false, issues: [{ at: '', text: 'give the profile a name' }] }
+                        ? { ok: false, issues: [{ at: '', text: t('give the profile a name') }] }
                         : { ok: true, value: text.trim() }
                     }
                     onTake={(name) => set({ name })}
@@ -73,8 +74,8 @@ export function SetupDrawer({
                   {!traitsOf(profile).sprung && (
                     <SizeField
                       size="sm"
-                      label="face"
-                      aria-label={`Face of ${profile.id}`}
+                      label={t('face')}
+                      aria-label={t('Face of {id}', { id: profile.id })}
                       value={profile.width}
                       unit={unit}
                       onTake={(width) => set({ width })}
@@ -82,15 +83,15 @@ export function SetupDrawer({
                   )}
                   <SizeField
                     size="sm"
-                    label="thickness"
-                    aria-label={`Thickness of ${profile.id}`}
+                    label={t('thickness')}
+                    aria-label={t('Thickness of {id}', { id: profile.id })}
                     value={profile.thickness}
                     unit={unit}
                     onTake={(thickness) => set({ thickness })}
                   />
                   <Select
                     size="sm"
-                    label="material"
+                    label={t('material')}
                     allowDeselect={false}
                     data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']}
                     value={profile.material}
@@ -107,48 +108,53 @@ export function SetupDrawer({
         <SawEditor job={job} />
         <div>
           <Title order={3} size="h4">
-            Rest of the stock
+            {t('Rest of the stock')}
           </Title>
           <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
-            {size('trimmed off stick ends', rules.endTrim, (endTrim) => changeRules({ endTrim }), true)}
+            {size(t('trimmed off stick ends'), rules.endTrim, (endTrim) => changeRules({ endTrim }), true)}
             {size(
-              'kept free per cut piece',
+              t('kept free per cut piece'),
               rules.cutMargin,
               (cutMargin) => changeRules({ cutMargin }),
               true,
             )}
-            {size('shortest piece cut alone', rules.minPiece, (minPiece) => changeRules({ minPiece }), true)}
             {size(
-              'shortest offcut kept',
+              t('shortest piece cut alone'),
+              rules.minPiece,
+              (minPiece) => changeRules({ minPiece }),
+              true,
+            )}
+            {size(
+              t('shortest offcut kept'),
               rules.minReusable,
               (minReusable) => changeRules({ minReusable }),
               true,
             )}
           </SimpleGrid>
           <Text size="sm" c="dimmed" mt={6}>
-            How corners, ends and splices are joined: the house rules, on the Joints page.
+            {t('How corners, ends and splices are joined: the house rules, on the Joints page.')}
           </Text>
         </div>
         <div>
           <Title order={3} size="h4">
-            Money and words
+            {t('Money and words')}
           </Title>
           <SimpleGrid cols={{ base: 2, sm: 3 }} spacing={8}>
             <Select
               size="sm"
-              label="currency"
-              placeholder="none said yet"
+              label={t('currency')}
+              placeholder={t('none said yet')}
               data={[...new Set([...CURRENCIES, ...(job.coin.currency ? [job.coin.currency] : [])])]}
               value={job.coin.currency ?? null}
               onChange={(currency) => setHead({ currency })}
             />
             <Select
               size="sm"
-              label="trade words"
+              label={t('trade words')}
               allowDeselect={false}
               data={[
-                { value: 'us', label: 'US: base, casing, cope' },
-                { value: 'uk', label: 'UK: skirting, architrave, scribe' },
+                { value: 'us', label: t('US: base, casing, cope') },
+                { value: 'uk', label: t('UK: skirting, architrave, scribe') },
               ]}
               value={job.vocabulary ?? 'us'}
               onChange={(vocabulary) => setHead({ vocabulary })}

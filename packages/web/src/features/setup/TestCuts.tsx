@@ -2,6 +2,7 @@ import { Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { calibrated, formatAngle, testCutReads, type Saw, type TestCut, type Unit } from '@long-miter/core';
 import { SizeField } from '../../shared/SettledField.tsx';
+import { t } from '../../words/t.ts';
 
 type Kind = TestCut['of'];
 
@@ -10,39 +11,47 @@ const CUTS: Readonly<
   Record<Kind, { name: string; how: string; over: string; open: readonly (readonly [string, string])[] }>
 > = {
   zero: {
-    name: 'square: cut and flip',
-    how: 'Set the handle to 0 and cut a wide board in two. Turn one half over, front to back, and push the cut edges together on a straight edge.',
-    over: 'width of the board',
+    name: t('square: cut and flip'),
+    how: t(
+      'Set the handle to 0 and cut a wide board in two. Turn one half over, front to back, and push the cut edges together on a straight edge.',
+    ),
+    over: t('width of the board'),
     open: [
-      ['fence', 'open at the fence'],
-      ['operator', 'open at your side'],
+      ['fence', t('open at the fence')],
+      ['operator', t('open at your side')],
     ],
   },
   left: {
-    name: 'swung left to 45: two together',
-    how: 'Cut two pieces with the handle at 45 left. Turn one over, hold the slants together and try the corner with a square inside it.',
-    over: 'from the corner to the gap',
+    name: t('swung left to 45: two together'),
+    how: t(
+      'Cut two pieces with the handle at 45 left. Turn one over, hold the slants together and try the corner with a square inside it.',
+    ),
+    over: t('from the corner to the gap'),
     open: [
-      ['tip', 'open at the end of the square'],
-      ['corner', 'open at the corner'],
+      ['tip', t('open at the end of the square')],
+      ['corner', t('open at the corner')],
     ],
   },
   right: {
-    name: 'swung right to 45: two together',
-    how: 'Cut two pieces with the handle at 45 right. Turn one over, hold the slants together and try the corner with a square inside it.',
-    over: 'from the corner to the gap',
+    name: t('swung right to 45: two together'),
+    how: t(
+      'Cut two pieces with the handle at 45 right. Turn one over, hold the slants together and try the corner with a square inside it.',
+    ),
+    over: t('from the corner to the gap'),
     open: [
-      ['tip', 'open at the end of the square'],
-      ['corner', 'open at the corner'],
+      ['tip', t('open at the end of the square')],
+      ['corner', t('open at the corner')],
     ],
   },
   bevel: {
-    name: 'blade leaned to 45: two together',
-    how: 'Lean the blade to 45 and cut two pieces flat. Turn one over, hold the slants together and try the corner with a square inside it.',
-    over: 'from the corner to the gap',
+    name: t('blade leaned to 45: two together'),
+    how: t(
+      'Lean the blade to 45 and cut two pieces flat. Turn one over, hold the slants together and try the corner with a square inside it.',
+    ),
+    over: t('from the corner to the gap'),
     open: [
-      ['tip', 'open at the end of the square'],
-      ['corner', 'open at the corner'],
+      ['tip', t('open at the end of the square')],
+      ['corner', t('open at the corner')],
     ],
   },
 };
@@ -63,15 +72,18 @@ export function TestCuts({ saw, unit, set }: Props) {
   const reads = testCutReads({ of: kind, open } as TestCut, gap, over);
   const says =
     reads === 0
-      ? 'The scale is right there.'
-      : `The scale reads ${formatAngle(Math.abs(reads))} ${reads > 0 ? 'more' : 'less'} than it cuts there.`;
+      ? t('The scale is right there.')
+      : t('The scale reads {reads} {way} than it cuts there.', {
+          reads: formatAngle(Math.abs(reads)),
+          way: reads > 0 ? t('more') : t('less'),
+        });
   const take = (): void => void set(calibrated(saw, kind, reads, new Date().toISOString(), 'test cut'));
   return (
-    <Stack gap={6} role="group" aria-label="Test cuts" className="panel" p={10}>
+    <Stack gap={6} role="group" aria-label={t('Test cuts')} className="panel" p={10}>
       <Group gap={8} align="flex-end">
         <NativeSelect
           size="sm"
-          label="test cut"
+          label={t('test cut')}
           value={kind}
           data={Object.entries(CUTS).map(([value, one]) => ({ value, label: one.name }))}
           onChange={(event) => {
@@ -82,7 +94,7 @@ export function TestCuts({ saw, unit, set }: Props) {
         />
         <SizeField
           size="sm"
-          label="gap"
+          label={t('gap')}
           value={gap}
           unit={unit}
           zero
@@ -103,21 +115,21 @@ export function TestCuts({ saw, unit, set }: Props) {
         />
         <NativeSelect
           size="sm"
-          label="where"
+          label={t('where')}
           value={open}
           data={cut.open.map(([value, label]) => ({ value, label }))}
           onChange={(event) => setOpen(event.currentTarget.value)}
         />
       </Group>
       <Text size="sm" c="dimmed">
-        {cut.how} Half of what the gap shows is the saw’s.
+        {t('{how} Half of what the gap shows is the saw’s.', { how: cut.how })}
       </Text>
       <Group justify="space-between">
         <Text fw={650} role="status">
           {says}
         </Text>
         <Button size="sm" onClick={take}>
-          {reads === (saw.calibration?.[kind] ?? 0) ? 'Put it on record' : 'Set the saw by it'}
+          {reads === (saw.calibration?.[kind] ?? 0) ? t('Put it on record') : t('Set the saw by it')}
         </Button>
       </Group>
     </Stack>

@@ -17,6 +17,7 @@ import { useDropTrimMutation, useKeepTrimMutation } from '../../session/commands
 import { useWhyNot } from '../../session/rights.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { t } from '../../words/t.ts';
 
 const say = (done: { error?: unknown }): void => {
   if (done.error !== undefined) notifications.show({ color: 'red', message: errorOf(done.error).detail });
@@ -25,7 +26,11 @@ const say = (done: { error?: unknown }): void => {
 /** The block that a trim is cut from, as it stands on its wall: face upright, thickness to the right. */
 function faceOf({ name, width, thickness }: Profile, unit: Unit): Drawing {
   return {
-    title: `${name}: face ${formatWithUnit(width, unit)}, thickness ${formatWithUnit(thickness, unit)}`,
+    title: t('{name}: face {width}, thickness {thickness}', {
+      name,
+      width: formatWithUnit(width, unit),
+      thickness: formatWithUnit(thickness, unit),
+    }),
     frame: { min: { x: 0, y: 0 }, max: { x: Math.max(thickness, width / 4), y: width } },
     shapes: [
       {
@@ -46,9 +51,9 @@ function faceOf({ name, width, thickness }: Profile, unit: Unit): Drawing {
 const SCALE = { in: 15, mm: 15 / 25.4 } as const;
 
 const USE: Partial<Record<Profile['use'], string>> = {
-  'chair-rail': 'chair rail',
-  'picture-rail': 'picture rail',
-  'back-band': 'back band',
+  'chair-rail': t('chair rail'),
+  'picture-rail': t('picture rail'),
+  'back-band': t('back band'),
 };
 
 /** The trims of the Library: faces to one scale, lengths with prices, where those are from and of when. */
@@ -57,15 +62,16 @@ export function TrimShelf() {
   if (error)
     return (
       <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
-        The trims cannot be shown: {errorOf(error).detail}.
+        {t('The trims cannot be shown: {detail}.', { detail: errorOf(error).detail })}
       </Text>
     );
   if (!trims) return null;
   if (trims.length === 0)
     return (
       <Text c="dimmed">
-        No trim is kept yet. In a job’s set-up choose “Keep in the Library” beside a profile: its figures and
-        its lines of stock are then there for every job.
+        {t(
+          'No trim is kept yet. In a job’s set-up choose “Keep in the Library” beside a profile: its figures and its lines of stock are then there for every job.',
+        )}
       </Text>
     );
   return trims.map((one) => <Card key={one.id} trim={one} />);
@@ -82,7 +88,10 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
   const remove = async (): Promise<void> => {
     const done = await drop(trim.id);
     if ('error' in done) return say(done);
-    undoNotice(`${profile.name} is out of the Library; jobs keep theirs`, () => void keep(own));
+    undoNotice(
+      t('{name} is out of the Library; jobs keep theirs', { name: profile.name }),
+      () => void keep(own),
+    );
   };
   const height = Math.max(36, profile.width * SCALE[unit]);
   const money = { currency: coin.currency, digits: coin.digits };
@@ -98,20 +107,34 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
               {profile.name}
             </Title>
             {!confirmed && (
-              <Badge variant="outline" color="dark" title="Nobody has said that these figures are right">
-                example
+              <Badge variant="outline" color="dark" title={t('Nobody has said that these figures are right')}>
+                {t('example')}
               </Badge>
             )}
           </Group>
           <Text>
             <Typeset
-              text={`${USE[profile.use] ?? profile.use} · face ${formatWithUnit(profile.width, unit)} · ${formatWithUnit(profile.thickness, unit)} thick${traitsOf(profile).sprung && profile.springAngle !== undefined ? ` · spring ${profile.springAngle}°` : ''} · ${profile.material}, ${profile.finish}`}
+              text={t('{use} · face {width} · {thickness} thick{sprung} · {material}, {finish}', {
+                use: USE[profile.use] ?? profile.use,
+                width: formatWithUnit(profile.width, unit),
+                thickness: formatWithUnit(profile.thickness, unit),
+                sprung:
+                  traitsOf(profile).sprung && profile.springAngle !== undefined
+                    ? t(' · spring {springAngle}°', { springAngle: profile.springAngle })
+                    : '',
+                material: profile.material,
+                finish: profile.finish,
+              })}
             />
           </Text>
           {lines.length === 0 ? (
-            <Text c="dimmed">No length of it is kept.</Text>
+            <Text c="dimmed">{t('No length of it is kept.')}</Text>
           ) : (
-            <Table verticalSpacing={1} aria-label={`Lengths of ${profile.name}`} style={{ width: 'auto' }}>
+            <Table
+              verticalSpacing={1}
+              aria-label={t('Lengths of {name}', { name: profile.name })}
+              style={{ width: 'auto' }}
+            >
               <Table.Tbody>
                 <Table.Tr>
                   {lines.map((line) => (
@@ -128,25 +151,27 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
             </Table>
           )}
           <Text size="sm" c="dimmed">
-            prices{source === '' ? '' : ` of ${source}`}
-            {pricedOn === undefined ? ', of a day nobody has noted' : `, ${pricedOn}`}
+            {t('prices{source}{pricedOn}', {
+              source: source === '' ? '' : t(' of {source}', { source }),
+              pricedOn: pricedOn === undefined ? t(', of a day nobody has noted') : `, ${pricedOn}`,
+            })}
           </Text>
         </Stack>
         {!notLead && (
           <Stack gap={6} style={{ flex: '0 0 190px' }}>
             {!confirmed && (
               <Button size="compact-md" loading={isLoading} onClick={() => change({ confirmed: true })}>
-                These figures are right
+                {t('These figures are right')}
               </Button>
             )}
             {from === undefined ? (
               <Button size="compact-md" variant="default" onClick={() => setFrom(source)}>
-                Whose prices
+                {t('Whose prices')}
               </Button>
             ) : (
               <TextInput
                 autoFocus
-                aria-label={`Whose prices those of ${profile.name} are`}
+                aria-label={t('Whose prices those of {name} are', { name: profile.name })}
                 value={from}
                 onChange={(event) => setFrom(event.currentTarget.value)}
                 onKeyDown={(event) => {
@@ -164,10 +189,10 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
             <Button
               size="compact-md"
               variant="default"
-              aria-label={`Take ${profile.name} out of the Library`}
+              aria-label={t('Take {name} out of the Library', { name: profile.name })}
               onClick={() => void remove()}
             >
-              Take out
+              {t('Take out')}
             </Button>
           </Stack>
         )}

@@ -2,6 +2,7 @@ import { Button, Group, NumberInput, Slider, Stack, Text, TextInput, Title } fro
 import { useState, type FormEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { parseAngle, parseLength, type Problem } from '@long-miter/core';
+import { t } from '../../words/t.ts';
 
 interface Sent {
   readonly sent: readonly string[];
@@ -36,13 +37,13 @@ export function StandInPage() {
     }).then(
       async (response) =>
         response.ok ? ((await response.json()) as Sent) : ((await response.json()) as Problem).detail,
-      () => 'the server cannot be reached',
+      () => t('the server cannot be reached'),
     );
     const lines =
       typeof answer === 'string'
-        ? [`not sent: ${answer}`]
+        ? [t('not sent: {answer}', { answer })]
         : answer.sent.length === 0
-          ? ['lost on the way: nothing was sent']
+          ? [t('lost on the way: nothing was sent')]
           : answer.sent.map((line, index) => `${line}   →   ${answer.answers[index] ?? ''}`);
     setLog((before) => [...lines, ...before].slice(0, 12));
   };
@@ -66,29 +67,30 @@ export function StandInPage() {
     <main style={{ maxWidth: 760, margin: '0 auto', padding: '22px 18px' }}>
       <Group justify="space-between">
         <Title order={1} size="h2">
-          Stand-in devices
+          {t('Stand-in devices')}
         </Title>
         <Link to="/" style={{ color: 'inherit' }}>
-          all jobs
+          {t('all jobs')}
         </Link>
       </Group>
       <Text c="dimmed" mt={4}>
-        Switch “take readings from devices” on in a room’s walk: it shows a code. Put it in here, stand in a
-        field there, and send. A real laser or angle finder says the same lines to the same local port.
+        {t(
+          'Switch “take readings from devices” on in a room’s walk: it shows a code. Put it in here, stand in a field there, and send. A real laser or angle finder says the same lines to the same local port.',
+        )}
       </Text>
       <TextInput
         mt="sm"
         w={220}
         inputMode="numeric"
-        label="Code of the page"
+        label={t('Code of the page')}
         value={code}
         onChange={(event) => setParams({ code: event.currentTarget.value.trim() }, { replace: true })}
       />
       <Stack mt="md" gap="md">
         <Instrument
-          title="Laser distance meter"
+          title={t('Laser distance meter')}
           field="distance"
-          example="142 3/8 in, 3617 mm, 3.617 m"
+          example={t('142 3/8 in, 3617 mm, 3.617 m')}
           onSend={(text) => {
             const metric = /(mm|cm|m)\s*$/i.test(text);
             const read = parseLength(text, metric ? 'mm' : 'in');
@@ -98,36 +100,36 @@ export function StandInPage() {
           }}
         />
         <Instrument
-          title="Digital angle finder"
+          title={t('Digital angle finder')}
           field="wall angle"
           example="134.6"
           onSend={(text) => {
             const read = parseAngle(text);
             if (!read.ok) return read.issues[0].text;
-            if (!(read.value > 0 && read.value < 360)) return 'must lie between 0 and 360';
+            if (!(read.value > 0 && read.value < 360)) return t('must lie between 0 and 360');
             void send('finder', read.value, 'deg');
             return undefined;
           }}
         />
         <div className="panel" style={{ padding: 14 }}>
-          <Text fw={650}>What goes wrong</Text>
+          <Text fw={650}>{t('What goes wrong')}</Text>
           <Group grow mt={6} align="end">
             <NumberInput
-              label="noise, ± in the unit"
+              label={t('noise, ± in the unit')}
               min={0}
               step={0.1}
               value={faults.noise}
               onChange={(value) => setFaults({ ...faults, noise: Number(value) || 0 })}
             />
             {slider('dropOut', 'lost')}
-            {slider('twice', 'sent twice')}
+            {slider('twice', t('sent twice'))}
             {slider('garbled', 'garbled')}
           </Group>
         </div>
         <div className="panel" style={{ padding: 14 }}>
-          <Text fw={650}>On the line</Text>
-          <div role="log" aria-label="Lines sent">
-            {log.length === 0 && <Text c="dimmed">Nothing sent yet.</Text>}
+          <Text fw={650}>{t('On the line')}</Text>
+          <div role="log" aria-label={t('Lines sent')}>
+            {log.length === 0 && <Text c="dimmed">{t('Nothing sent yet.')}</Text>}
             {log.map((line, index) => (
               <Text key={index} ff="monospace" size="sm">
                 {line}
@@ -173,7 +175,7 @@ function Instrument({
             setFault(undefined);
           }}
         />
-        <Button type="submit">Send the {field}</Button>
+        <Button type="submit">{t('Send the {field}', { field })}</Button>
       </Group>
     </form>
   );

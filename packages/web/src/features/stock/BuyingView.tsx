@@ -18,6 +18,7 @@ import { SecondTrip } from './SecondTrip.tsx';
 import { Suppliers } from './Suppliers.tsx';
 import { NumberField, SizeField } from '../../shared/SettledField.tsx';
 import { useCommands, type Commands } from '../../session/use-commands.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -36,19 +37,19 @@ const materialsIn = ({ coats, primer, nailSpacing }: StockChoices): Partial<Mate
 export function BuyingView({ job, file, plan }: Props) {
   const { setChoices } = useCommands(job.id);
   const { choices } = job.settings;
-  if (!plan) return <Text p="xl">The order appears here with the first cut plan.</Text>;
+  if (!plan) return <Text p="xl">{t('The order appears here with the first cut plan.')}</Text>;
   const spares = choices.spares ?? {};
   const lines = orderList(plan, spares);
   return (
     <main className="work">
-      <section className="panel scroll" aria-label="Order" tabIndex={0} style={{ padding: '8px 12px' }}>
+      <section className="panel scroll" aria-label={t('Order')} tabIndex={0} style={{ padding: '8px 12px' }}>
         <Title order={2} size="h4">
-          What to order
+          {t('What to order')}
         </Title>
         <Order job={job} lines={lines} coin={plan.coin} spares={spares} setChoices={setChoices} />
         <SecondTrip job={job} file={file} plan={plan} lines={lines} setChoices={setChoices} />
         <Title order={2} size="h4" mt="md">
-          The rest, by rule
+          {t('The rest, by rule')}
         </Title>
         <Materials
           file={file}
@@ -57,7 +58,12 @@ export function BuyingView({ job, file, plan }: Props) {
           setChoices={setChoices}
         />
       </section>
-      <section className="panel scroll" aria-label="Suppliers" tabIndex={0} style={{ padding: '8px 12px' }}>
+      <section
+        className="panel scroll"
+        aria-label={t('Suppliers')}
+        tabIndex={0}
+        style={{ padding: '8px 12px' }}
+      >
         <Suppliers job={job} lines={lines} />
       </section>
     </main>
@@ -82,30 +88,32 @@ function Order({
   return (
     <>
       <Text size="sm" c="dimmed">
-        Spare sticks stand in for what is split, dented or miscut; they are of the longest length bought.
+        {t(
+          'Spare sticks stand in for what is split, dented or miscut; they are of the longest length bought.',
+        )}
       </Text>
       {profiles.map((profile) => (
         <NumberField
           key={profile}
           mt={6}
           w={260}
-          label={`Spare sticks of ${names.get(profile) ?? profile}`}
+          label={t('Spare sticks of {profile}', { profile: names.get(profile) ?? profile })}
           sign=" %"
           limits={{ min: 0, max: 100 }}
           value={spares[profile] ?? 0}
           onTake={(value) => setChoices({ spares: { ...spares, [profile]: value } })}
         />
       ))}
-      <Table mt={8} verticalSpacing={3} aria-label="Order lines">
+      <Table mt={8} verticalSpacing={3} aria-label={t('Order lines')}>
         <Table.Thead>
           <Table.Tr>
-            <Table.Th>Trim</Table.Th>
-            <Table.Th>Length</Table.Th>
-            <Table.Th ta="right">Planned</Table.Th>
-            <Table.Th ta="right">Spare</Table.Th>
-            <Table.Th ta="right">Order</Table.Th>
-            <Table.Th ta="right">Each</Table.Th>
-            <Table.Th ta="right">Sum</Table.Th>
+            <Table.Th>{t('Trim')}</Table.Th>
+            <Table.Th>{t('Length')}</Table.Th>
+            <Table.Th ta="right">{t('Planned')}</Table.Th>
+            <Table.Th ta="right">{t('Spare')}</Table.Th>
+            <Table.Th ta="right">{t('Order')}</Table.Th>
+            <Table.Th ta="right">{t('Each')}</Table.Th>
+            <Table.Th ta="right">{t('Sum')}</Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
@@ -126,7 +134,7 @@ function Order({
           ))}
           <Table.Tr>
             <Table.Td colSpan={6} fw={700}>
-              Order
+              {t('Order')}
             </Table.Td>
             <Table.Td ta="right" fw={700}>
               {formatMoney(
@@ -143,7 +151,11 @@ function Order({
 
 /** Amounts as one would read them off a packet. */
 const amountText = (amount: number, unit: 'nails' | 'ml' | 'l'): string =>
-  unit === 'nails' ? String(amount) : unit === 'ml' ? `${Math.ceil(amount)} ml` : `${amount.toFixed(2)} l`;
+  unit === 'nails'
+    ? String(amount)
+    : unit === 'ml'
+      ? t('{ceil} ml', { ceil: Math.ceil(amount) })
+      : `${amount.toFixed(2)} l`;
 
 function Materials({
   file,
@@ -161,26 +173,26 @@ function Materials({
       <div style={{ display: 'flex', gap: 12, alignItems: 'flex-end', margin: '6px 0' }}>
         <NumberField
           w={110}
-          label="Coats of paint"
+          label={t('Coats of paint')}
           limits={{ min: 0, max: 10, whole: true }}
           value={rules.coats}
           onTake={(coats) => setChoices({ coats })}
         />
         <SizeField
           w={150}
-          label={`A nail every (${file.unit})`}
+          label={t('A nail every ({unit})', { unit: file.unit })}
           unit={file.unit}
           value={rules.nailSpacing}
           onTake={(nailSpacing) => setChoices({ nailSpacing })}
         />
         <Switch
-          label="primer first"
+          label={t('primer first')}
           checked={rules.primer}
           mb={8}
           onChange={(event) => setChoices({ primer: event.currentTarget.checked })}
         />
       </div>
-      <Table verticalSpacing={3} aria-label="The rest by rule">
+      <Table verticalSpacing={3} aria-label={t('The rest by rule')}>
         <Table.Tbody>
           {materialsOf(file, plan, rules).map((line) => (
             <Table.Tr key={line.what}>

@@ -11,6 +11,7 @@ import {
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -21,7 +22,7 @@ interface Props {
 /** Where the stock goes: used and wasted length and money, by profile and by stock length, and against the usual guess. */
 export function ChartsView({ job, file, plan }: Props) {
   const [by, setBy] = useState<'profile' | 'length'>('length');
-  if (!plan) return <Text p="xl">The charts appear here with the first cut plan.</Text>;
+  if (!plan) return <Text p="xl">{t('The charts appear here with the first cut plan.')}</Text>;
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   const many = new Set(plan.sticks.map((stick) => stick.profile)).size > 1;
   const shares = stockShares(plan, by).map((one) => {
@@ -36,44 +37,47 @@ export function ChartsView({ job, file, plan }: Props) {
   });
   const own = planFigures(plan);
   const guesses = [
-    { name: 'this plan', cost: own.stock, sticks: own.bought },
+    { name: t('this plan'), cost: own.stock, sticks: own.bought },
     ...[10, 15].map((percent) => {
       const thumb = ruleOfThumb(file, plan, percent);
-      return { name: `lengths + ${percent} %`, cost: thumb.cost, sticks: thumb.sticks };
+      return { name: t('lengths + {percent} %', { percent }), cost: thumb.cost, sticks: thumb.sticks };
     }),
   ];
   const length = (value: unknown): string => formatWithUnit(Number(value), job.unit);
   return (
-    <main className="work charts" aria-label="Where the stock goes">
-      <section className="panel scroll" aria-label="Length" tabIndex={0} style={{ padding: '8px 12px' }}>
+    <main className="work charts" aria-label={t('Where the stock goes')}>
+      <section className="panel scroll" aria-label={t('Length')} tabIndex={0} style={{ padding: '8px 12px' }}>
         <Group justify="space-between">
           <Title order={2} size="h4">
-            Length used and wasted
+            {t('Length used and wasted')}
           </Title>
           <SegmentedControl
             size="sm"
-            aria-label="Grouped by"
+            aria-label={t('Grouped by')}
             value={by}
             data={[
-              { value: 'length', label: 'by stock length' },
-              { value: 'profile', label: 'by profile' },
+              { value: 'length', label: t('by stock length') },
+              { value: 'profile', label: t('by profile') },
             ]}
             onChange={(value) => setBy(value)}
           />
         </Group>
         <Chart data={shares} bars={USED} format={length} />
         <Text size="sm">
-          {(own.waste * 100).toFixed(1)} % of {formatWithUnit(own.stockLength, job.unit)} ends up in no piece;
-          the largest offcut is {formatWithUnit(own.largestOffcut, job.unit)}.
+          {t('{waste} % of {stockLength} ends up in no piece; the largest offcut is {largestOffcut}.', {
+            waste: (own.waste * 100).toFixed(1),
+            stockLength: formatWithUnit(own.stockLength, job.unit),
+            largestOffcut: formatWithUnit(own.largestOffcut, job.unit),
+          })}
         </Text>
       </section>
-      <section className="panel scroll" aria-label="Money" tabIndex={0} style={{ padding: '8px 12px' }}>
+      <section className="panel scroll" aria-label={t('Money')} tabIndex={0} style={{ padding: '8px 12px' }}>
         <Title order={2} size="h4">
-          Money {by === 'length' ? 'by stock length' : 'by profile'}
+          {t('Money {by}', { by: by === 'length' ? t('by stock length') : t('by profile') })}
         </Title>
         <Chart data={shares} bars={COST} format={(value) => formatMoney(Number(value), plan.coin)} />
         <Title order={3} size="h5" mt={8}>
-          Against the rule of thumb
+          {t('Against the rule of thumb')}
         </Title>
         <Chart
           data={guesses}
@@ -84,9 +88,13 @@ export function ChartsView({ job, file, plan }: Props) {
         <Text size="sm">
           {guesses
             .slice(1)
-            .map(
-              (guess) =>
-                `${guess.name}: ${guess.sticks} sticks, ${formatMoney(Math.abs(guess.cost - own.stock), plan.coin)} ${guess.cost >= own.stock ? 'more' : 'less, if it were enough'}`,
+            .map((guess) =>
+              t('{name}: {sticks} sticks, {cost} {change}', {
+                name: guess.name,
+                sticks: guess.sticks,
+                cost: formatMoney(Math.abs(guess.cost - own.stock), plan.coin),
+                change: guess.cost >= own.stock ? 'more' : t('less, if it were enough'),
+              }),
             )
             .join('; ')}
           .
@@ -104,10 +112,10 @@ interface Series {
   readonly fill: string;
 }
 const USED: readonly Series[] = [
-  { key: 'used', name: 'used', fill: 'var(--lm-wood)' },
-  { key: 'wasted', name: 'wasted', fill: 'var(--lm-wall)' },
+  { key: 'used', name: t('used'), fill: 'var(--lm-wood)' },
+  { key: 'wasted', name: t('wasted'), fill: 'var(--lm-wall)' },
 ];
-const COST: readonly Series[] = [{ key: 'cost', name: 'cost', fill: 'var(--lm-picked)' }];
+const COST: readonly Series[] = [{ key: 'cost', name: t('cost'), fill: 'var(--lm-picked)' }];
 
 function Chart({
   data,

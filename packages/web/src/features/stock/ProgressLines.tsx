@@ -1,4 +1,5 @@
 import type { ProgressStep } from '../../session/plan-slice.ts';
+import { t } from '../../words/t.ts';
 
 const WIDTH = 260;
 const HEIGHT = 54;
@@ -22,7 +23,7 @@ export function ProgressLines({ steps }: { steps: readonly ProgressStep[] }) {
       width={WIDTH}
       height={HEIGHT}
       role="img"
-      aria-label="Best plan so far and the bound below it, over the time of the search"
+      aria-label={t('Best plan so far and the bound below it, over the time of the search')}
     >
       <path d={line((step) => step.cost)} fill="none" stroke="var(--lm-picked)" strokeWidth={2.5} />
       <path

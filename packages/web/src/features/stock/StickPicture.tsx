@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type Drawing, type Piece, type PieceKey, type StickDiagram } from '@long-miter/core';
 import { Painted, type PartUse } from '../../drawing/Painted.tsx';
 import type { Dragged } from '../../drawing/Parts.tsx';
+import { t } from '../../words/t.ts';
 
 /** The stick's own edge is not cut off by the picture's. */
 const EDGE = 1;
@@ -30,7 +31,7 @@ export function StickPicture({ drawing, diagram, picked, onPiece, onDrop, onNeig
         : undefined,
     ...(onDrop && onNeighbour
       ? {
-          hint: 'Shift and an arrow key move it to another stick',
+          hint: t('Shift and an arrow key move it to another stick'),
           moved: {
             onDrag: (dragged) => {
               setHeld(dragged.last ? undefined : { piece: piece.id, dx: dragged.dx, dy: dragged.dy });

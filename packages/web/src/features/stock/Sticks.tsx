@@ -16,12 +16,12 @@ import {
   type StickRef,
   type Unit,
 } from '@long-miter/core';
-import { useSpoken } from '../../shared/words.tsx';
 import type { Dragged } from '../../drawing/Parts.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { useWidth } from '../../shared/use-width.ts';
 import { Windowed } from '../../shared/Windowed.tsx';
 import { StickPicture } from './StickPicture.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly plan: PlanFile;
@@ -90,7 +90,6 @@ const OPENED_IN = 14;
 /** All sticks to scale, a line for those cut alike, opened on demand: near line at the top (the fence), slants where they truly lie. */
 export function Sticks({ plan, profiles, unit, selectedPiece, onPiece, rackName, hand }: Props) {
   const { ref, width } = useWidth();
-  const inWords = useSpoken();
   const rows = useMemo(() => rowsOf(plan, profiles), [plan, profiles]);
   const longest = useMemo(() => Math.max(1, ...plan.sticks.map((stick) => stick.length)), [plan]);
   // By piece, so that a line stays open when the plan is made anew and its sticks are others.
@@ -120,13 +119,13 @@ export function Sticks({ plan, profiles, unit, selectedPiece, onPiece, rackName,
       <div className="sticks-head">
         <Text size="sm" c="dimmed">
           {hand
-            ? inWords(
+            ? t(
                 'Back edge on top, to scale. Drag a piece to another stick; open a line to pin it or note it as cut.',
               )
-            : 'Back edge on top, to scale.'}
+            : t('Back edge on top, to scale.')}
         </Text>
         <button type="button" className="stick-act" onClick={() => open(patterns, !allOpen)}>
-          {allOpen ? 'close all' : 'open all'}
+          {allOpen ? t('close all') : t('open all')}
         </button>
       </div>
       {width > 0 && (
@@ -192,7 +191,6 @@ interface PatternProps {
 /** Sticks that are cut alike, as one line: how many, what they are, how one of them is divided, what is left of each. */
 function PatternLine(props: PatternProps) {
   const { sticks, scale, unit, selectedPiece, pinned, rackName, onPiece, hand, opened, onToggle } = props;
-  const inWords = useSpoken();
   // Of several alike, the one that has the picked piece is the one drawn.
   const shown = sticks.find(({ diagram }) => pickedOn(diagram, selectedPiece)) ?? sticks[0]!;
   const { stick } = shown.diagram;
@@ -201,7 +199,7 @@ function PatternLine(props: PatternProps) {
     [shown, unit, scale, pinned, stick.id],
   );
   const numbers = sticks.map((one) => one.number).join(', ');
-  const name = `${inWords(sticks.length === 1 ? 'Stick' : 'Sticks')} ${numbers}`;
+  const name = `${sticks.length === 1 ? t('Stick') : t('Sticks')} ${numbers}`;
   const pins = sticks.filter((one) => pinned.has(one.diagram.stick.id)).length;
   const length = formatWithUnit(stick.length, unit);
   const rack = nameOnRack(stick, rackName);
@@ -211,12 +209,12 @@ function PatternLine(props: PatternProps) {
         type="button"
         className="stick-line-name"
         aria-expanded={opened}
-        aria-label={`${name}, ${length}${rack === undefined ? '' : `, from the rack: ${rack}`}`}
+        aria-label={`${name}, ${length}${rack === undefined ? '' : t(', from the rack: {rack}', { rack })}`}
         onClick={onToggle}
       >
         <b>
           <span aria-hidden="true">{opened ? '▾' : '▸'} </span>
-          {sticks.length === 1 ? name : `${sticks.length} × alike`}
+          {sticks.length === 1 ? name : t('{count} × alike', { count: sticks.length })}
         </b>
         <span>
           <Typeset text={length} />
@@ -235,7 +233,7 @@ function PatternLine(props: PatternProps) {
           />
           {rack !== undefined && (
             <Text size="xs" c="dimmed" lh={1.2}>
-              from the rack: <b>{rack}</b>
+              {t('from the rack:')} <b>{rack}</b>
             </Text>
           )}
         </div>
@@ -243,12 +241,12 @@ function PatternLine(props: PatternProps) {
       {!opened && (
         <span className="stick-line-left">
           <span>
-            <Typeset text={formatWithUnit(stick.leftover, unit)} /> left
+            <Typeset text={formatWithUnit(stick.leftover, unit)} /> {t('left')}
           </span>
           {stick.cut !== undefined ? (
-            <b>cut ✓</b>
+            <b>{t('cut ✓')}</b>
           ) : pins > 0 ? (
-            <b>{pins === sticks.length ? 'pinned' : `${pins} pinned`}</b>
+            <b>{pins === sticks.length ? t('pinned') : t('{pins} pinned', { pins })}</b>
           ) : null}
         </span>
       )}
@@ -307,7 +305,6 @@ const Stick = memo(function Stick({
   onPiece,
   hand,
 }: StickProps) {
-  const inWords = useSpoken();
   const { stick } = diagram;
   const { cut } = stick;
   const drawing = useMemo(
@@ -319,13 +316,13 @@ const Stick = memo(function Stick({
       <div className="stick-head" style={{ width: Math.max(300, stick.length * scale) }}>
         <span>
           <b>
-            {inWords('Stick')} {number}
+            {t('Stick')} {number}
           </b>{' '}
           · <Typeset text={formatWithUnit(stick.length, unit)} />
           {stick.source === 'rack' && (
             <>
               {' '}
-              from the rack: <b>{rackName}</b>
+              {t('from the rack:')} <b>{rackName}</b>
             </>
           )}{' '}
           {hand && cut === undefined && (
@@ -333,37 +330,37 @@ const Stick = memo(function Stick({
               type="button"
               className="stick-act"
               aria-pressed={pinned}
-              aria-label={`Pin stick ${number}`}
+              aria-label={t('Pin stick {number}', { number })}
               onClick={() => hand.onPin(stick)}
             >
-              {pinned ? 'pinned' : 'pin'}
+              {pinned ? t('pinned') : t('pin')}
             </button>
           )}
         </span>
         <span style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
           <span style={{ color: 'var(--mantine-color-dimmed)' }}>
-            left over <Typeset text={formatWithUnit(stick.leftover, unit)} />
+            {t('left over')} <Typeset text={formatWithUnit(stick.leftover, unit)} />
           </span>
           {hand &&
             (cut === undefined ? (
               <button
                 type="button"
                 className="stick-act"
-                aria-label={`Stick ${number} is cut`}
+                aria-label={t('Stick {number} is cut', { number })}
                 onClick={() => hand.onCut(stick, number)}
               >
-                cut…
+                {t('cut…')}
               </button>
             ) : (
               <>
-                <b>cut ✓</b>
+                <b>{t('cut ✓')}</b>
                 <button
                   type="button"
                   className="stick-act"
-                  aria-label={`Stick ${number} is not cut`}
+                  aria-label={t('Stick {number} is not cut', { number })}
                   onClick={() => hand.onNotCut(cut)}
                 >
-                  not cut
+                  {t('not cut')}
                 </button>
               </>
             ))}

@@ -23,7 +23,6 @@ import {
   type StickPin,
   type StickRef,
 } from '@long-miter/core';
-import { useSpoken } from '../../shared/words.tsx';
 import { useCutSticksQuery, useShopLogQuery } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
 import { useRackWords } from '../../session/use-rack-words.ts';
@@ -37,6 +36,7 @@ import { AssumedLine } from './AssumedLine.tsx';
 import { Sticks, type StickHand } from './Sticks.tsx';
 import { BuyList, Headline, ThumbLine, Verdict, Working } from './Summary.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -63,7 +63,6 @@ function pinChanges(
 
 /** The sticks to scale, with what they cost and why it cannot be less; pieces move, sticks are pinned and ticked off. */
 export function SticksView({ job, file, live, onPiece }: Props) {
-  const inWords = useSpoken();
   const issues = useAppSelector((state) => state.plan.issues);
   const selectedPiece = useAppSelector((state) => state.ui.piece);
   const { plan, latest, working, cancel } = live;
@@ -88,7 +87,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
   const move = (pieceId: PieceKey, stickId: StickRef): void => {
     if (!plan) return;
     const target = plan.sticks.find((stick) => stick.id === stickId);
-    if (target?.cut !== undefined) return say('That stick has been cut already');
+    if (target?.cut !== undefined) return say(t('That stick has been cut already'));
     const moved = movePiece(file, plan, pins, pieceId, stickId);
     if (!moved.ok) return say(moved.issues[0].text);
     pinAsIn(moved.value);
@@ -105,8 +104,8 @@ export function SticksView({ job, file, live, onPiece }: Props) {
     if (!sent.ok) return say(sent.error.detail);
     undoNotice(
       sent.offcut
-        ? `Noted as cut. ${sent.offcut.label} is on the rack: write that on it`
-        : 'Noted as cut; nothing is left of it',
+        ? t('Noted as cut. {label} is on the rack: write that on it', { label: sent.offcut.label })
+        : t('Noted as cut; nothing is left of it'),
       () => notCut(record.id),
     );
   };
@@ -121,7 +120,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
     <main className="work" style={{ gridTemplateColumns: 'minmax(0, 1.75fr) minmax(0, 1fr)' }}>
       <section
         className="panel scroll"
-        aria-label="Sticks"
+        aria-label={t('Sticks')}
         tabIndex={0}
         aria-busy={!plan}
         style={{ padding: '8px 12px' }}
@@ -130,7 +129,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
           <Headline plan={shown} working={working} />
         ) : (
           <Title order={2} size="h3">
-            {inWords('Sticks')}
+            {t('Sticks')}
           </Title>
         )}
         {shown && <CutForOlder job={job} plan={shown} cuts={cuts} onNotCut={(id) => void notCut(id)} />}
@@ -145,12 +144,12 @@ export function SticksView({ job, file, live, onPiece }: Props) {
             {...(hand ? { hand } : {})}
           />
         ) : (
-          <Text c="dimmed">The sticks appear here with the first cut plan.</Text>
+          <Text c="dimmed">{t('The sticks appear here with the first cut plan.')}</Text>
         )}
       </section>
       <section
         className="panel scroll"
-        aria-label="Stock and cost"
+        aria-label={t('Stock and cost')}
         tabIndex={0}
         style={{ padding: '8px 12px' }}
       >
@@ -176,7 +175,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
                 pins.map((pin) => pin.id),
               );
               undoNotice(
-                pins.length === 1 ? 'One pin is released' : `${pins.length} pins are released`,
+                t('{count} pins are released', { count: pins.length }),
                 () =>
                   void changePins(
                     pins.map(({ id: _id, ...pin }) => pin),
@@ -185,7 +184,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
               );
             }}
           >
-            Release all pins
+            {t('Release all pins')}
           </Button>
         )}
         {plan && <PickedPiece job={job} plan={plan} pieceId={selectedPiece} onMove={move} />}
@@ -248,26 +247,26 @@ function AskCut({
   onClose: () => void;
   onCut: () => void;
 }) {
-  const inWords = useSpoken();
   if (given)
     return (
       <Modal
         opened
         onClose={onClose}
-        title={<Text fw={650}>This job is at the saw</Text>}
-        closeButtonProps={{ 'aria-label': 'Close' }}
+        title={<Text fw={650}>{t('This job is at the saw')}</Text>}
+        closeButtonProps={{ 'aria-label': t('Close') }}
       >
         <Stack gap={10}>
           <Text>
-            It has been given to the saw: what is cut is noted there piece by piece, or entered afterwards
-            from paper. Opened {inWords('stick')}s come in here by themselves.
+            {t(
+              'It has been given to the saw: what is cut is noted there piece by piece, or entered afterwards from paper. Opened sticks come in here by themselves.',
+            )}
           </Text>
           <Group>
             <Button component={Link} to={`/jobs/${job.id}/saw`}>
-              Go to the saw
+              {t('Go to the saw')}
             </Button>
             <Button variant="default" component={Link} to={`/jobs/${job.id}/paper`}>
-              Paper
+              {t('Paper')}
             </Button>
           </Group>
         </Stack>
@@ -278,17 +277,14 @@ function AskCut({
       <Modal
         opened
         onClose={onClose}
-        title={
-          <Text fw={650}>
-            {inWords('Stick')} {number} waits
-          </Text>
-        }
-        closeButtonProps={{ 'aria-label': 'Close' }}
+        title={<Text fw={650}>{t('Stick {number} waits', { number })}</Text>}
+        closeButtonProps={{ 'aria-label': t('Close') }}
       >
         <Text>
-          {waiting.join(', ')} {waiting.length === 1 ? 'waits' : 'wait'} until the legs are up: measure over
-          both, outside to outside, and write it under Walk, Openings. Then the whole {inWords('stick')} can
-          be noted as cut.
+          {t(
+            '{waiting} wait until the legs are up: measure over both, outside to outside, and write it under Walk, Openings. Then the whole stick can be noted as cut.',
+            { count: waiting.length, waiting: waiting.join(', ') },
+          )}
         </Text>
       </Modal>
     );
@@ -296,21 +292,21 @@ function AskCut({
     <Modal
       opened
       onClose={onClose}
-      title={
-        <Text fw={650}>
-          {inWords('Is stick')} {number} cut?
-        </Text>
-      }
-      closeButtonProps={{ 'aria-label': 'Close' }}
+      title={<Text fw={650}>{t('Is stick {number} cut?', { number })}</Text>}
+      closeButtonProps={{ 'aria-label': t('Close') }}
     >
       <Stack gap={10}>
         <Text>
-          {stick.cuts.length === 1 ? 'Its piece counts' : `Its ${stick.cuts.length} pieces count`} as cut and{' '}
-          {stick.cuts.length === 1 ? 'is' : 'are'} not planned again.{' '}
-          {leaves === undefined
-            ? 'Nothing worth keeping is left of it.'
-            : `What is left of it, ${formatWithUnit(leaves, job.unit)}, goes on the rack.`}
-          {stick.label === undefined ? '' : ` ${stick.label} is used up.`}
+          {t('Its {count} pieces count as cut and are not planned again. {leaves}{label}', {
+            count: stick.cuts.length,
+            leaves:
+              leaves === undefined
+                ? t('Nothing worth keeping is left of it.')
+                : t('What is left of it, {leaves}, goes on the rack.', {
+                    leaves: formatWithUnit(leaves, job.unit),
+                  }),
+            label: stick.label === undefined ? '' : t(' {label} is used up.', { label: stick.label }),
+          })}
         </Text>
         <Group>
           <Button
@@ -319,10 +315,10 @@ function AskCut({
               onCut();
             }}
           >
-            Yes, it is cut
+            {t('Yes, it is cut')}
           </Button>
           <Button variant="default" onClick={onClose}>
-            Not yet
+            {t('Not yet')}
           </Button>
         </Group>
       </Stack>
@@ -345,24 +341,24 @@ function CutForOlder({
   const list = useMemo(() => outdatedCuts(plan, cuts), [plan, cuts]);
   if (list.length === 0) return null;
   return (
-    <div className="older-cuts" role="region" aria-label="Cut for an older measure">
-      <Text fw={650}>Cut for an older measure</Text>
+    <div className="older-cuts" role="region" aria-label={t('Cut for an older measure')}>
+      <Text fw={650}>{t('Cut for an older measure')}</Text>
       {list.map(({ record, cut, now }) => (
         <Group key={`${record.id} ${cut.id}`} gap={8} justify="space-between">
           <Text size="sm">
-            <b>{cut.label}</b> was cut to <Typeset text={formatWithUnit(cut.near, job.unit)} />
+            <b>{cut.label}</b> {t('was cut to')} <Typeset text={formatWithUnit(cut.near, job.unit)} />
             {now ? (
               <>
-                , it is <Typeset text={formatWithUnit(now.near, job.unit)} /> now ({now.label}) and is planned
-                anew
+                {t(', it is')} <Typeset text={formatWithUnit(now.near, job.unit)} />{' '}
+                {t('now ({label}) and is planned anew', { label: now.label })}
               </>
             ) : (
-              '; there is no such piece any more'
+              t('; there is no such piece any more')
             )}
             {(record as KeptCut).left === undefined ? '' : `. ${(record as KeptCut).left} stays on the rack`}.
           </Text>
           <Button size="compact-sm" variant="default" onClick={() => onNotCut(record.id)}>
-            That stick is not cut
+            {t('That stick is not cut')}
           </Button>
         </Group>
       ))}
@@ -389,10 +385,14 @@ function PickedPiece({
   const on = plan.sticks.find((stick) => stick.cuts.some((cut) => cut.piece === piece.id));
   const wall = room.walls.findIndex((one) => one.id === piece.wall);
   return (
-    <div role="region" aria-label={`${piece.label} in its room`} style={{ margin: '8px 0' }}>
+    <div
+      role="region"
+      aria-label={t('{label} in its room', { label: piece.label })}
+      style={{ margin: '8px 0' }}
+    >
       <Text fw={650}>
         {piece.label}: {room.name}
-        {wall >= 0 ? `, wall ${wall + 1}` : ''}
+        {wall >= 0 ? t(', wall {wall}', { wall: wall + 1 }) : ''}
       </Text>
       <div style={{ height: 230 }}>
         <PlanDrawing
@@ -406,11 +406,11 @@ function PickedPiece({
       {on && on.cut === undefined && (
         <NativeSelect
           size="sm"
-          label={`Stick of ${piece.label}`}
+          label={t('Stick of {label}', { label: piece.label })}
           value={on.id}
           data={plan.sticks.flatMap((stick, index) =>
             stick.profile === piece.profile && stick.cut === undefined
-              ? [{ value: stick.id, label: `stick ${index + 1}` }]
+              ? [{ value: stick.id, label: t('stick {index}', { index: index + 1 }) }]
               : [],
           )}
           onChange={(event) => onMove(piece.id, event.currentTarget.value as StickRef)}

@@ -14,6 +14,7 @@ import { useCommands, type Commands } from '../../session/use-commands.ts';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { CountField, MoneyField, SizeField } from '../../shared/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { t } from '../../words/t.ts';
 
 /** By profile as the job lists them, then by length. */
 const inOrder = (job: JobRecord): readonly StockLine[] => {
@@ -34,19 +35,19 @@ export function StockEditor({ job }: { job: JobRecord }) {
     const wrong = commands.dropItem('stock', line.id);
     setFault(wrong);
     if (wrong === undefined)
-      undoNotice('A stock length is taken out', () => void commands.putItem('stock', line));
+      undoNotice(t('A stock length is taken out'), () => void commands.putItem('stock', line));
   };
   return (
     <div>
       <Table verticalSpacing={2} withRowBorders={false}>
         <Table.Thead>
           <Table.Tr>
-            {many && <Table.Th>Profile</Table.Th>}
-            <Table.Th>Length</Table.Th>
-            <Table.Th>Price</Table.Th>
-            <Table.Th>How many</Table.Th>
+            {many && <Table.Th>{t('Profile')}</Table.Th>}
+            <Table.Th>{t('Length')}</Table.Th>
+            <Table.Th>{t('Price')}</Table.Th>
+            <Table.Th>{t('How many')}</Table.Th>
             <Table.Th>
-              <span className="said-only">more</span>
+              <span className="said-only">{t('more')}</span>
             </Table.Th>
           </Table.Tr>
         </Table.Thead>
@@ -98,7 +99,7 @@ const Row = memo(function Row({
       <Table.Td>
         <SizeField
           size="sm"
-          aria-label={`Length of stock ${number}`}
+          aria-label={t('Length of stock {number}', { number })}
           value={line.length}
           unit={unit}
           onTake={(length) => setItem('stock', line.id, { length })}
@@ -107,7 +108,7 @@ const Row = memo(function Row({
       <Table.Td>
         <MoneyField
           size="sm"
-          aria-label={`Price of stock ${number}`}
+          aria-label={t('Price of stock {number}', { number })}
           value={line.price}
           coin={coin}
           onTake={(price) => setItem('stock', line.id, { price })}
@@ -116,7 +117,7 @@ const Row = memo(function Row({
       <Table.Td>
         <CountField
           size="sm"
-          aria-label={`How many of stock ${number}`}
+          aria-label={t('How many of stock {number}', { number })}
           value={line.count}
           onTake={(count) => setItem('stock', line.id, { count: count ?? null })}
         />
@@ -126,7 +127,7 @@ const Row = memo(function Row({
           size={34}
           variant="subtle"
           color="gray"
-          aria-label={`Remove stock ${number}`}
+          aria-label={t('Remove stock {number}', { number })}
           onClick={() => onRemove(line)}
         >
           <IconTrash size={17} />
@@ -168,7 +169,7 @@ function AddStock({ job, putItem }: { job: JobRecord; putItem: Commands['putItem
     <Group gap={6} mt={6} align="flex-start" wrap="nowrap">
       <Select
         size="sm"
-        aria-label="Profile of the new stock"
+        aria-label={t('Profile of the new stock')}
         data={settings.profiles.map((one) => ({ value: one.id, label: one.name }))}
         value={profile}
         onChange={setChosen}
@@ -176,8 +177,8 @@ function AddStock({ job, putItem }: { job: JobRecord; putItem: Commands['putItem
       />
       <TextInput
         size="sm"
-        aria-label="Length of the new stock"
-        placeholder="length"
+        aria-label={t('Length of the new stock')}
+        placeholder={t('length')}
         value={length}
         error={fault.length}
         onChange={(event) => setLength(event.currentTarget.value)}
@@ -186,15 +187,17 @@ function AddStock({ job, putItem }: { job: JobRecord; putItem: Commands['putItem
       <TextInput
         size="sm"
         inputMode="decimal"
-        aria-label="Price of the new stock"
-        placeholder={coin.currency === undefined ? 'price' : `price, ${coin.currency}`}
+        aria-label={t('Price of the new stock')}
+        placeholder={
+          coin.currency === undefined ? t('price') : t('price, {currency}', { currency: coin.currency })
+        }
         value={price}
         error={fault.price}
         onChange={(event) => setPrice(event.currentTarget.value)}
         onKeyDown={(event) => event.key === 'Enter' && add()}
       />
       <Button size="sm" variant="default" style={{ flexShrink: 0 }} onClick={add}>
-        Add length
+        {t('Add length')}
       </Button>
     </Group>
   );

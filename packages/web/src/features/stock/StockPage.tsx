@@ -2,13 +2,14 @@ import { SegmentedControl, Text, Title } from '@mantine/core';
 import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import type { JobFile, JobRecord, Piece } from '@long-miter/core';
-import { useSpoken } from '../../shared/words.tsx';
 import { BuyingView } from './BuyingView.tsx';
 import { ChartsView } from './ChartsView.tsx';
 import { StockEditor } from './StockEditor.tsx';
 import { SticksView } from './SticksView.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
 import { WhatIfView } from './WhatIfView.tsx';
+import { later } from '../../words/later.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -20,12 +21,12 @@ interface Props {
 }
 
 const VIEWS = [
-  { value: 'sticks', label: 'Sticks' },
-  { value: 'what-if', label: 'What if' },
-  { value: 'figures', label: 'Where it goes' },
-  { value: 'sale', label: 'For sale' },
-  { value: 'buying', label: 'Buying' },
-  { value: 'rack', label: 'Rack' },
+  { value: 'sticks', label: later('Sticks') },
+  { value: 'what-if', label: later('What if') },
+  { value: 'figures', label: later('Where it goes') },
+  { value: 'sale', label: later('For sale') },
+  { value: 'buying', label: later('Buying') },
+  { value: 'rack', label: later('Rack') },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 
@@ -34,16 +35,15 @@ export function StockPage({ job, file, live, onPiece, rack }: Props) {
   // In the address: what is reloaded or sent to somebody shows the same view.
   const [query, setQuery] = useSearchParams();
   const view: View = VIEWS.find((one) => one.value === query.get('view'))?.value ?? 'sticks';
-  const inWords = useSpoken();
   const shown = live.plan ?? live.latest;
   return (
     <div className="stock">
-      <section aria-label="Which view">
+      <section aria-label={t('Which view')}>
         <SegmentedControl
           className="stock-views"
-          aria-label="Views of the stock"
+          aria-label={t('Views of the stock')}
           value={view}
-          data={VIEWS.map(({ value, label }) => ({ value, label: inWords(label) }))}
+          data={VIEWS.map(({ value, label }) => ({ value, label: t(label) }))}
           onChange={(value) => setQuery(value === 'sticks' ? {} : { view: value }, { replace: true })}
         />
       </section>
@@ -51,13 +51,14 @@ export function StockPage({ job, file, live, onPiece, rack }: Props) {
       {view === 'what-if' && <WhatIfView job={job} file={file} plan={live.plan} onPiece={onPiece} />}
       {view === 'figures' && <ChartsView job={job} file={file} plan={shown} />}
       {view === 'sale' && (
-        <main className="panel scroll for-sale" aria-label="For sale" tabIndex={0}>
+        <main className="panel scroll for-sale" aria-label={t('For sale')} tabIndex={0}>
           <Title order={2} size="h4">
-            What is for sale
+            {t('What is for sale')}
           </Title>
           <Text size="sm" c="dimmed" maw={760}>
-            The lengths the yard has of each trim, for how much, and how many where they are limited. The cut
-            plan buys only these.
+            {t(
+              'The lengths the yard has of each trim, for how much, and how many where they are limited. The cut plan buys only these.',
+            )}
           </Text>
           <StockEditor job={job} />
         </main>

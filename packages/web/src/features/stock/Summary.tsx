@@ -10,10 +10,10 @@ import {
   type PlanFile,
 } from '@long-miter/core';
 import { Fragment, useEffect, useState } from 'react';
-import { useSpoken } from '../../shared/words.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { useAppSelector } from '../../session/store.ts';
+import { t } from '../../words/t.ts';
 
 /** What to buy, what it costs, what is wasted, and why it cannot be less. */
 export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
@@ -24,10 +24,10 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
     <Table withRowBorders verticalSpacing={3} className="sums">
       <Table.Thead>
         <Table.Tr>
-          <Table.Th>Buy</Table.Th>
-          <Table.Th ta="right">Count</Table.Th>
-          <Table.Th ta="right">Each</Table.Th>
-          <Table.Th ta="right">Sum</Table.Th>
+          <Table.Th>{t('Buy')}</Table.Th>
+          <Table.Th ta="right">{t('Count')}</Table.Th>
+          <Table.Th ta="right">{t('Each')}</Table.Th>
+          <Table.Th ta="right">{t('Sum')}</Table.Th>
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
@@ -53,7 +53,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
         {rack.length > 0 && (
           <Table.Tr>
             <Table.Td colSpan={3}>
-              From the rack:{' '}
+              {t('From the rack:')}{' '}
               <Typeset
                 text={rack
                   .map((stick) =>
@@ -67,13 +67,13 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
         )}
         {plan.cost.splices > 0 && (
           <Table.Tr>
-            <Table.Td colSpan={3}>Splices, at the house rate</Table.Td>
+            <Table.Td colSpan={3}>{t('Splices, at the house rate')}</Table.Td>
             <Table.Td ta="right">{formatMoney(plan.cost.splices, plan.coin)}</Table.Td>
           </Table.Tr>
         )}
         <Table.Tr>
           <Table.Td colSpan={3}>
-            <b>Total</b>
+            <b>{t('Total')}</b>
           </Table.Td>
           <Table.Td ta="right">
             <b>{formatMoney(plan.cost.total, plan.coin)}</b>
@@ -86,18 +86,17 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
 
 /** The plan in one line: what it costs, how many sticks, and how sure that is. */
 export function Headline({ plan, working }: { plan: PlanFile; working: boolean }) {
-  const inWords = useSpoken();
   const { proven, lowerBound, sticks, bought } = planFigures(plan);
   const above = plan.cost.total - lowerBound;
   const sure = working
-    ? 'still looking'
+    ? t('still looking')
     : proven
-      ? 'proven'
-      : `at most ${formatMoney(above, plan.coin)} above the best`;
+      ? t('proven')
+      : t('at most {above} above the best', { above: formatMoney(above, plan.coin) });
   return (
     <Title order={2} size="h3">
-      {formatMoney(plan.cost.total, plan.coin)} · {sticks} {inWords(sticks === 1 ? 'stick' : 'sticks')}
-      {bought === sticks ? '' : `, ${bought} bought`} · {sure}
+      {formatMoney(plan.cost.total, plan.coin)} · {t('{count} sticks', { count: sticks })}
+      {bought === sticks ? '' : t(', {bought} bought', { bought })} · {sure}
     </Title>
   );
 }
@@ -106,22 +105,33 @@ export function Headline({ plan, working }: { plan: PlanFile; working: boolean }
 export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
   const pinned = job.settings.pins.length;
   const around =
-    pinned === 0 ? '' : `, with ${pinned === 1 ? 'the pinned stick' : `the ${pinned} pinned sticks`}`;
+    pinned === 0
+      ? ''
+      : t(', with {pinned}', {
+          pinned: t('the {count} pinned sticks', { count: pinned }),
+        });
   const summary = planFigures(plan);
   const gap = plan.cost.total - summary.lowerBound;
   return (
     <div role="status">
       <Text fw={650}>
         {summary.proven
-          ? `Proven: no plan of this stock costs less than ${formatMoney(plan.cost.total, plan.coin)}${around}.`
-          : `No plan can cost less than ${formatMoney(summary.lowerBound, plan.coin)}; this one is at most ${formatMoney(gap, plan.coin)} above the best${around}.`}
+          ? t('Proven: no plan of this stock costs less than {total}{around}.', {
+              total: formatMoney(plan.cost.total, plan.coin),
+              around,
+            })
+          : t('No plan can cost less than {lowerBound}; this one is at most {gap} above the best{around}.', {
+              lowerBound: formatMoney(summary.lowerBound, plan.coin),
+              gap: formatMoney(gap, plan.coin),
+              around,
+            })}
       </Text>
       <Text size="sm" c="dimmed">
-        {(summary.waste * 100).toFixed(1)} % of{' '}
-        <Typeset text={formatWithUnit(summary.stockLength, job.unit)} /> is waste.
+        {t('{waste} % of', { waste: (summary.waste * 100).toFixed(1) })}{' '}
+        <Typeset text={formatWithUnit(summary.stockLength, job.unit)} /> {t('is waste.')}
       </Text>
       <details className="why">
-        <summary>Why it cannot be less</summary>
+        <summary>{t('Why it cannot be less')}</summary>
         {plan.bounds.map((bound) => (
           <Text key={bound.profile} size="sm">
             {plan.bounds.length > 1
@@ -140,23 +150,22 @@ const THUMBS = [10, 15] as const;
 
 /** What the usual guess would have bought, beside the plan: sticks, money, waste. */
 export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
-  const inWords = useSpoken();
   const own = planFigures(plan);
   return (
-    <Table verticalSpacing={2} mt={6} aria-label="Against the rule of thumb">
+    <Table verticalSpacing={2} mt={6} aria-label={t('Against the rule of thumb')}>
       <Table.Thead>
         <Table.Tr>
           <Table.Th>
-            <span className="said-only">more</span>
+            <span className="said-only">{t('more')}</span>
           </Table.Th>
-          <Table.Th ta="right">{inWords('Sticks')}</Table.Th>
-          <Table.Th ta="right">Money</Table.Th>
-          <Table.Th ta="right">Waste</Table.Th>
+          <Table.Th ta="right">{t('Sticks')}</Table.Th>
+          <Table.Th ta="right">{t('Money')}</Table.Th>
+          <Table.Th ta="right">{t('Waste')}</Table.Th>
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
         <Table.Tr>
-          <Table.Td fw={650}>this plan, bought</Table.Td>
+          <Table.Td fw={650}>{t('this plan, bought')}</Table.Td>
           <Table.Td ta="right">{own.bought}</Table.Td>
           <Table.Td ta="right">{formatMoney(own.stock, plan.coin)}</Table.Td>
           <Table.Td ta="right">{(own.waste * 100).toFixed(1)} %</Table.Td>
@@ -165,7 +174,7 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
           const thumb = ruleOfThumb(job, plan, percent);
           return (
             <Table.Tr key={percent}>
-              <Table.Td>all lengths and {percent} %</Table.Td>
+              <Table.Td>{t('all lengths and {percent} %', { percent })}</Table.Td>
               <Table.Td ta="right">{thumb.sticks}</Table.Td>
               <Table.Td ta="right">{formatMoney(thumb.cost, plan.coin)}</Table.Td>
               <Table.Td ta="right">{(thumb.waste * 100).toFixed(1)} %</Table.Td>
@@ -187,13 +196,12 @@ function Elapsed() {
   }, []);
   const seconds = Math.max(0, Math.round((now - since) / 1000));
   // Told again every second it would drown everything else.
-  return <span aria-hidden="true">{seconds} s</span>;
+  return <span aria-hidden="true">{t('{seconds} s', { seconds })}</span>;
 }
 
 /** The search while it goes on: best and bound of each profile, and a way to stop it. */
 export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; onCancel: () => void }) {
   const progress = useAppSelector((state) => state.plan.progress);
-  const inWords = useSpoken();
   const names = new Map(job.settings.profiles.map((profile) => [profile.id, profile.name]));
   const all = Object.entries(progress);
   const isProven = (one: (typeof all)[number]): boolean => {
@@ -209,14 +217,14 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
         <Group gap="sm" wrap="nowrap">
           <Loader size="sm" />
           <Text fw={600}>
-            Looking for the best cut plan · <Elapsed />
+            {t('Looking for the best cut plan ·')} <Elapsed />
           </Text>
         </Group>
         {done.length > 0 && (
           <Text size="sm" c="dimmed">
             {open.length === 0
-              ? 'All trims are proven.'
-              : `${done.length} of ${all.length} trims are proven.`}
+              ? t('All trims are proven.')
+              : t('{done} of {all} trims are proven.', { done: done.length, all: all.length })}
           </Text>
         )}
         {open.map(([profile, steps]) => {
@@ -224,8 +232,12 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
           return (
             <div key={profile}>
               <Text size="sm" c="dimmed">
-                {names.get(profile)}: {last.sticks} {inWords(last.sticks === 1 ? 'stick' : 'sticks')} so far,
-                best {formatMoney(last.cost, coin)}, cannot be below {formatMoney(last.lowerBound, coin)}
+                {t('{profile}: {count} sticks so far, best {cost}, cannot be below {lowerBound}', {
+                  profile: names.get(profile),
+                  count: last.sticks,
+                  cost: formatMoney(last.cost, coin),
+                  lowerBound: formatMoney(last.lowerBound, coin),
+                })}
               </Text>
               <ProgressLines steps={steps} />
             </div>
@@ -233,7 +245,7 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
         })}
       </div>
       <Button variant="default" size="compact-md" style={{ flexShrink: 0 }} onClick={onCancel}>
-        Stop
+        {t('Stop')}
       </Button>
     </Group>
   );

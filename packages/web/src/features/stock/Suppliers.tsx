@@ -30,6 +30,8 @@ import { NumberField } from '../../shared/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
+import { language } from '../../words/language.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -43,9 +45,9 @@ export function Suppliers({ job, lines }: Props) {
   return (
     <Stack gap={12}>
       <Title order={2} size="h4">
-        Suppliers
+        {t('Suppliers')}
       </Title>
-      {suppliers.length === 0 && <Text c="dimmed">No supplier is known on this machine.</Text>}
+      {suppliers.length === 0 && <Text c="dimmed">{t('No supplier is known on this machine.')}</Text>}
       {suppliers.map((supplier) => (
         <SupplierCard
           key={supplier.id}
@@ -83,7 +85,7 @@ function SupplierCard({
     setProblem(wrong);
     if (wrong === undefined)
       undoNotice(
-        `Prices and counts of ${supplier.name} are in force; the plan follows`,
+        t('Prices and counts of {name} are in force; the plan follows', { name: supplier.name }),
         () => void replaceStock(before),
       );
   };
@@ -105,7 +107,9 @@ function SupplierCard({
     });
     if ('error' in answer && answer.error) return setProblem(errorOf(answer.error).detail);
     setProblem(
-      answer.data?.state === 'failed' ? `${answer.data.answer}. The order is kept below.` : undefined,
+      answer.data?.state === 'failed'
+        ? t('{answer}. The order is kept below.', { answer: answer.data.answer })
+        : undefined,
     );
   };
   const used = job.settings.profiles.filter((profile) => lines.some((line) => line.profile === profile.id));
@@ -115,7 +119,11 @@ function SupplierCard({
   const there = quote && orderAt({ ...job, ...job.settings }, lines, quote.lines);
   const cannot = (there?.short ?? []).map(({ profile, length, available }) => {
     const name = job.settings.profiles.find((one) => one.id === profile)?.name ?? profile;
-    return `${name} ${formatWithUnit(length, job.unit)}: has ${available}`;
+    return t('{name} {length}: has {available}', {
+      name,
+      length: formatWithUnit(length, job.unit),
+      available,
+    });
   });
   return (
     <div className="panel" style={{ padding: 10 }} role="region" aria-label={supplier.name}>
@@ -123,10 +131,10 @@ function SupplierCard({
         <Text fw={650}>{supplier.name}</Text>
         <Group gap={6}>
           <Button size="compact-md" variant="default" loading={asking} onClick={() => void fetchPrices()}>
-            Fetch prices
+            {t('Fetch prices')}
           </Button>
           <Button size="compact-md" variant="default" disabled={!quote} onClick={takePrices}>
-            Plan with them
+            {t('Plan with them')}
           </Button>
           <Button
             size="compact-md"
@@ -134,7 +142,7 @@ function SupplierCard({
             loading={sending}
             onClick={() => setAsked(true)}
           >
-            Order here
+            {t('Order here')}
           </Button>
         </Group>
       </Group>
@@ -154,18 +162,18 @@ function SupplierCard({
       />
       {quote && (
         <Text size="sm" c="dimmed">
-          Prices of {new Date(quote.fetchedAt).toLocaleString()}
+          {t('Prices of {when}', { when: new Date(quote.fetchedAt).toLocaleString(language) })}
         </Text>
       )}
       {there && (
         <Text size="sm">
           {there.short.length === 0
-            ? `This order there: ${formatMoney(there.total, job.coin)}.`
-            : `Cannot serve all of this order: ${cannot.join('; ')}.`}
+            ? t('This order there: {total}.', { total: formatMoney(there.total, job.coin) })
+            : t('Cannot serve all of this order: {cannot}.', { cannot: cannot.join('; ') })}
         </Text>
       )}
       {shown && shown.length > 0 && (
-        <Table verticalSpacing={1} mt={4} aria-label={`Price list of ${supplier.name}`}>
+        <Table verticalSpacing={1} mt={4} aria-label={t('Price list of {name}', { name: supplier.name })}>
           <Table.Tbody>
             {shown.map((line) => (
               <Table.Tr key={`${line.trim.name} ${line.length}`}>
@@ -174,7 +182,7 @@ function SupplierCard({
                   <Typeset text={formatWithUnit(line.length, line.trim.unit)} />
                 </Table.Td>
                 <Table.Td ta="right">{formatMoney(toMinor(line.price, job.coin), job.coin)}</Table.Td>
-                <Table.Td ta="right">{line.available} there</Table.Td>
+                <Table.Td ta="right">{t('{available} there', { available: line.available })}</Table.Td>
               </Table.Tr>
             ))}
           </Table.Tbody>
@@ -209,10 +217,10 @@ function AskOrder({
       opened={opened}
       onClose={onClose}
       size="lg"
-      title={<Text fw={650}>Order from {supplier.name}</Text>}
-      closeButtonProps={{ 'aria-label': 'Close the order' }}
+      title={<Text fw={650}>{t('Order from {name}', { name: supplier.name })}</Text>}
+      closeButtonProps={{ 'aria-label': t('Close the order') }}
     >
-      <Table verticalSpacing={2} aria-label="What is ordered">
+      <Table verticalSpacing={2} aria-label={t('What is ordered')}>
         <Table.Tbody>
           {lines.map((line) => (
             <Table.Tr key={`${line.profile} ${line.length}`}>
@@ -226,7 +234,7 @@ function AskOrder({
           ))}
           <Table.Tr>
             <Table.Td colSpan={3} fw={700}>
-              At the prices of this job
+              {t('At the prices of this job')}
             </Table.Td>
             <Table.Td ta="right" fw={700}>
               {formatMoney(sum, job.coin)}
@@ -236,10 +244,12 @@ function AskOrder({
       </Table>
       <Text size="sm" mt={6}>
         {quoted === undefined
-          ? 'No price list of theirs was fetched: the sum is what this job reckons with.'
+          ? t('No price list of theirs was fetched: the sum is what this job reckons with.')
           : quoted.short.length > 0
-            ? 'They cannot serve all of it by their last price list.'
-            : `By their last price list it comes to ${formatMoney(quoted.total, job.coin)}.`}
+            ? t('They cannot serve all of it by their last price list.')
+            : t('By their last price list it comes to {total}.', {
+                total: formatMoney(quoted.total, job.coin),
+              })}
       </Text>
       <Group mt={10}>
         <Button
@@ -248,10 +258,10 @@ function AskOrder({
             onSend();
           }}
         >
-          Send the order
+          {t('Send the order')}
         </Button>
         <Button variant="default" onClick={onClose}>
-          Not now
+          {t('Not now')}
         </Button>
       </Group>
     </Modal>
@@ -263,23 +273,29 @@ function Orders({ job }: { job: JobRecord }) {
   const [again, { isLoading }] = useSendAgainMutation();
   if (orders.length === 0) return null;
   return (
-    <div role="region" aria-label="Orders">
+    <div role="region" aria-label={t('Orders')}>
       <Title order={3} size="h5">
-        Orders of this job
+        {t('Orders of this job')}
       </Title>
       {orders.map((order) => (
         <Group key={order.id} justify="space-between" wrap="nowrap" gap={8}>
           <Text size="sm">
-            {order.supplier}, {order.lines.reduce((sum, line) => sum + line.count, 0)} sticks,{' '}
-            {new Date(order.at).toLocaleString()}:{' '}
+            {t('{supplier}, {reduce} sticks, {when}:', {
+              supplier: order.supplier,
+              reduce: order.lines.reduce((sum, line) => sum + line.count, 0),
+              when: new Date(order.at).toLocaleString(language),
+            })}{' '}
             {order.state === 'confirmed' ? (
               <b>
-                confirmed as {order.answer}, {formatMoney(order.total, job.coin)}
+                {t('confirmed as {answer}, {total}', {
+                  answer: order.answer,
+                  total: formatMoney(order.total, job.coin),
+                })}
               </b>
             ) : order.state === 'sending' ? (
-              <b style={{ color: 'var(--lm-assumed)' }}>sent, not answered yet</b>
+              <b style={{ color: 'var(--lm-assumed)' }}>{t('sent, not answered yet')}</b>
             ) : (
-              <b style={{ color: 'var(--lm-bad)' }}>not sent: {order.answer}</b>
+              <b style={{ color: 'var(--lm-bad)' }}>{t('not sent: {answer}', { answer: order.answer })}</b>
             )}
           </Text>
           {order.state !== 'confirmed' && (
@@ -289,7 +305,7 @@ function Orders({ job }: { job: JobRecord }) {
               loading={isLoading}
               onClick={() => void again(order.id)}
             >
-              Send again
+              {t('Send again')}
             </Button>
           )}
         </Group>
@@ -299,10 +315,10 @@ function Orders({ job }: { job: JobRecord }) {
 }
 
 const FAILURES: readonly { value: StandInBehaviour['failure']; label: string }[] = [
-  { value: 'none', label: 'answer as they should' },
-  { value: 'error', label: 'answer with an error' },
-  { value: 'silent', label: 'never answer' },
-  { value: 'garbled', label: 'answer with nonsense' },
+  { value: 'none', label: t('answer as they should') },
+  { value: 'error', label: t('answer with an error') },
+  { value: 'silent', label: t('never answer') },
+  { value: 'garbled', label: t('answer with nonsense') },
 ];
 
 /** The stand-ins play suppliers on this machine; here they are made slow or faulty, to see what happens. */
@@ -312,16 +328,16 @@ function StandInSwitches() {
   if (!data || data.port === 0) return null;
   const { delay, failure } = data;
   return (
-    <div role="region" aria-label="Stand-in suppliers">
+    <div role="region" aria-label={t('Stand-in suppliers')}>
       <Title order={3} size="h5">
-        The stand-ins
+        {t('The stand-ins')}
       </Title>
       <Text size="sm" c="dimmed">
-        The yards above are played by this machine. Here they can be made slow, or fail.
+        {t('The yards above are played by this machine. Here they can be made slow, or fail.')}
       </Text>
       <Group gap={8} align="flex-end">
         <NativeSelect
-          label="They"
+          label={t('They')}
           value={failure}
           data={[...FAILURES]}
           onChange={(event) =>
@@ -330,7 +346,7 @@ function StandInSwitches() {
         />
         <NumberField
           w={150}
-          label="after (ms)"
+          label={t('after (ms)')}
           limits={{ min: 0, max: 30_000, whole: true }}
           value={delay}
           onTake={(next) => {

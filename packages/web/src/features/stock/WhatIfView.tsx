@@ -26,6 +26,7 @@ import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { Sticks } from './Sticks.tsx';
 import { useVariation } from './use-variation.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -45,23 +46,28 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
   const refused = useAppSelector((state) => state.plan.issues);
   return (
     <main className="work" style={{ gridTemplateColumns: 'minmax(0, 300px) minmax(0, 1fr) minmax(0, 1fr)' }}>
-      <section className="panel scroll" aria-label="What if" tabIndex={0} style={{ padding: '8px 12px' }}>
+      <section
+        className="panel scroll"
+        aria-label={t('What if')}
+        tabIndex={0}
+        style={{ padding: '8px 12px' }}
+      >
         <Title order={2} size="h4">
-          What if
+          {t('What if')}
         </Title>
         <Text size="sm" c="dimmed">
-          Nothing is changed in the job: the answer stands beside the plan in force.
+          {t('Nothing is changed in the job: the answer stands beside the plan in force.')}
         </Text>
         <Questions file={file} hasBefore={before.length > 0} onAsk={ask} />
       </section>
       <section
         className="panel scroll"
-        aria-label="The plan in force"
+        aria-label={t('The plan in force')}
         tabIndex={0}
         style={{ padding: '8px 12px' }}
       >
         <Title order={3} size="h5">
-          The plan in force
+          {t('The plan in force')}
         </Title>
         {plan ? (
           <>
@@ -75,33 +81,34 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
             />
           </>
         ) : (
-          (refused.length === 0 ? ['The cut plan is being worked out.'] : refused.map((one) => one.text)).map(
-            (text) => (
-              <Text key={text} c="dimmed">
-                {text}
-              </Text>
-            ),
-          )
+          (refused.length === 0
+            ? [t('The cut plan is being worked out.')]
+            : refused.map((one) => one.text)
+          ).map((text) => (
+            <Text key={text} c="dimmed">
+              {text}
+            </Text>
+          ))
         )}
       </section>
       <section
         className="panel scroll"
-        aria-label="The other plan"
+        aria-label={t('The other plan')}
         tabIndex={0}
         style={{ padding: '8px 12px' }}
       >
-        {!found && <Text c="dimmed">Ask a question on the left: its plan appears here.</Text>}
+        {!found && <Text c="dimmed">{t('Ask a question on the left: its plan appears here.')}</Text>}
         {found && (
           <>
             <Group justify="space-between">
               <Title order={3} size="h5">
-                With {variationWords(file, found.variation)}
+                {t('With {variationWords}', { variationWords: variationWords(file, found.variation) })}
               </Title>
               {!found.final && (
                 <Group gap={6}>
                   <Loader size="xs" />
                   <Button size="compact-sm" variant="default" onClick={stop}>
-                    Stop
+                    {t('Stop')}
                   </Button>
                 </Group>
               )}
@@ -110,8 +117,10 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
               Object.entries(found.progress).map(([profile, steps]) => (
                 <div key={profile}>
                   <Text size="sm" c="dimmed">
-                    best so far {formatMoney(steps.at(-1)!.cost, coin)}, cannot be below{' '}
-                    {formatMoney(steps.at(-1)!.lowerBound, coin)}
+                    {t('best so far {cost}, cannot be below {lowerBound}', {
+                      cost: formatMoney(steps.at(-1)!.cost, coin),
+                      lowerBound: formatMoney(steps.at(-1)!.lowerBound, coin),
+                    })}
                   </Text>
                   <ProgressLines steps={steps} />
                 </div>
@@ -151,7 +160,14 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
 /** How many sticks of the plan before change, in this plan and in the one in force. */
 function movedWords(before: readonly StickPin[], inForce: PlanFile, other: PlanFile): string {
   const here = sticksMoved(before, other);
-  return `Of ${before.length === 1 ? '1 stick' : `${before.length} sticks`} before the last change ${here} ${here === 1 ? 'is' : 'are'} cut otherwise here, ${sticksMoved(before, inForce)} in the plan in force.`;
+  return t(
+    'Of {sticks} before the last change {count} are cut otherwise here, {inForce} in the plan in force.',
+    {
+      sticks: t('{count} sticks', { count: before.length }),
+      count: here,
+      inForce: sticksMoved(before, inForce),
+    },
+  );
 }
 
 function Questions({
@@ -179,15 +195,15 @@ function Questions({
   const { cutMargin: margin } = completeHouseRules(file.houseRules, file.unit);
   return (
     <Stack gap={10} mt={8}>
-      {ask('No splices', { kind: 'no-splices' })}
-      {ask('Splices wherever they save', { kind: 'splices-save' })}
-      {ask('Use the rack up first', { kind: 'rack-first' })}
-      {ask('Leave the rack alone', { kind: 'no-rack' })}
-      {hasBefore && ask('Change as few sticks as possible', { kind: 'keep-sticks' })}
-      {margin > 0 && ask('Keep no margin for cutting', { kind: 'margin', margin: 0 })}
+      {ask(t('No splices'), { kind: 'no-splices' })}
+      {ask(t('Splices wherever they save'), { kind: 'splices-save' })}
+      {ask(t('Use the rack up first'), { kind: 'rack-first' })}
+      {ask(t('Leave the rack alone'), { kind: 'no-rack' })}
+      {hasBefore && ask(t('Change as few sticks as possible'), { kind: 'keep-sticks' })}
+      {margin > 0 && ask(t('Keep no margin for cutting'), { kind: 'margin', margin: 0 })}
       <Group gap={6} align="flex-end" wrap="nowrap">
         <NativeSelect
-          label="Only sticks of"
+          label={t('Only sticks of')}
           value={length}
           data={lengths.map((one) => ({ value: String(one), label: size(one) }))}
           onChange={(event) => setLength(event.currentTarget.value)}
@@ -198,7 +214,7 @@ function Questions({
       {limited && (
         <>
           <NativeSelect
-            label="The supplier has only so many of"
+            label={t('The supplier has only so many of')}
             value={item}
             data={file.stock.map((one, index) => ({
               value: String(index),
@@ -208,7 +224,7 @@ function Questions({
           />
           <Group gap={6} align="flex-end" wrap="nowrap">
             <NumberInput
-              aria-label="How many there are"
+              aria-label={t('How many there are')}
               min={0}
               max={10_000}
               value={count}
@@ -220,7 +236,7 @@ function Questions({
       )}
       <Group gap={6} align="flex-end" wrap="nowrap">
         <NumberInput
-          label={`A kerf of (${file.unit})`}
+          label={t('A kerf of ({unit})', { unit: file.unit })}
           min={0}
           max={file.unit === 'in' ? 1 : 25}
           step={file.unit === 'in' ? 1 / 64 : 0.1}
@@ -251,12 +267,12 @@ function Figures({
   const money = (value: number): string => formatMoney(value, coin);
   const rows: readonly [string, keyof PlanFigures, (value: number) => string][] = [
     ['cost', 'cost', money],
-    ['sticks bought', 'bought', plain],
-    ['from the rack', 'fromRack', plain],
-    ['splices, in money', 'splices', money],
+    [t('sticks bought'), 'bought', plain],
+    [t('from the rack'), 'fromRack', plain],
+    [t('splices, in money'), 'splices', money],
     ['waste', 'waste', percent],
-    ['largest offcut', 'largestOffcut', size],
-    ['saw settings changed', 'sawChanges', plain],
+    [t('largest offcut'), 'largestOffcut', size],
+    [t('saw settings changed'), 'sawChanges', plain],
   ];
   return (
     <Table verticalSpacing={2} mb={6}>
@@ -273,9 +289,9 @@ function Figures({
               {against && (
                 <Table.Td ta="right" c="dimmed">
                   {Math.abs(change) < 1e-9 ? (
-                    'the same'
+                    t('the same')
                   ) : (
-                    <Typeset text={`${show(Math.abs(change))} ${change > 0 ? 'more' : 'less'}`} />
+                    <Typeset text={`${show(Math.abs(change))} ${change > 0 ? t('more') : t('less')}`} />
                   )}
                 </Table.Td>
               )}
@@ -283,10 +299,10 @@ function Figures({
           );
         })}
         <Table.Tr>
-          <Table.Td>no plan below</Table.Td>
+          <Table.Td>{t('no plan below')}</Table.Td>
           <Table.Td ta="right">
             {money(of.lowerBound)}
-            {of.proven ? ', proven' : ''}
+            {of.proven ? t(', proven') : ''}
           </Table.Td>
           {against && <Table.Td />}
         </Table.Tr>

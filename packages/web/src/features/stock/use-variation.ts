@@ -10,6 +10,7 @@ import {
 } from '@long-miter/core';
 import type { ProgressStep } from '../../session/plan-slice.ts';
 import type { PlanMessage, PlanRequest } from '../../workers/plan-messages.ts';
+import { t } from '../../words/t.ts';
 
 /** Most seconds a profile for a plan that is only asked about. */
 const SECONDS = 12;
@@ -68,7 +69,12 @@ export function useVariation(
                 ],
               },
             };
-          if (data.kind === 'refused') return { ...before, final: true, issues: data.issues };
+          if (data.kind === 'refused')
+            return {
+              ...before,
+              final: true,
+              issues: data.issues.map((issue) => ({ ...issue, text: t(issue.text) })),
+            };
           return { ...before, plan: data.plan, final: data.final };
         });
       const request: PlanRequest = {

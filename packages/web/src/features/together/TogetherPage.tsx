@@ -17,6 +17,7 @@ import { useAppDispatch } from '../../session/store.ts';
 import { withKnownTrims } from '../../session/use-job.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import type { TogetherMessage, TogetherRequest } from '../../workers/together-messages.ts';
+import { t } from '../../words/t.ts';
 
 /** Most seconds for each profile, together and job by job. */
 const SECONDS = 6;
@@ -39,56 +40,66 @@ export function TogetherPage() {
   const jobs = all?.filter((job) => !job.archived);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const { found, ask, stop } = useTogether();
-  useTitle('One purchase for several jobs');
+  useTitle(t('One purchase for several jobs'));
   return (
     <div className="frame">
       <header>
         <div className="bar">
-          <Link to="/" aria-label="All jobs" title="All jobs" className="back">
+          <Link to="/" aria-label={t('All jobs')} title={t('All jobs')} className="back">
             ‹
           </Link>
-          <h1 className="bar-title">One purchase for several jobs</h1>
+          <h1 className="bar-title">{t('One purchase for several jobs')}</h1>
         </div>
       </header>
       <div className="stock">
         <main className="work" style={{ gridTemplateColumns: 'minmax(0, 330px) minmax(0, 1fr)' }}>
-          <section className="panel scroll" aria-label="Jobs" tabIndex={0} style={{ padding: '8px 12px' }}>
+          <section
+            className="panel scroll"
+            aria-label={t('Jobs')}
+            tabIndex={0}
+            style={{ padding: '8px 12px' }}
+          >
             <Title order={2} size="h4">
-              Bought together
+              {t('Bought together')}
             </Title>
             <Text size="sm" c="dimmed" mb={8}>
-              Trim of the same name, size and material shares sticks. No job is changed; what has been cut
-              already is not taken off.
+              {t(
+                'Trim of the same name, size and material shares sticks. No job is changed; what has been cut already is not taken off.',
+              )}
             </Text>
-            {error && <Text role="alert">The jobs cannot be shown: {errorOf(error).detail}.</Text>}
+            {error && (
+              <Text role="alert">
+                {t('The jobs cannot be shown: {detail}.', { detail: errorOf(error).detail })}
+              </Text>
+            )}
             <Choice jobs={jobs ?? []} chosen={chosen} onChange={setChosen} />
             <Group mt={12}>
               <Button
                 disabled={chosen.size < 2}
                 onClick={() => ask(jobs!.filter((job) => chosen.has(job.id)))}
               >
-                Plan together
+                {t('Plan together')}
               </Button>
               {found && !found.together && !found.faults && (
                 <Button variant="default" onClick={stop}>
-                  Stop
+                  {t('Stop')}
                 </Button>
               )}
             </Group>
             {chosen.size < 2 && (
               <Text size="sm" c="dimmed" mt={6}>
-                Choose two jobs or more.
+                {t('Choose two jobs or more.')}
               </Text>
             )}
           </section>
           <section
             className="panel scroll"
-            aria-label="The purchase"
+            aria-label={t('The purchase')}
             tabIndex={0}
             style={{ padding: '8px 12px' }}
           >
             <div role="status">
-              {!found && <Text c="dimmed">The order of the chosen jobs appears here.</Text>}
+              {!found && <Text c="dimmed">{t('The order of the chosen jobs appears here.')}</Text>}
               {found?.faults?.map((text) => (
                 <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
                   {text}
@@ -97,10 +108,12 @@ export function TogetherPage() {
               {found && !found.together && !found.faults && (
                 <Stack gap={6}>
                   <Text>
-                    Every profile is planned for all jobs together, and for each job by itself to compare.
+                    {t(
+                      'Every profile is planned for all jobs together, and for each job by itself to compare.',
+                    )}
                   </Text>
                   <Progress
-                    aria-label="How far it is"
+                    aria-label={t('How far it is')}
                     value={found.step ? (100 * found.step.done) / found.step.steps : 2}
                   />
                 </Stack>
@@ -139,7 +152,10 @@ function useTogether(): {
     );
     const failed = answers.flatMap((one, index) => (one.data ? [] : [jobs[index]!.name]));
     if (failed.length > 0)
-      return setFound({ names, faults: [`${failed.join(', ')}: cannot be loaded now; try again`] });
+      return setFound({
+        names,
+        faults: [t('{failed}: cannot be loaded now; try again', { failed: failed.join(', ') })],
+      });
     const own = new Worker(new URL('../../workers/together.worker.ts', import.meta.url), { type: 'module' });
     worker.current = own;
     own.onmessage = ({ data }: MessageEvent<TogetherMessage>) => {
@@ -149,12 +165,12 @@ function useTogether(): {
       setFound(
         data.kind === 'together'
           ? { names, together: data.together }
-          : { names, faults: data.issues.map((issue) => issue.text) },
+          : { names, faults: data.issues.map((issue) => t(issue.text)) },
       );
     };
     own.onerror = () => {
       end();
-      setFound({ names, faults: ['planning stopped unexpectedly; load the page again'] });
+      setFound({ names, faults: [t('planning stopped unexpectedly; load the page again')] });
     };
     const request: TogetherRequest = { jobs: answers.map((one) => toBuy(one.data!)), seconds: SECONDS };
     own.postMessage(request);
@@ -202,16 +218,31 @@ function Choice({
 function verdict({ coin, cost, apart, sticks, sticksApart }: Together): string {
   const money = (value: number): string => formatMoney(value, coin);
   if (apart === undefined)
-    return `Together it is ${money(cost)}; not every job has a plan by itself to compare.`;
+    return t('Together it is {money}; not every job has a plan by itself to compare.', {
+      money: money(cost),
+    });
   const fewer = sticksApart - sticks.length;
-  const count = (number: number): string => (number === 1 ? '1 stick' : `${number} sticks`);
+  const count = (number: number): string => t('{count} sticks', { count: number });
   if (apart > cost)
-    return `Together it is ${money(cost)}, job by job ${money(apart)}: one order saves ${money(apart - cost)}${fewer > 0 ? ` and ${count(fewer)}` : ''}.`;
+    return t('Together it is {together}, job by job {apart}: one order saves {saved}{fewer}.', {
+      together: money(cost),
+      apart: money(apart),
+      saved: money(apart - cost),
+      fewer: fewer > 0 ? t(' and {sticks}', { sticks: count(fewer) }) : '',
+    });
   if (apart < cost)
-    return `Together it is ${money(cost)}. Job by job it seems ${money(cost - apart)} less, but then two jobs count on the same pieces of the rack.`;
+    return t(
+      'Together it is {together}. Job by job it seems {less} less, but then two jobs count on the same pieces of the rack.',
+      { together: money(cost), less: money(cost - apart) },
+    );
   return fewer > 0
-    ? `Together it is ${money(cost)}, as much as job by job, with ${count(fewer)} fewer to carry.`
-    : `Together it is ${money(cost)}, the same as job by job: these jobs have nothing to gain from one order.`;
+    ? t('Together it is {money}, as much as job by job, with {sticks} fewer to carry.', {
+        money: money(cost),
+        sticks: count(fewer),
+      })
+    : t('Together it is {money}, the same as job by job: these jobs have nothing to gain from one order.', {
+        money: money(cost),
+      });
 }
 
 function Outcome({ together, names }: { together: Together; names: ReadonlyMap<string, string> }) {
@@ -222,21 +253,21 @@ function Outcome({ together, names }: { together: Together; names: ReadonlyMap<s
       <Text fw={650}>{verdict(together)}</Text>
       <Text size="sm" c="dimmed">
         {lowerBound >= cost
-          ? 'Proven: nothing of this stock costs less.'
-          : `No plan can cost less than ${money(lowerBound)}.`}
+          ? t('Proven: nothing of this stock costs less.')
+          : t('No plan can cost less than {money}.', { money: money(lowerBound) })}
       </Text>
       {together.left.map((text) => (
         <Text key={text} size="sm" fw={600}>
-          Not in it: {text}
+          {t('Not in it: {text}', { text })}
         </Text>
       ))}
-      <Table verticalSpacing={3} mt={8} aria-label="What to buy">
+      <Table verticalSpacing={3} mt={8} aria-label={t('What to buy')}>
         <Table.Thead>
           <Table.Tr>
-            <Table.Th>Trim</Table.Th>
-            <Table.Th>Length</Table.Th>
-            <Table.Th ta="right">Count</Table.Th>
-            <Table.Th ta="right">Sum</Table.Th>
+            <Table.Th>{t('Trim')}</Table.Th>
+            <Table.Th>{t('Length')}</Table.Th>
+            <Table.Th ta="right">{t('Count')}</Table.Th>
+            <Table.Th ta="right">{t('Sum')}</Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
@@ -255,9 +286,9 @@ function Outcome({ together, names }: { together: Together; names: ReadonlyMap<s
         </Table.Tbody>
       </Table>
       <Title order={3} size="h5" mt="md">
-        What is cut from each
+        {t('What is cut from each')}
       </Title>
-      <Table verticalSpacing={4} aria-label="Sticks" style={{ tableLayout: 'fixed' }}>
+      <Table verticalSpacing={4} aria-label={t('Sticks')} style={{ tableLayout: 'fixed' }}>
         <Table.Tbody>
           {together.sticks.map((stick, index) => (
             <StickRow key={index} stick={stick} number={index + 1} unit={unit} names={names} />
@@ -284,7 +315,9 @@ function StickRow({
     <Table.Tr>
       <Table.Td w={240} style={{ verticalAlign: 'top' }}>
         <b>{number}</b> {stick.profile}, <Typeset text={formatWithUnit(stick.length, unit)} />
-        {stick.source === 'rack' ? ` from the rack${stick.label ? `: ${stick.label}` : ''}` : ''}
+        {stick.source === 'rack'
+          ? t(' from the rack{label}', { label: stick.label ? `: ${stick.label}` : '' })
+          : ''}
       </Table.Td>
       <Table.Td>
         {whose.map((job) => (

@@ -17,6 +17,7 @@ import { Typeset } from '../../shared/Figure.tsx';
 import { useTitle } from '../../shared/use-title.ts';
 import { useGrowing } from '../../shared/use-growing.ts';
 import { useJob } from '../../session/use-job.ts';
+import { t } from '../../words/t.ts';
 
 /** Rows of a blank sheet: what fits a page. */
 const BLANK_ROWS = 16;
@@ -28,26 +29,26 @@ export function WalkSheetsPage() {
   const { job, missing } = useJob(jobId);
   const which = params.get('room') ?? '';
   const rooms = job?.rooms.filter((room) => which === '' || room.id === which) ?? [];
-  useTitle('Sheets to walk with', job?.name);
+  useTitle(t('Sheets to walk with'), job?.name);
   const ready = useGrowing(rooms.length, `${jobId} ${which}`);
   if (!job)
     return (
       <Center h="100%">
-        {missing ? <Text>This job cannot be opened.</Text> : <Loader aria-label="Opening" />}
+        {missing ? <Text>{t('This job cannot be opened.')}</Text> : <Loader aria-label={t('Opening')} />}
       </Center>
     );
   const blank = which === 'blank';
   return (
     <main className="sheets">
-      <h1 className="said-only">Sheets to walk with, {job.name}</h1>
+      <h1 className="said-only">{t('Sheets to walk with, {name}', { name: job.name })}</h1>
       <Group className="no-print" gap={10} p="10px 16px">
-        <Link to={`/jobs/${job.id}/rooms`}>back to {job.name}</Link>
+        <Link to={`/jobs/${job.id}/rooms`}>{t('back to {name}', { name: job.name })}</Link>
         <NativeSelect
-          aria-label="Which sheets"
+          aria-label={t('Which sheets')}
           value={which}
           data={[
-            { value: '', label: 'all rooms' },
-            { value: 'blank', label: 'a blank sheet' },
+            { value: '', label: t('all rooms') },
+            { value: 'blank', label: t('a blank sheet') },
             ...job.rooms.map(({ id, name }) => ({ value: id, label: name })),
           ]}
           onChange={(event) => {
@@ -56,11 +57,11 @@ export function WalkSheetsPage() {
           }}
         />
         <Button leftSection={<IconPrinter size={17} />} onClick={() => window.print()}>
-          Print
+          {t('Print')}
         </Button>
         {ready < rooms.length && (
           <Text size="sm" c="dimmed" role="status">
-            {ready} of {rooms.length} sheets are drawn
+            {t('{ready} of {count} sheets are drawn', { ready, count: rooms.length })}
           </Text>
         )}
       </Group>
@@ -71,7 +72,7 @@ export function WalkSheetsPage() {
       )}
       {!blank && rooms.length === 0 && (
         <Text p="lg" c="dimmed">
-          This job has no room yet; print a blank sheet to walk the first one on paper.
+          {t('This job has no room yet; print a blank sheet to walk the first one on paper.')}
         </Text>
       )}
     </main>
@@ -81,10 +82,10 @@ export function WalkSheetsPage() {
 const HEADS = [
   'Wall',
   'Length',
-  'Corner after it',
-  'Openings: from left, width, head, sill',
+  t('Corner after it'),
+  t('Openings: from left, width, head, sill'),
   'Studs',
-  'Also on it',
+  t('Also on it'),
 ];
 
 function SheetTable({ rows }: { rows: readonly (readonly string[])[] }) {
@@ -135,16 +136,20 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
     wall.studs
       ? 'at' in wall.studs
         ? wall.studs.at.map(len).join(', ')
-        : `${len(wall.studs.first)}, every ${len(wall.studs.spacing)}`
+        : t('{first}, every {spacing}', { first: len(wall.studs.first), spacing: len(wall.studs.spacing) })
       : '',
     [
       ...(wall.interruptions ?? []).map(
         (one) => `${one.name ?? 'built-in'} ${len(one.at)}–${len(one.at + one.width)}`,
       ),
       ...(wall.points ?? []).map((one) => `${one.kind} ${len(one.at)}`),
-      ...(wall.hollow ?? []).map(
-        (one) =>
-          `${one.depth < 0 ? 'bulge' : 'hollow'} ${len(Math.abs(one.depth))} over ${len(one.over)}, ${one.near}`,
+      ...(wall.hollow ?? []).map((one) =>
+        t('{depth} {kind} over {over}, {near}', {
+          depth: one.depth < 0 ? 'bulge' : 'hollow',
+          kind: len(Math.abs(one.depth)),
+          over: len(one.over),
+          near: one.near,
+        }),
       ),
     ].join('; '),
   ]);
@@ -153,11 +158,11 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
 const RoomSheetPaper = memo(function RoomSheetPaper({ job, room }: { job: JobRecord; room: RoomRecord }) {
   const whole = roomOf(room);
   return (
-    <section className="sheet-page" aria-label={`Walk sheet of ${room.name}`}>
+    <section className="sheet-page" aria-label={t('Walk sheet of {name}', { name: room.name })}>
       <h2 className="sheet-head">
         {room.name}{' '}
         <small>
-          {job.name}, {job.unit === 'in' ? 'inches' : 'millimetres'}
+          {job.name}, {job.unit === 'in' ? t('inches') : t('millimeters')}
         </small>
       </h2>
       {whole ? (
@@ -184,19 +189,20 @@ const RoomSheetPaper = memo(function RoomSheetPaper({ job, room }: { job: JobRec
 
 function BlankSheet({ job }: { job: JobRecord }) {
   return (
-    <section className="sheet-page" aria-label="Blank walk sheet">
+    <section className="sheet-page" aria-label={t('Blank walk sheet')}>
       <h2 className="sheet-head">
-        Room: ______________________{' '}
+        {t('Room: ______________________')}{' '}
         <small>
-          {job.name}, {job.unit === 'in' ? 'inches' : 'millimetres'}
+          {job.name}, {job.unit === 'in' ? t('inches') : t('millimeters')}
         </small>
       </h2>
       <p>
-        Stand in the doorway. Walls left to right from the entry, each at its foot. After each wall the
-        corner: what was read, and on which scale. Mark assumed corners with a question mark.
+        {t(
+          'Stand in the doorway. Walls left to right from the entry, each at its foot. After each wall the corner: what was read, and on which scale. Mark assumed corners with a question mark.',
+        )}
       </p>
       <SheetTable rows={Array.from({ length: BLANK_ROWS }, (_, i) => [String(i + 1), '', '', '', '', ''])} />
-      <p>Ceiling height ____________ Ceiling slopes ____________ Read by ____________</p>
+      <p>{t('Ceiling height ____________ Ceiling slopes ____________ Read by ____________')}</p>
     </section>
   );
 }

@@ -11,6 +11,7 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly unit: Unit;
@@ -29,7 +30,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
     <CommitField
       size="sm"
       label={label}
-      placeholder="level"
+      placeholder={t('level')}
       text={typed[at(key)] ?? (wall.ceiling?.[key] === undefined ? '' : String(wall.ceiling[key]))}
       onCommit={(text) => {
         const read = text.trim() === '' ? undefined : parseSignedAngle(text);
@@ -53,8 +54,8 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
     return (
       <CommitField
         size="sm"
-        label={`ceiling height at its ${end}`}
-        placeholder="the room’s"
+        label={t('ceiling height at its {end}', { end })}
+        placeholder={t('the room’s')}
         text={held ? formatLength(held.height, unit, { inchParts: 32 }) : ''}
         onCommit={(text) => {
           const parsed = text.trim() === '' ? undefined : parseLength(text, unit);
@@ -85,8 +86,8 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
         {height('right')}
         <CommitField
           size="sm"
-          label="length at the ceiling"
-          placeholder="as below"
+          label={t('length at the ceiling')}
+          placeholder={t('as below')}
           text={
             typed[at('ceilingLength')] ??
             (wall.ceilingLength === undefined
@@ -104,12 +105,12 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
         />
         <NativeSelect
           size="sm"
-          label="behind its skin"
+          label={t('behind its skin')}
           value={wall.substrate ?? ''}
           data={[
-            { value: '', label: 'studs' },
-            { value: 'masonry', label: 'masonry' },
-            { value: 'wood', label: 'solid wood' },
+            { value: '', label: t('studs') },
+            { value: 'masonry', label: t('masonry') },
+            { value: 'wood', label: t('solid wood') },
           ]}
           onChange={(event) => {
             const value = event.currentTarget.value;
@@ -118,18 +119,25 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
             );
           }}
         />
-        {slope('rise', 'ceiling climbs to the right, °')}
-        {slope('pitch', 'ceiling climbs into the room, °')}
+        {slope('rise', t('ceiling climbs to the right, °'))}
+        {slope('pitch', t('ceiling climbs into the room, °'))}
       </Group>
       {hollows.map((one, i) => (
-        <Group key={i} gap={6} align="flex-end" wrap="nowrap" role="group" aria-label={`Hollow ${i + 1}`}>
+        <Group
+          key={i}
+          gap={6}
+          align="flex-end"
+          wrap="nowrap"
+          role="group"
+          aria-label={t('Hollow {i}', { i: i + 1 })}
+        >
           <NativeSelect
             size="sm"
-            label="the wall is"
+            label={t('the wall is')}
             value={one.depth < 0 ? 'bulge' : 'hollow'}
             data={[
-              { value: 'hollow', label: 'hollow' },
-              { value: 'bulge', label: 'bulging' },
+              { value: 'hollow', label: t('hollow') },
+              { value: 'bulge', label: t('bulging') },
             ]}
             onChange={(event) =>
               change(i, { depth: Math.abs(one.depth) * (event.currentTarget.value === 'bulge' ? -1 : 1) })
@@ -139,7 +147,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
             <CommitField
               key={key}
               size="sm"
-              label={key === 'depth' ? 'by' : 'over'}
+              label={key === 'depth' ? t('by') : t('over')}
               text={formatLength(Math.abs(one[key]), unit, { inchParts: 32 })}
               onCommit={(text) => {
                 const read = parseLength(text, unit);
@@ -151,18 +159,18 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
           ))}
           <NativeSelect
             size="sm"
-            label="near its"
+            label={t('near its')}
             value={one.near}
             data={[
-              { value: 'left', label: 'left end' },
-              { value: 'right', label: 'right end' },
+              { value: 'left', label: t('left end') },
+              { value: 'right', label: t('right end') },
             ]}
             onChange={(event) => change(i, { near: event.currentTarget.value as 'left' | 'right' })}
           />
           <ActionIcon
             size={36}
             variant="default"
-            aria-label={`Remove hollow ${i + 1}`}
+            aria-label={t('Remove hollow {i}', { i: i + 1 })}
             onClick={() => setHollows(hollows.filter((_, k) => k !== i))}
           >
             <IconTrash size={18} />
@@ -171,7 +179,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
       ))}
       {hollows.length === 0 && (
         <Text size="sm" c="dimmed">
-          Lay a straightedge along the wall: what it rocks on or bridges changes how a joint closes.
+          {t('Lay a straightedge along the wall: what it rocks on or bridges changes how a joint closes.')}
         </Text>
       )}
       <Group>
@@ -187,7 +195,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
             ])
           }
         >
-          Add a hollow or bulge
+          {t('Add a hollow or bulge')}
         </Button>
       </Group>
     </Stack>

@@ -17,6 +17,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import type { EditSheet } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly room: Room;
@@ -31,11 +32,25 @@ function wordsOf(suspect: Suspect, room: Room, unit: Unit): string {
   const index = room.walls.findIndex((wall) => wall.id === (suspect.wall ?? suspect.corner));
   const { change } = suspect;
   if (suspect.wall === undefined)
-    return `the corner after wall ${index + 1} is probably ${formatAngle(Math.abs(change))} too ${change > 0 ? 'small' : 'large'}`;
+    return t('the corner after wall {index} is probably {change} too {way}', {
+      index: index + 1,
+      change: formatAngle(Math.abs(change)),
+      way: change > 0 ? t('small') : t('large'),
+    });
   const { length } = room.walls[index]!;
   if (suspect.swapped !== undefined)
-    return `wall ${index + 1} probably has two digits the wrong way round: ${formatWithUnit(length, unit)} → ${formatWithUnit(suspect.swapped, unit)}`;
-  return `wall ${index + 1} is probably ${formatWithUnit(Math.abs(change), unit)} too ${change > 0 ? 'short' : 'long'}: ${formatWithUnit(length, unit)} → ${formatWithUnit(length + change, unit)}`;
+    return t('wall {index} probably has two digits the wrong way round: {length} → {swapped}', {
+      index: index + 1,
+      length: formatWithUnit(length, unit),
+      swapped: formatWithUnit(suspect.swapped, unit),
+    });
+  return t('wall {index} is probably {change} too {way}: {length} → {likely}', {
+    index: index + 1,
+    change: formatWithUnit(Math.abs(change), unit),
+    way: change > 0 ? t('short') : t('long'),
+    length: formatWithUnit(length, unit),
+    likely: formatWithUnit(length + change, unit),
+  });
 }
 
 /** Whether the figures close, what most likely does not fit when they don't, and what is still to be measured. */
@@ -57,21 +72,33 @@ export function ClosureLine({ room, sheet, unit, editSheet, onSelect }: Props) {
     <div>
       <Text size="sm" role="status">
         {closure === undefined
-          ? 'Open chain: it has nothing to close.'
+          ? t('Open chain: it has nothing to close.')
           : closure.gap < hair
-            ? `The figures close within ${formatWithUnit(hair, unit)}.`
+            ? t('The figures close within {hair}.', { hair: formatWithUnit(hair, unit) })
             : !anglesAddUp(closure)
-              ? `Angles first: together they are ${formatAngle(Math.abs(closure.angleGap))} too ${closure.angleGap > 0 ? 'large' : 'small'}. The lengths can be judged when the angles add up.`
-              : `The figures miss closing by ${formatWithUnit(closure.gap, unit)} (1 in ${Math.round(closure.perimeter / closure.gap)}), angles by ${formatAngle(closure.angleGap).replace('-', '−')}.`}
+              ? t(
+                  'Angles first: together they are {angleGap} too {way}. The lengths can be judged when the angles add up.',
+                  {
+                    angleGap: formatAngle(Math.abs(closure.angleGap)),
+                    way: closure.angleGap > 0 ? t('large') : t('small'),
+                  },
+                )
+              : t('The figures miss closing by {gap} (1 in {perimeter}), angles by {angleGap}.', {
+                  gap: formatWithUnit(closure.gap, unit),
+                  perimeter: Math.round(closure.perimeter / closure.gap),
+                  angleGap: formatAngle(closure.angleGap).replace('-', '−'),
+                })}
         {suspects.length > 0 && (
           <b style={{ color: 'var(--lm-bad)' }}>
             {' '}
-            Check: {suspects.map((one) => wordsOf(one, room, unit)).join(', or ')}.
+            {t('Check: {suspects}.', {
+              suspects: suspects.map((one) => wordsOf(one, room, unit)).join(', or '),
+            })}
           </b>
         )}{' '}
         {suspects.length > 0 && (
           <Button size="compact-xs" variant="default" onClick={listSuspects}>
-            Put on the list to measure again
+            {t('Put on the list to measure again')}
           </Button>
         )}
       </Text>
@@ -94,24 +121,26 @@ function MeasureList({
 }) {
   if (list.length === 0) return null;
   const name = (one: ToMeasure): string =>
-    one.what === 'corner' ? `corner ${one.wall + 1}` : `wall ${one.wall + 1}`;
+    one.what === 'corner'
+      ? t('corner {wall}', { wall: one.wall + 1 })
+      : t('wall {wall}', { wall: one.wall + 1 });
   const assumed = list.filter((one) => !one.byHand).length;
   const byHand = list.filter((one) => one.byHand);
   return (
-    <div className="measure-list" aria-label="Still to measure" role="group">
+    <div className="measure-list" aria-label={t('Still to measure')} role="group">
       {assumed > 0 && (
         <Text size="sm" span style={{ color: 'var(--lm-assumed)' }}>
-          {assumed === 1 ? '1 corner is' : `${assumed} corners are`} still assumed 90.{' '}
+          {t('{count} corners are still assumed 90.', { count: assumed })}{' '}
         </Text>
       )}
       {byHand.slice(0, SHOWN).map((one) => (
         <span key={one.at} className="measure-item">
           <button type="button" title={one.why} onClick={() => onSelect(one.wall)}>
-            check {name(one)}
+            {t('check {name}', { name: name(one) })}
           </button>
           <button
             type="button"
-            aria-label={`${name(one)} is right, take it off the list`}
+            aria-label={t('{name} is right, take it off the list', { name: name(one) })}
             onClick={() => editSheet((now) => takeOffList(now, one.at))}
           >
             ✓
@@ -120,7 +149,7 @@ function MeasureList({
       ))}
       {byHand.length > SHOWN && (
         <Text size="sm" span c="dimmed">
-          and {byHand.length - SHOWN} more
+          {t('and {count} more', { count: byHand.length - SHOWN })}
         </Text>
       )}
     </div>

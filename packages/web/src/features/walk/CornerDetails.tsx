@@ -16,6 +16,7 @@ import {
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Readings } from './Readings.tsx';
 import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly corner: Corner;
@@ -68,12 +69,12 @@ export function CornerDetails(props: Props) {
       <Group gap={8} align="flex-start">
         <NativeSelect
           size="sm"
-          label="the corner is"
+          label={t('the corner is')}
           value={form}
           data={[
-            { value: 'crisp', label: 'crisp' },
-            { value: 'bullnose', label: 'bullnose' },
-            { value: 'rounded', label: 'filled round' },
+            { value: 'crisp', label: t('crisp') },
+            { value: 'bullnose', label: t('bullnose') },
+            { value: 'rounded', label: t('filled round') },
           ]}
           onChange={(event) => {
             const kind = event.currentTarget.value;
@@ -91,7 +92,7 @@ export function CornerDetails(props: Props) {
         {radius !== undefined && (
           <CommitField
             size="sm"
-            label="radius"
+            label={t('radius')}
             w={90}
             text={typed[at('radius')] ?? formatLength(radius, unit, { inchParts: 32 })}
             onCommit={(text) => {
@@ -108,11 +109,11 @@ export function CornerDetails(props: Props) {
         {corner.form?.kind === 'bullnose' && (
           <NativeSelect
             size="sm"
-            label="walls measured to"
+            label={t('walls measured to')}
             value={corner.form.to ?? 'corner'}
             data={[
-              { value: 'corner', label: 'the sharp corner' },
-              { value: 'curve', label: 'where the curve starts' },
+              { value: 'corner', label: t('the sharp corner') },
+              { value: 'curve', label: t('where the curve starts') },
             ]}
             onChange={(event) => {
               const to = event.currentTarget.value as 'corner' | 'curve';
@@ -122,12 +123,12 @@ export function CornerDetails(props: Props) {
         )}
         <NativeSelect
           size="sm"
-          label="angle taken"
+          label={t('angle taken')}
           value={corner.method ?? ''}
           data={[
-            { value: '', label: 'not said' },
-            { value: 'direct', label: 'pressed on the wall' },
-            { value: 'bridged', label: 'over a straight board' },
+            { value: '', label: t('not said') },
+            { value: 'direct', label: t('pressed on the wall') },
+            { value: 'bridged', label: t('over a straight board') },
           ]}
           onChange={(event) => {
             const method = event.currentTarget.value;
@@ -136,13 +137,13 @@ export function CornerDetails(props: Props) {
             );
           }}
         />
-        {angleField('ceiling', 'at the ceiling, °', corner.ceiling)}
+        {angleField('ceiling', t('at the ceiling, °'), corner.ceiling)}
       </Group>
       <Group gap={8} align="flex-end">
-        {angleField('lean/left', 'left wall leans, °', leans.left || undefined)}
-        {angleField('lean/right', 'right wall leans, °', leans.right || undefined)}
+        {angleField('lean/left', t('left wall leans, °'), leans.left || undefined)}
+        {angleField('lean/right', t('right wall leans, °'), leans.right || undefined)}
         <Text size="sm" c="dimmed" pb={6}>
-          + where its top comes into the room, − where it goes out of it
+          {t('+ where its top comes into the room, − where it goes out of it')}
         </Text>
       </Group>
       {corner.reading.as !== 'assumed' && (
@@ -150,7 +151,7 @@ export function CornerDetails(props: Props) {
       )}
       {corner.reading.as === 'assumed' && (
         <Text size="sm" c="dimmed">
-          Read the angle first; further readings of it are kept here.
+          {t('Read the angle first; further readings of it are kept here.')}
         </Text>
       )}
     </Stack>

@@ -3,6 +3,7 @@ import { memo, useState } from 'react';
 import type { Corner, Issue, Unit } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { derivedText, kindOf, READING_KINDS, readReading, textOf, type ReadingKind } from './readings.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly number: number;
@@ -13,7 +14,6 @@ interface Props {
   readonly onFocus: () => void;
 }
 
-const CHOICES = READING_KINDS.map(({ value, label }) => ({ value, label }));
 const ANGLES = ['angle'] as const;
 
 /** The corner after a wall: what was read, how, and the wall angle it comes to. */
@@ -43,7 +43,7 @@ export const CornerField = memo(function CornerField({
         size="sm"
         data-walk=""
         takes={ANGLES}
-        aria-label={`Corner after wall ${number}`}
+        aria-label={t('Corner after wall {number}', { number })}
         placeholder={assumed ? '90 ?' : ''}
         text={assumed ? '' : (typed ?? textOf(corner.reading))}
         onFocus={onFocus}
@@ -54,8 +54,8 @@ export const CornerField = memo(function CornerField({
       <div className="more">
         <NativeSelect
           size="xs"
-          aria-label={`How corner ${number} was read`}
-          data={CHOICES}
+          aria-label={t('How corner {number} was read', { number })}
+          data={READING_KINDS.map(({ value, label }) => ({ value, label: t(label) }))}
           value={kind}
           onChange={(event) => {
             const next = event.currentTarget.value as ReadingKind;
@@ -65,9 +65,9 @@ export const CornerField = memo(function CornerField({
         />
         <Text size="xs" c={assumed ? 'var(--lm-assumed)' : 'dimmed'} mt={2}>
           {chosen !== undefined && chosen !== stored
-            ? 'write the figure'
+            ? t('write the figure')
             : assumed
-              ? '90° assumed, not measured'
+              ? t('90° assumed, not measured')
               : derivedText(corner)}
         </Text>
       </div>

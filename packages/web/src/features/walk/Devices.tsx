@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { textOfReading, type DeviceReading, type Unit } from '@long-miter/core';
 import { putReading } from '../../shared/readings-in.ts';
+import { t } from '../../words/t.ts';
 
 type DeviceEvent =
   | { readonly kind: 'reading'; readonly reading: DeviceReading }
@@ -40,13 +41,16 @@ export function Devices({ unit }: { unit: Unit }) {
     const take = (event: DeviceEvent): void => {
       if (event.kind === 'devices') return setConnected(event.connected);
       if (event.kind === 'unreadable')
-        return setSaid({ text: `a line could not be read: ${event.text}`, bad: true });
+        return setSaid({ text: t('a line could not be read: {text}', { text: event.text }), bad: true });
       const { reading } = event;
       const text = textOfReading(reading, unit);
       const where = putReading({ text, what: reading.what });
       setSaid(
         where === undefined
-          ? { text: `${text} was not taken: no field takes it, or it cannot be right there`, bad: true }
+          ? {
+              text: t('{text} was not taken: no field takes it, or it cannot be right there', { text }),
+              bad: true,
+            }
           : { text: `${reading.device}: ${text}${reading.what === 'angle' ? '°' : ''} → ${where}` },
       );
     };
@@ -54,7 +58,7 @@ export function Devices({ unit }: { unit: Unit }) {
       const made = await pair();
       if (ended) return;
       if (!made) {
-        setSaid({ text: 'no code for devices just now; it is tried again', bad: true });
+        setSaid({ text: t('no code for devices just now; it is tried again'), bad: true });
         again = setTimeout(() => void begin(), 4000);
         return;
       }
@@ -65,7 +69,7 @@ export function Devices({ unit }: { unit: Unit }) {
       events.onerror = () => {
         // A server that was started anew knows no codes: a new one is asked for.
         if (events?.readyState !== EventSource.CLOSED) return;
-        setSaid({ text: 'the line to the devices is down; a new code is asked for', bad: true });
+        setSaid({ text: t('the line to the devices is down; a new code is asked for'), bad: true });
         again = setTimeout(() => void begin(), 2000);
       };
     };
@@ -82,13 +86,13 @@ export function Devices({ unit }: { unit: Unit }) {
     <Group gap={8} p="2px 4px" wrap="wrap">
       <Switch
         size="sm"
-        label="take readings from devices"
+        label={t('take readings from devices')}
         checked={on}
         onChange={(event) => setOn(event.currentTarget.checked)}
       />
       {on && code !== undefined && (
         <Text size="sm" role="note">
-          {connected === 0 ? 'Give your device this code: ' : `${connected} paired by `}
+          {connected === 0 ? t('Give your device this code: ') : t('{connected} paired by ', { connected })}
           <b data-testid="pairing-code">{code}</b>
         </Text>
       )}
@@ -99,7 +103,7 @@ export function Devices({ unit }: { unit: Unit }) {
       )}
       {on && code !== undefined && (
         <Link to={`/stand-in?code=${code}`} target="_blank" style={{ color: 'inherit', fontSize: '0.9rem' }}>
-          stand-in devices
+          {t('stand-in devices')}
         </Link>
       )}
     </Group>

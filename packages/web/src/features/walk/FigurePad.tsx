@@ -1,6 +1,7 @@
 import { Switch } from '@mantine/core';
 import { useState, type PointerEvent } from 'react';
 import type { Unit } from '@long-miter/core';
+import { t } from '../../words/t.ts';
 
 const SIXTEENTHS = Array.from({ length: 15 }, (_, i) => {
   const n = i + 1;
@@ -42,12 +43,12 @@ export function FigurePad({ unit }: { unit: Unit }) {
     <>
       <Switch
         size="sm"
-        label="figure pad"
+        label={t('figure pad')}
         checked={on}
         onChange={(event) => setOn(event.currentTarget.checked)}
       />
       {on && (
-        <div className="figure-pad" role="group" aria-label="Figure pad">
+        <div className="figure-pad" role="group" aria-label={t('Figure pad')}>
           <div className="figure-keys">
             {['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.'].map((digit) =>
               key(digit, () => type((text) => text + digit)),

@@ -11,6 +11,7 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly opening: Opening;
@@ -34,7 +35,7 @@ export function OpeningMore({ opening, unit, profiles, typed, index, edit }: Pro
   if (!open)
     return (
       <UnstyledButton fz="sm" c="dimmed" td="underline" onClick={() => setOpen(true)}>
-        {opening.kind === 'window' ? 'head out of level, stool, apron…' : 'head out of level…'}
+        {opening.kind === 'window' ? t('head out of level, stool, apron…') : t('head out of level…')}
       </UnstyledButton>
     );
   const change = (part: { [K in keyof Opening]?: Opening[K] | undefined }) =>
@@ -65,7 +66,7 @@ export function OpeningMore({ opening, unit, profiles, typed, index, edit }: Pro
       label={key}
       value={opening[key] ?? ''}
       data={[
-        { value: '', label: `no ${key}` },
+        { value: '', label: t('no {key}', { key }) },
         ...profiles
           .filter((profile) => profile.use === key || (key === 'apron' && profile.use === 'casing'))
           .map((profile) => ({ value: profile.id, label: profile.name })),
@@ -75,13 +76,13 @@ export function OpeningMore({ opening, unit, profiles, typed, index, edit }: Pro
   );
   return (
     <Group gap={6} align="flex-end" wrap="wrap" mt={4}>
-      {head('headLeft', 'head at the left')}
-      {head('headRight', 'head at the right')}
+      {head('headLeft', t('head at the left'))}
+      {head('headRight', t('head at the right'))}
       {opening.kind === 'window' && profileField('stool')}
       {opening.kind === 'window' && profileField('apron')}
       {opening.kind === 'window' && (
         <Checkbox
-          label="cased all round"
+          label={t('cased all round')}
           checked={opening.picture ?? false}
           onChange={(event) => change({ picture: event.currentTarget.checked || undefined })}
         />

@@ -23,13 +23,14 @@ import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 import { OpeningMore } from './OpeningMore.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
+import { t } from '../../words/t.ts';
 
 const KINDS = [
-  { value: 'door', label: 'door' },
-  { value: 'cased', label: 'cased opening' },
-  { value: 'pocket', label: 'pocket door' },
-  { value: 'window', label: 'window' },
-  { value: 'drywall', label: 'plain opening' },
+  { value: 'door', label: t('door') },
+  { value: 'cased', label: t('cased opening') },
+  { value: 'pocket', label: t('pocket door') },
+  { value: 'window', label: t('window') },
+  { value: 'drywall', label: t('plain opening') },
 ];
 
 interface Props {
@@ -74,12 +75,12 @@ export function OpeningsEditor(props: Props) {
         const isEntry =
           entry?.wall === wall.id && entry.at > opening.at && entry.at < opening.at + opening.width;
         return (
-          <div key={opening.id} role="group" aria-label={`Opening ${opening.id}`}>
+          <div key={opening.id} role="group" aria-label={t('Opening {id}', { id: opening.id })}>
             <Group gap={6} align="flex-end" wrap="nowrap" mb={4}>
               <Select
                 size="sm"
                 style={{ flex: 1 }}
-                aria-label={`Kind of opening ${opening.id}`}
+                aria-label={t('Kind of opening {id}', { id: opening.id })}
                 data={KINDS}
                 value={opening.kind}
                 allowDeselect={false}
@@ -92,8 +93,8 @@ export function OpeningsEditor(props: Props) {
               <Select
                 size="sm"
                 style={{ flex: 1 }}
-                aria-label={`Casing of opening ${opening.id}`}
-                placeholder="no casing"
+                aria-label={t('Casing of opening {id}', { id: opening.id })}
+                placeholder={t('no casing')}
                 clearable
                 data={casings}
                 value={opening.casing ?? null}
@@ -104,8 +105,8 @@ export function OpeningsEditor(props: Props) {
                   size={36}
                   variant={isEntry ? 'filled' : 'default'}
                   aria-pressed={isEntry}
-                  aria-label="Come in here"
-                  title={isEntry ? 'You come in here' : 'Come in here'}
+                  aria-label={t('Come in here')}
+                  title={isEntry ? t('You come in here') : t('Come in here')}
                   onClick={() => edit((survey) => setEntry(survey, index, opening))}
                 >
                   <IconDoorEnter size={20} />
@@ -114,16 +115,16 @@ export function OpeningsEditor(props: Props) {
               <ActionIcon
                 size={36}
                 variant="default"
-                aria-label={`Remove opening ${opening.id}`}
+                aria-label={t('Remove opening {id}', { id: opening.id })}
                 onClick={() => edit((survey) => removeOpening(survey, index, opening.id))}
               >
                 <IconTrash size={18} />
               </ActionIcon>
             </Group>
             <Group gap={6} align="flex-start" wrap="nowrap">
-              {figure(opening, 'at', 'from left')}
-              {figure(opening, 'width', 'clear width')}
-              {figure(opening, 'headHeight', 'head height')}
+              {figure(opening, 'at', t('from left'))}
+              {figure(opening, 'width', t('clear width'))}
+              {figure(opening, 'headHeight', t('head height'))}
               {opening.kind === 'window' && figure(opening, 'sillHeight', 'sill')}
             </Group>
             <OpeningMore
@@ -187,7 +188,7 @@ const NewOpening = memo(function NewOpening({
           : { at: at.value.value, width: width.value.value }
         : undefined;
     if (at.ok && width.ok && !clear) {
-      found.width = 'is narrower than the two casings: give the width over both of them';
+      found.width = t('is narrower than the two casings: give the width over both of them');
       return setFaults(found);
     }
     if (at.ok && width.ok && clear && head.ok && (!sill || sill.ok)) {
@@ -236,7 +237,7 @@ const NewOpening = memo(function NewOpening({
                         {
                           text: text.trim(),
                           value: key === 'at' ? at.value.value : width.value.value,
-                          how: 'fixed casing',
+                          how: t('fixed casing'),
                         },
                       ],
                     ]),
@@ -277,13 +278,15 @@ const NewOpening = memo(function NewOpening({
       <Group gap={8} mb={2} justify="space-between">
         <Text size="xs" c="dimmed">
           {fixed
-            ? 'New opening: from the wall’s left corner to the outer edge of the casing, and over both casings'
-            : 'New opening: from the wall’s left corner to the left jamb'}
+            ? t(
+                'New opening: from the wall’s left corner to the outer edge of the casing, and over both casings',
+              )
+            : t('New opening: from the wall’s left corner to the left jamb')}
         </Text>
         {casing && kind !== 'drywall' && (
           <Switch
             size="xs"
-            label="casing is fixed"
+            label={t('casing is fixed')}
             checked={fixed}
             onChange={(event) => setFixed(event.currentTarget.checked)}
           />
@@ -293,18 +296,18 @@ const NewOpening = memo(function NewOpening({
         <Select
           size="sm"
           miw={120}
-          label="kind"
+          label={t('kind')}
           data={KINDS}
           value={kind}
           allowDeselect={false}
           onChange={(value) => setKind(value as Opening['kind'])}
         />
-        {field('at', 'from left')}
-        {field('width', fixed ? 'over casings' : 'clear width')}
-        {field('head', 'head height')}
+        {field('at', t('from left'))}
+        {field('width', fixed ? t('over casings') : t('clear width'))}
+        {field('head', t('head height'))}
         {window && field('sill', 'sill')}
         <Button size="sm" mt={24} style={{ flexShrink: 0 }} onClick={add}>
-          Add
+          {t('Add')}
         </Button>
       </Group>
     </div>

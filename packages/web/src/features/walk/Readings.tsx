@@ -25,6 +25,7 @@ import {
 } from '@long-miter/core';
 import { kindOf, readReading, textOf } from './readings.ts';
 import type { EditSheet } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly at: string;
@@ -53,7 +54,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
   const current: ReadingNote = {
     text: typed[at] ?? (typeof reading === 'number' ? String(reading) : textOf(reading)),
     value: reading,
-    how: 'first reading',
+    how: t('first reading'),
   };
   const read = (): Result<ReadingNote['value']> => {
     if (typeof reading !== 'number')
@@ -84,7 +85,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
     setFault(issues[0]?.text);
   };
   return (
-    <Stack gap={4} role="group" aria-label={`Readings of the ${what}`}>
+    <Stack gap={4} role="group" aria-label={t('Readings of the {what}', { what })}>
       {list.map((note, i) => (
         <Group key={`${note.text}${note.how}${i}`} gap={8} wrap="nowrap">
           <Radio
@@ -98,7 +99,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
             size={28}
             variant="subtle"
             color="gray"
-            aria-label={`Forget the reading ${note.text}, ${note.how}`}
+            aria-label={t('Forget the reading {text}, {how}', { text: note.text, how: note.how })}
             onClick={() => editSheet((sheet) => dropReading(sheet, at, i))}
           >
             <IconTrash size={15} />
@@ -109,16 +110,21 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         <Text size="sm" style={{ color: spread.warning ? 'var(--lm-assumed)' : undefined }}>
           {spread.warning
             ? `▲ ${spread.warning}`
-            : `${spread.count} readings within ${what === 'angle' ? formatAngle(spread.spread) : formatWithUnit(spread.spread, unit)}: no one will see that.`}
+            : t('{count} readings within {spread}: no one will see that.', {
+                count: spread.count,
+                spread: what === 'angle' ? formatAngle(spread.spread) : formatWithUnit(spread.spread, unit),
+              })}
         </Text>
       )}
       {proposed && (
         <Group gap={8}>
           <Text size="sm">
-            {shown(proposed.value)} was read over a straightedge, which spans hollows and bumps.
+            {t('{value} was read over a straightedge, which spans hollows and bumps.', {
+              value: shown(proposed.value),
+            })}
           </Text>
           <Button size="compact-sm" variant="default" onClick={() => use(proposed)}>
-            Use it
+            {t('Use it')}
           </Button>
         </Group>
       )}
@@ -126,8 +132,8 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         <TextInput
           size="sm"
           w={130}
-          aria-label={`Another reading of the ${what}`}
-          placeholder="another reading"
+          aria-label={t('Another reading of the {what}', { what })}
+          placeholder={t('another reading')}
           autoComplete="off"
           value={text}
           error={fault}
@@ -139,13 +145,13 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         />
         <NativeSelect
           size="sm"
-          aria-label={`How the ${what} was read`}
+          aria-label={t('How the {what} was read', { what })}
           data={[...ways]}
           value={how}
           onChange={(event) => setHow(event.currentTarget.value)}
         />
         <Button size="sm" variant="default" onClick={add}>
-          Keep
+          {t('Keep')}
         </Button>
       </Group>
     </Stack>

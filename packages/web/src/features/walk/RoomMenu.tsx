@@ -14,6 +14,7 @@ import { useFirstWalk } from './first-walk.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 /** Openings of a copy are other openings: they get names of their own. */
 const unnamed = (survey: Survey): Survey => ({
@@ -32,14 +33,14 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
   const navigate = useNavigate();
   const { begin } = useFirstWalk(roomId);
   const room = job.rooms.find((one) => one.id === roomId);
-  const name = room?.name ?? 'the room';
+  const name = room?.name ?? t('the room');
   const walk = (id: string | undefined): void =>
     void navigate(`/jobs/${job.id}/walk${id === undefined ? '' : `/${encodeURIComponent(id)}`}`);
   const removeRoom = (): void => {
     if (!room) return;
     walk(job.rooms.find((one) => one.id !== roomId)?.id);
     dropRoom(roomId);
-    undoNotice(`${name} is deleted`, () => {
+    undoNotice(t('{name} is deleted', { name }), () => {
       restoreRoom(room);
       walk(roomId);
     });
@@ -61,16 +62,16 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
   return (
     <Menu position="bottom-end" withinPortal>
       <Menu.Target>
-        <Button size="compact-md" variant="default" aria-label="More about this room">
+        <Button size="compact-md" variant="default" aria-label={t('More about this room')}>
           <IconDots size={18} />
         </Button>
       </Menu.Target>
       <Menu.Dropdown>
         <Menu.Item leftSection={<IconCopy size={16} />} onClick={() => copy(false)}>
-          Make a copy
+          {t('Make a copy')}
         </Menu.Item>
         <Menu.Item leftSection={<IconFlipVertical size={16} />} onClick={() => copy(true)}>
-          Make a mirrored copy
+          {t('Make a mirrored copy')}
         </Menu.Item>
         {others.map((other) => (
           <Menu.Item
@@ -78,30 +79,30 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
             leftSection={<IconStack2 size={16} />}
             onClick={() => edit((survey) => copyTrims(survey, other.survey))}
           >
-            Same trim as {other.name}
+            {t('Same trim as {name}', { name: other.name })}
           </Menu.Item>
         ))}
         <Menu.Divider />
         <Menu.Item leftSection={<IconRoute size={16} />} onClick={begin}>
-          Guide me through this room
+          {t('Guide me through this room')}
         </Menu.Item>
         <Menu.Item
           leftSection={<IconPrinter size={16} />}
           component={Link}
           to={`/jobs/${job.id}/sheets?room=${encodeURIComponent(roomId)}`}
         >
-          Walk sheet to print
+          {t('Walk sheet to print')}
         </Menu.Item>
         <Menu.Item
           leftSection={<IconPrinter size={16} />}
           component={Link}
           to={`/jobs/${job.id}/sheets?room=blank`}
         >
-          Blank walk sheet
+          {t('Blank walk sheet')}
         </Menu.Item>
         <Menu.Divider />
         <Menu.Item leftSection={<IconTrash size={16} />} onClick={removeRoom}>
-          Delete this room
+          {t('Delete this room')}
         </Menu.Item>
       </Menu.Dropdown>
     </Menu>

@@ -4,6 +4,7 @@ import { formatLength, parsePosition, setStuds, type Unit, type Wall } from '@lo
 import { CommitField } from '../../shared/CommitField.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 /** Studs of a wall by the first one and their spacing, or one by one. */
 export const StudsEditor = memo(function StudsEditor({
@@ -34,7 +35,7 @@ export const StudsEditor = memo(function StudsEditor({
           <CommitField
             size="sm"
             style={{ flex: 1 }}
-            label="stud centres from the left, with commas between"
+            label={t('stud centers from the left, with commas between')}
             text={typed ?? studs.at.map((x) => formatLength(x, unit, { inchParts: 32 })).join(', ')}
             onCommit={(text) => {
               const places: number[] = [];
@@ -43,7 +44,7 @@ export const StudsEditor = memo(function StudsEditor({
                 if (!read.ok) return read.issues[0].text;
                 places.push(read.value.value);
               }
-              if (places.length === 0) return 'write at least one, or forget the studs';
+              if (places.length === 0) return t('write at least one, or forget the studs');
               return edit((survey) => setStuds(survey, index, { at: places.sort((a, b) => a - b) }), {
                 typed: { at: `/walls/${wallId}/studs/at`, text: text.trim() },
               })[0]?.text;
@@ -55,7 +56,7 @@ export const StudsEditor = memo(function StudsEditor({
           variant="default"
           onClick={() => edit((survey) => setStuds(survey, index, usual))}
         >
-          {studs ? 'By spacing instead' : 'Record studs by spacing'}
+          {studs ? t('By spacing instead') : t('Record studs by spacing')}
         </Button>
         {!studs && (
           <Button
@@ -63,7 +64,7 @@ export const StudsEditor = memo(function StudsEditor({
             variant="default"
             onClick={() => edit((survey) => setStuds(survey, index, { at: [usual.first] }))}
           >
-            One by one
+            {t('One by one')}
           </Button>
         )}
         {studs && (
@@ -72,7 +73,7 @@ export const StudsEditor = memo(function StudsEditor({
             variant="default"
             onClick={() => edit((survey) => setStuds(survey, index, undefined))}
           >
-            Forget studs
+            {t('Forget studs')}
           </Button>
         )}
       </Group>
@@ -97,14 +98,14 @@ export const StudsEditor = memo(function StudsEditor({
   };
   return (
     <Group gap={6} align="flex-end">
-      {field('first', 'first stud')}
-      {field('spacing', 'then every')}
+      {field('first', t('first stud'))}
+      {field('spacing', t('then every'))}
       <Button
         size="sm"
         variant="default"
         onClick={() => edit((survey) => setStuds(survey, index, undefined))}
       >
-        Forget studs
+        {t('Forget studs')}
       </Button>
     </Group>
   );

@@ -17,6 +17,7 @@ import { CommitField } from '../../shared/CommitField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 type Point = NonNullable<Wall['points']>[number];
 type Furniture = NonNullable<Wall['furniture']>[number];
@@ -66,26 +67,26 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           align="flex-end"
           wrap="nowrap"
           role="group"
-          aria-label={`Built-in ${item.id}`}
+          aria-label={t('Built-in {id}', { id: item.id })}
         >
           <TextInput
             size="sm"
-            label="what"
+            label={t('what')}
             value={item.name ?? ''}
-            placeholder="built-in"
+            placeholder={t('built-in')}
             onChange={(event) => {
               const name = event.currentTarget.value;
               edit((survey) => changeInterruption(survey, index, item.id, { name }));
             }}
           />
-          {figure(item, 'at', 'from left')}
+          {figure(item, 'at', t('from left'))}
           {figure(item, 'width', 'width')}
-          {figure(item, 'low', 'from floor')}
-          {figure(item, 'high', 'to height')}
+          {figure(item, 'low', t('from floor'))}
+          {figure(item, 'high', t('to height'))}
           <ActionIcon
             size={36}
             variant="default"
-            aria-label={`Remove built-in ${item.id}`}
+            aria-label={t('Remove built-in {id}', { id: item.id })}
             onClick={() => edit((survey) => removeInterruption(survey, index, item.id))}
           >
             <IconTrash size={18} />
@@ -103,7 +104,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
         >
           <NativeSelect
             size="sm"
-            aria-label={`Kind of point ${i + 1}`}
+            aria-label={t('Kind of point {i}', { i: i + 1 })}
             data={[...POINTS]}
             value={point.kind}
             onChange={(event) => {
@@ -121,7 +122,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             <CommitField
               key={key}
               size="sm"
-              label={key === 'at' ? 'from left' : 'width'}
+              label={key === 'at' ? t('from left') : t('width')}
               text={point[key] === undefined ? '' : formatLength(point[key], unit, { inchParts: 32 })}
               onCommit={(text) => {
                 if (key === 'width' && text.trim() === '')
@@ -142,7 +143,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             <Checkbox
               size="sm"
               mb={8}
-              label="radiator comes off"
+              label={t('radiator comes off')}
               checked={point.comesOff ?? false}
               onChange={(event) => {
                 const off = event.currentTarget.checked;
@@ -153,7 +154,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           <ActionIcon
             size={36}
             variant="default"
-            aria-label={`Remove ${point.kind} ${i + 1}`}
+            aria-label={t('Remove {kind} {i}', { kind: point.kind, i: i + 1 })}
             onClick={() => setPoints(points.filter((_, k) => k !== i))}
           >
             <IconTrash size={18} />
@@ -167,13 +168,13 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           align="flex-end"
           wrap="nowrap"
           role="group"
-          aria-label={`Furniture ${i + 1}`}
+          aria-label={t('Furniture {i}', { i: i + 1 })}
         >
           <TextInput
             size="sm"
-            label="furniture"
+            label={t('furniture')}
             value={item.name ?? ''}
-            placeholder="furniture"
+            placeholder={t('furniture')}
             onChange={(event) => {
               const name = event.currentTarget.value;
               setFurniture(
@@ -187,7 +188,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             <CommitField
               key={key}
               size="sm"
-              label={key === 'at' ? 'from left' : 'width'}
+              label={key === 'at' ? t('from left') : t('width')}
               text={formatLength(item[key], unit, { inchParts: 32 })}
               onCommit={(text) => {
                 const read = parsePosition(text, unit);
@@ -201,7 +202,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           <ActionIcon
             size={36}
             variant="default"
-            aria-label={`Remove furniture ${i + 1}`}
+            aria-label={t('Remove furniture {i}', { i: i + 1 })}
             onClick={() => setFurniture(furniture.filter((_, k) => k !== i))}
           >
             <IconTrash size={18} />
@@ -210,8 +211,9 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
       ))}
       {points.length === 0 && furniture.length === 0 && !wall.interruptions && (
         <Text size="sm" c="dimmed">
-          Cabinets, hearths and tubs that base or rail stops at; sockets, switches, pipes and registers to
-          keep clear of; furniture that will hide a splice.
+          {t(
+            'Cabinets, hearths and tubs that base or rail stops at; sockets, switches, pipes and registers to keep clear of; furniture that will hide a splice.',
+          )}
         </Text>
       )}
       <Group gap={6}>
@@ -229,14 +231,14 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             )
           }
         >
-          Add a built-in
+          {t('Add a built-in')}
         </Button>
         <Button
           size="compact-sm"
           variant="default"
           onClick={() => setFurniture([...furniture, { at: 0, width: Math.min(usual.width, wall.length) }])}
         >
-          Add furniture
+          {t('Add furniture')}
         </Button>
         {POINTS.map((kind) => (
           <Button
@@ -245,7 +247,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             variant="default"
             onClick={() => setPoints([...points, { kind, at: wall.length / 2 }])}
           >
-            Add a {kind}
+            {t('Add a {kind}', { kind })}
           </Button>
         ))}
       </Group>

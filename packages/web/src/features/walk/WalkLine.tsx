@@ -21,6 +21,7 @@ import { FieldScope, halfWritten } from '../../shared/half-written.ts';
 import { onReading } from '../../shared/readings-in.ts';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSheet } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -52,13 +53,16 @@ function keep(
               ...sheet.notes,
               readings: {
                 ...sheet.notes.readings,
-                [at]: [{ text: `${entry.typed} − ${offset}`, value: entry.length, how: 'tape from a mark' }],
+                [at]: [
+                  { text: `${entry.typed} − ${offset}`, value: entry.length, how: t('tape from a mark') },
+                ],
               },
             },
           }),
     }));
   }
-  if (last < 0) return [{ at: '', text: `a wall comes first: its length, then "${text.trim()}"` }];
+  if (last < 0)
+    return [{ at: '', text: t('a wall comes first: its length, then "{text}"', { text: text.trim() }) }];
   const wall = survey.walls[last]!;
   switch (entry.kind) {
     case 'corner':
@@ -104,7 +108,7 @@ function keep(
 }
 
 /** What the line is called at the head while something stands in it. */
-const NAME = 'the walk line';
+const NAME = t('the walk line');
 
 /** The field one types in while walking: a length is the next wall, a letter in front says what else was found. */
 export function WalkLine(props: Props) {
@@ -149,13 +153,13 @@ export function WalkLine(props: Props) {
         data-autofocus={number === 1 || undefined}
         autoFocus={number === 1}
         autoComplete="off"
-        aria-label={`Length of wall ${number}, the next one`}
+        aria-label={t('Length of wall {number}, the next one', { number })}
         placeholder={
           number === 1
             ? unit === 'in'
-              ? 'first wall, from the entry to the right: 142 3/8, 11’ 10 3/8, 3617 mm'
-              : 'first wall, from the entry to the right: 3617, 3.617 m'
-            : `wall ${number}: length · or a 92 its corner · d 32, 36, 80 a door`
+              ? t('first wall, from the entry to the right: 142 3/8, 11’ 10 3/8, 3617 mm')
+              : t('first wall, from the entry to the right: 3617, 3.617 m')
+            : t('wall {number}: length · or a 92 its corner · d 32, 36, 80 a door', { number })
         }
         value={text}
         error={fault}
@@ -173,16 +177,16 @@ export function WalkLine(props: Props) {
         <Popover.Target>
           <UnstyledButton
             p={10}
-            aria-label="What the walk line takes"
-            title="What the walk line takes"
+            aria-label={t('What the walk line takes')}
+            title={t('What the walk line takes')}
             style={{ fontWeight: 650 }}
           >
-            a d w …
+            {t('a d w …')}
           </UnstyledButton>
         </Popover.Target>
         <Popover.Dropdown>
           <Text size="sm" mb={4}>
-            Type a length for the next wall, or a letter and figures for what the last wall has:
+            {t('Type a length for the next wall, or a letter and figures for what the last wall has:')}
           </Text>
           <Table verticalSpacing={2} fz="sm">
             <Table.Tbody>

@@ -22,6 +22,7 @@ import { useMoveOpening } from './use-move-opening.ts';
 import { useSheet } from '../../session/use-sheet.ts';
 import { WalkLine } from './WalkLine.tsx';
 import { WallRow } from './WallRow.tsx';
+import { t } from '../../words/t.ts';
 
 /** Marks a tape is held at where its end cannot be hooked. */
 const MARKS = { in: [0, 1, 2, 10], mm: [0, 10, 100] } as const;
@@ -57,7 +58,7 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
   const { survey, typed, notes } = draft;
   return (
     <main className="work">
-      <section className="panel plan" aria-label="Plan">
+      <section className="panel plan" aria-label={t('Plan')}>
         <div style={{ flex: 1, minHeight: 240 }}>
           {shown ? (
             <Plan
@@ -72,8 +73,9 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
             />
           ) : (
             <Text c="dimmed" p="xl" ta="center">
-              The plan draws itself as you type. Start at the entry, face the wall to its right, and go round
-              clockwise.
+              {t(
+                'The plan draws itself as you type. Start at the entry, face the wall to its right, and go round clockwise.',
+              )}
             </Text>
           )}
         </div>
@@ -86,30 +88,30 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
             <Switch
               size="xs"
               mt={4}
-              label="draw it closed: the misfit shared out by least squares; cut lengths stay as read"
+              label={t('draw it closed: the misfit shared out by least squares; cut lengths stay as read')}
               checked={fitted}
               onChange={(event) => setFitted(event.currentTarget.checked)}
             />
           )}
         </div>
       </section>
-      <section className="panel scroll" aria-label="Walk sheet" style={{ padding: 8 }}>
+      <section className="panel scroll" aria-label={t('Walk sheet')} style={{ padding: 8 }}>
         <Group gap={6} className="walk-head" p="0 4px 6px">
           <Title order={2} size="h4" visibleFrom="sm">
-            Walk
+            {t('Walk')}
           </Title>
           <TextInput
             size="sm"
             style={{ flex: '1 1 150px', minWidth: 0 }}
-            aria-label="Name of the room"
+            aria-label={t('Name of the room')}
             value={draft.name}
-            error={draft.name.trim() === '' ? 'give the room a name' : undefined}
+            error={draft.name.trim() === '' ? t('give the room a name') : undefined}
             onChange={(event) => rename(event.currentTarget.value)}
           />
           <Switch
             size="sm"
             className="walk-closes"
-            label="last wall meets the first"
+            label={t('last wall meets the first')}
             checked={survey.closed}
             onChange={(event) => {
               const { checked } = event.currentTarget;
@@ -119,8 +121,8 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
           <Button
             size="compact-md"
             variant="default"
-            aria-label="Undo"
-            title="Undo (Ctrl+Z)"
+            aria-label={t('Undo')}
+            title={t('Undo (Ctrl+Z)')}
             disabled={draft.past.length === 0}
             onClick={undo}
           >
@@ -129,8 +131,8 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
           <Button
             size="compact-md"
             variant="default"
-            aria-label="Redo"
-            title="Redo (Ctrl+Shift+Z)"
+            aria-label={t('Redo')}
+            title={t('Redo (Ctrl+Shift+Z)')}
             disabled={draft.future.length === 0}
             onClick={redo}
           >
@@ -141,13 +143,13 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
         <div className="wall-row" aria-hidden style={{ padding: '0 6px' }}>
           <span />
           <Text size="xs" c="dimmed">
-            wall length
+            {t('wall length')}
           </Text>
           <Text size="xs" c="dimmed">
-            corner after
+            {t('corner after')}
           </Text>
           <Text size="xs" c="dimmed" className="hide-narrow">
-            how it was read
+            {t('how it was read')}
           </Text>
         </div>
         {survey.walls.map((wall, index) => (
@@ -179,17 +181,18 @@ export function WalkPage({ job, roomId, room }: { job: JobRecord; roomId: string
         <Group gap={8} p="0 6px">
           <NativeSelect
             size="xs"
-            aria-label="Where the tape is held"
+            aria-label={t('Where the tape is held')}
             value={String(offset)}
             data={MARKS[unit].map((mark) => ({
               value: String(mark),
-              label: mark === 0 ? 'tape from its end' : `tape from the ${mark} ${unit} mark`,
+              label:
+                mark === 0 ? t('tape from its end') : t('tape from the {mark} {unit} mark', { mark, unit }),
             }))}
             onChange={(event) => setOffset(Number(event.currentTarget.value))}
           />
           {offset > 0 && (
             <Text size="sm" style={{ color: 'var(--lm-assumed)' }}>
-              {offset} {unit} is taken off every wall you type
+              {t('{offset} {unit} is taken off every wall you type', { offset, unit })}
             </Text>
           )}
           <Devices unit={unit} />

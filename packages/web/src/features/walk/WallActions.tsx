@@ -15,6 +15,7 @@ import {
 } from '@long-miter/core';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -36,7 +37,7 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
     const read = parseLength(at, unit);
     if (!read.ok) return void setFaults({ at: read.issues[0].text });
     if (!isFree(wall, read.value.value))
-      return void setFaults({ at: `must lie inside the wall, and in no opening or built-in` });
+      return void setFaults({ at: t('must lie inside the wall, and in no opening or built-in') });
     return read.value.value;
   };
   const split = (): void => {
@@ -54,7 +55,7 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
     const issue = editSheet((sheet) => {
       const made = insertJog(sheet.survey, index, x, deep.value.value, way, TAB_TAG);
       // An outside corner has no "assumed" form in the job file: it is put on the list instead.
-      const list = Object.fromEntries(made.assumed.map((id) => [cornerAt(id), 'taken as 90 outside']));
+      const list = Object.fromEntries(made.assumed.map((id) => [cornerAt(id), t('taken as 90 outside')]));
       return putOnList({ ...sheet, survey: made.survey }, list);
     })[0];
     setFaults(issue ? { at: issue.text } : {});
@@ -73,21 +74,21 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
         <TextInput
           size="sm"
           w={110}
-          label="from its left"
+          label={t('from its left')}
           value={at}
           error={faults.at}
           autoComplete="off"
           onChange={(event) => setAt(event.currentTarget.value)}
         />
         <Button size="sm" mt={24} variant="default" onClick={split}>
-          Split the wall here
+          {t('Split the wall here')}
         </Button>
       </Group>
       <Group gap={6} align="flex-start">
         <TextInput
           size="sm"
           w={110}
-          label="jog, deep"
+          label={t('jog, deep')}
           value={depth}
           error={faults.depth}
           autoComplete="off"
@@ -96,21 +97,21 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
         <SegmentedControl
           mt={24}
           size="sm"
-          aria-label="Which way the wall jogs"
+          aria-label={t('Which way the wall jogs')}
           value={way}
           onChange={(value) => setWay(value)}
           data={[
-            { value: 'in', label: 'into the room' },
-            { value: 'out', label: 'away from it' },
+            { value: 'in', label: t('into the room') },
+            { value: 'out', label: t('away from it') },
           ]}
         />
         <Button size="sm" mt={24} variant="default" onClick={jog}>
-          Insert a jog there
+          {t('Insert a jog there')}
         </Button>
       </Group>
       <Group gap={6}>
         <Button size="compact-sm" variant="default" disabled={index === 0} onClick={() => move(-1)}>
-          Earlier in the walk
+          {t('Earlier in the walk')}
         </Button>
         <Button
           size="compact-sm"
@@ -118,7 +119,7 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
           disabled={index === survey.walls.length - 1}
           onClick={() => move(1)}
         >
-          Later in the walk
+          {t('Later in the walk')}
         </Button>
         {survey.closed && index > 0 && (
           <Button
@@ -129,7 +130,7 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
               onSelect(0);
             }}
           >
-            Start the walk here
+            {t('Start the walk here')}
           </Button>
         )}
         <Button
@@ -138,11 +139,11 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
           color="red"
           onClick={() => edit((now) => removeWall(now, index))}
         >
-          Take the wall out
+          {t('Take the wall out')}
         </Button>
       </Group>
       <Text size="xs" c="dimmed">
-        Whatever stands on the wall goes with its part; a new corner is to be measured.
+        {t('Whatever stands on the wall goes with its part; a new corner is to be measured.')}
       </Text>
     </Stack>
   );

@@ -9,6 +9,7 @@ import { StudsEditor } from './StudsEditor.tsx';
 import { ThingsEditor } from './ThingsEditor.tsx';
 import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 import { WallActions } from './WallActions.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly sheet: RoomSheet;
@@ -35,18 +36,19 @@ export function WallDetails({ sheet, index, unit, profiles, reveal, edit, editSh
   return (
     <Tabs value={tab} onChange={setTab} keepMounted={false} pl={12} pb={8} className="wall-details">
       <Tabs.List>
-        <Tabs.Tab value="openings">Openings{many(wall.openings?.length)}</Tabs.Tab>
-        {wall.corner && <Tabs.Tab value="corner">Corner</Tabs.Tab>}
+        <Tabs.Tab value="openings">{t('Openings{many}', { many: many(wall.openings?.length) })}</Tabs.Tab>
+        {wall.corner && <Tabs.Tab value="corner">{t('Corner')}</Tabs.Tab>}
         <Tabs.Tab value="things">
-          On the wall
-          {many(
-            (wall.interruptions?.length ?? 0) + (wall.points?.length ?? 0) + (wall.furniture?.length ?? 0),
-          )}
+          {t('On the wall{many}', {
+            many: many(
+              (wall.interruptions?.length ?? 0) + (wall.points?.length ?? 0) + (wall.furniture?.length ?? 0),
+            ),
+          })}
         </Tabs.Tab>
-        <Tabs.Tab value="studs">Studs</Tabs.Tab>
-        <Tabs.Tab value="ceiling">Ceiling, hollows</Tabs.Tab>
-        <Tabs.Tab value="readings">Readings</Tabs.Tab>
-        <Tabs.Tab value="change">Change</Tabs.Tab>
+        <Tabs.Tab value="studs">{t('Studs')}</Tabs.Tab>
+        <Tabs.Tab value="ceiling">{t('Ceiling, hollows')}</Tabs.Tab>
+        <Tabs.Tab value="readings">{t('Readings')}</Tabs.Tab>
+        <Tabs.Tab value="change">{t('Change')}</Tabs.Tab>
       </Tabs.List>
       <div style={{ padding: '8px 8px 4px' }}>
         <Tabs.Panel value="openings">

@@ -15,6 +15,7 @@ import { CornerField } from './CornerField.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 import { WallDetails } from './WallDetails.tsx';
+import { t } from '../../words/t.ts';
 
 interface Props {
   readonly unit: Unit;
@@ -54,13 +55,13 @@ export const WallRow = memo(function WallRow(props: Props) {
     [edit, index, cornerAt],
   );
   return (
-    <div role="group" aria-label={`Wall ${number}`}>
+    <div role="group" aria-label={t('Wall {number}', { number })}>
       <div className="wall-row" data-selected={selected || undefined}>
         <Text fw={650} mt={6} ta="right">
           {number}
         </Text>
         <LengthField
-          label={`Length of wall ${number}`}
+          label={t('Length of wall {number}', { number })}
           unit={unit}
           value={wall.length}
           typed={lengthText}
@@ -88,7 +89,7 @@ export const WallRow = memo(function WallRow(props: Props) {
           size={34}
           variant="subtle"
           color="gray"
-          aria-label={`Remove wall ${number}`}
+          aria-label={t('Remove wall {number}', { number })}
           onClick={() => edit((survey) => removeWall(survey, index))}
         >
           <IconTrash size={17} />
@@ -96,7 +97,7 @@ export const WallRow = memo(function WallRow(props: Props) {
       </div>
       {listed !== undefined && (
         <Text size="sm" pl={40} style={{ color: 'var(--lm-assumed)' }}>
-          ▲ measure again: {listed}
+          {t('▲ measure again: {listed}', { listed })}
         </Text>
       )}
       {selected && sheet && (

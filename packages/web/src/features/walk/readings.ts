@@ -7,19 +7,21 @@ import {
   type Result,
   type Unit,
 } from '@long-miter/core';
+import { later } from '../../words/later.ts';
+import { t } from '../../words/t.ts';
 
 /** The ways a corner can be read, as one list to choose from. */
 export const READING_KINDS = [
-  { value: 'assumed', label: 'assumed 90, not measured' },
-  { value: 'wall-angle', label: 'wall angle' },
-  { value: 'protractor-inside', label: 'protractor, inside' },
-  { value: 'protractor-outside', label: 'protractor, outside' },
-  { value: 'deflection-inside', label: 'off straight, inside' },
-  { value: 'deflection-outside', label: 'off straight, outside' },
-  { value: 'miter-inside', label: 'miter scale, inside' },
-  { value: 'miter-outside', label: 'miter scale, outside' },
-  { value: 'legs-inside', label: 'two legs and across, inside' },
-  { value: 'legs-outside', label: 'two legs and across, outside' },
+  { value: 'assumed', label: later('assumed 90, not measured') },
+  { value: 'wall-angle', label: later('wall angle') },
+  { value: 'protractor-inside', label: later('protractor, inside') },
+  { value: 'protractor-outside', label: later('protractor, outside') },
+  { value: 'deflection-inside', label: later('off straight, inside') },
+  { value: 'deflection-outside', label: later('off straight, outside') },
+  { value: 'miter-inside', label: later('miter scale, inside') },
+  { value: 'miter-outside', label: later('miter scale, outside') },
+  { value: 'legs-inside', label: later('two legs and across, inside') },
+  { value: 'legs-outside', label: later('two legs and across, outside') },
 ] as const;
 
 export type ReadingKind = (typeof READING_KINDS)[number]['value'];
@@ -50,7 +52,9 @@ export function readReading(kind: ReadingKind, text: string, unit: Unit): Result
     if (parts.length !== 3)
       return {
         ok: false,
-        issues: [{ at: '', text: 'write three lengths: left leg, right leg, across, with commas between' }],
+        issues: [
+          { at: '', text: t('write three lengths: left leg, right leg, across, with commas between') },
+        ],
       };
     const bad = parts.find((part) => !part.ok);
     if (bad && !bad.ok) return bad;

@@ -1,0 +1,67 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { nearest } from '../src/words/language.ts';
+import { t } from '../src/words/t.ts';
+import { setVocabulary } from '../src/words/vocabulary.ts';
+
+afterEach(() => setVocabulary(undefined));
+
+describe('a text', () => {
+  test('is filled in with names as they were given, in the words of the job', () => {
+    setVocabulary('uk');
+    expect(t('Watch-outs of {name}', { name: 'Base camp, {count} sticks' })).toBe(
+      'Watch-outs of Base camp, {count} sticks',
+    );
+    expect(t('{name}: cut sheet by stick', { name: 'The base' })).toBe('The base: cut sheet by length');
+    setVocabulary('us');
+    expect(t('{name}: cut sheet by stick', { name: 'The base' })).toBe('The base: cut sheet by stick');
+  });
+  test('is one thing about one, another about many', () => {
+    expect(t('{count} sticks', { count: 1 })).toBe('1 stick');
+    expect(t('{count} sticks', { count: 0 })).toBe('0 sticks');
+    expect(t('{count} sticks', { count: 1200 })).toBe('1,200 sticks');
+    expect(t('{count} corners are still assumed 90.', { count: 1 })).toBe('1 corner is still assumed 90.');
+  });
+  test('is filled in with nothing where there is nothing to say', () => {
+    expect(t('Splice{pinned}', { pinned: undefined })).toBe('Splice');
+    expect(t('Splice{pinned}', { pinned: false })).toBe('Splice');
+  });
+  test('that no catalogue has stands as it is', () => {
+    expect(t('a text that is nowhere else: {it}', { it: 'shown' })).toBe(
+      'a text that is nowhere else: shown',
+    );
+  });
+});
+
+test('a browser is given the nearest language', () => {
+  expect(nearest(['en-GB', 'en-US'])).toBe('en-GB');
+  expect(nearest(['de-AT', 'en-AU'])).toBe('en-GB');
+  expect(nearest(['en'])).toBe('en-US');
+  expect(nearest(['en-us'])).toBe('en-US');
+  expect(nearest(['fr-FR'])).toBe('en-US');
+  expect(nearest([])).toBe('en-US');
+});
+
+describe('a browser where British English is chosen', () => {
+  const kept = new Map([['long-miter-language', 'en-GB']]);
+  const was = Object.getOwnPropertyDescriptor(globalThis, 'localStorage');
+  beforeEach(() => {
+    Object.defineProperty(globalThis, 'localStorage', {
+      configurable: true,
+      value: { getItem: (key: string) => kept.get(key) ?? null },
+    });
+    jest.resetModules();
+  });
+  afterEach(() => {
+    if (was) Object.defineProperty(globalThis, 'localStorage', was);
+    else delete (globalThis as { localStorage?: unknown }).localStorage;
+  });
+  test('spells and names things its way, but for the words of a job that has American ones', async () => {
+    const words = await import('../src/words/t.ts');
+    const vocabulary = await import('../src/words/vocabulary.ts');
+    expect(words.t('Garage colors')).toBe('Garage colours');
+    expect(words.t('{count} sticks', { count: 2 })).toBe('2 lengths');
+    vocabulary.setVocabulary('us');
+    expect(words.t('Garage colors')).toBe('Garage colours');
+    expect(words.t('{count} sticks', { count: 1 })).toBe('1 stick');
+  });
+});
