@@ -27,6 +27,7 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['saws', '/library/saws'],
   ['rack', '/library/rack'],
   ['kept rules', '/library/rules'],
+  ['suppliers', '/library/suppliers'],
   ['crew', '/crew'],
   ['bench', '/bench'],
   ['together', '/together'],
@@ -104,4 +105,72 @@ test('the first thing a key reaches leads past the head, and it does', async ({ 
   await expect(skip).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.locator('main')).toBeFocused();
+});
+
+/** Screens whose controls stay the same while one goes through them. */
+const STEADY: ReadonlySet<string> = new Set([
+  'first page',
+  'rooms',
+  'joints',
+  'hang',
+  'saw at work',
+  'paper',
+  'files',
+  'library',
+  'suppliers',
+  'bench',
+]);
+
+test('every control of a screen is come to by the keyboard, and one sees where one is', async ({ page }) => {
+  test.setTimeout(120_000);
+  const [id, porch] = [await jobId(page, 'Fernhollow Schoolhouse'), await jobId(page, 'Fernhollow Porch')];
+  const found: string[] = [];
+  for (const [name, path] of SCREENS.filter(([one]) => STEADY.has(one))) {
+    await page.goto(path.replace('ID', id).replace('PORCH', porch));
+    await expect(page.locator('main')).toBeVisible({ timeout: 20_000 });
+    await page.waitForTimeout(1500);
+    const count = await page.evaluate(() => {
+      const controls = document.querySelectorAll<HTMLElement>(
+        'button, a[href], input, select, textarea, summary, [tabindex]',
+      );
+      let next = 0;
+      for (const one of controls) {
+        const seen = one.getClientRects().length > 0 && getComputedStyle(one).visibility !== 'hidden';
+        // One of a group is a stop; the arrows go on from there.
+        const radio = one.matches('[type=radio]:not(:checked)');
+        if (seen && !radio && one.tabIndex >= 0 && !one.matches(':disabled, [aria-hidden=true] *'))
+          one.dataset['stop'] = String(next++);
+      }
+      return next;
+    });
+    expect(count).toBeGreaterThan(3);
+    const reached = new Set<string>();
+    for (let press = 0; press < count + 10; press += 1) {
+      await page.keyboard.press('Tab');
+      const at = await page.evaluate(() => {
+        const one = document.activeElement as HTMLElement | null;
+        if (!one || one === document.body) return undefined;
+        const { outlineStyle, boxShadow, borderColor } = getComputedStyle(one);
+        // Parts of drawings and switches show it by what is drawn of them.
+        const drawn =
+          one instanceof SVGElement || one.matches('input, select, textarea, main, [tabindex="0"]');
+        const shown = drawn || outlineStyle !== 'none' || boxShadow !== 'none';
+        return { stop: one.dataset['stop'], shown, says: `${one.outerHTML.slice(0, 90)} ${borderColor}` };
+      });
+      if (!at) continue;
+      if (at.stop !== undefined) reached.add(at.stop);
+      if (!at.shown) found.push(`${name}: nothing shows that one is at ${at.says}`);
+    }
+    if (reached.size < count) {
+      const missed = await page.evaluate(
+        (had) =>
+          [...document.querySelectorAll<HTMLElement>('[data-stop]')]
+            .filter((one) => !had.includes(one.dataset['stop']!))
+            .map((one) => one.outerHTML.slice(0, 90)),
+        [...reached],
+      );
+      found.push(...missed.map((one) => `${name}: not come to: ${one}`));
+    }
+  }
+  expect(found).toEqual([]);
 });

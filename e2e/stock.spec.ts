@@ -115,6 +115,47 @@ test('what if: the other plan stands beside the one in force, and the job stays 
   expect(faults).toEqual([]);
 });
 
+test('in the Library a supplier is added and taken out, and asked what our trims cost', async ({ page }) => {
+  const { faults } = watchPage(page);
+  await planned(page, 'Priced', ['120', '96', '120', '96']);
+  await page.getByRole('button', { name: 'Set-up' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('Name of base', { exact: true }).fill('Priced base');
+  await drawer.getByLabel('Name of base', { exact: true }).press('Enter');
+  await drawer.getByRole('button', { name: 'Keep in the Library' }).first().click();
+  await expect(drawer.getByText('as in the Library')).toBeVisible();
+  await page.goto('/library/suppliers');
+  const south = page.getByRole('region', { name: 'South yard (stand-in)' });
+  await south.getByRole('button', { name: 'Ask what our trims cost' }).click();
+  await expect(south).toContainText(/192 in: [\d.]+.* → [\d.]+/);
+  await south.getByRole('button', { name: 'Take these prices into the Library' }).click();
+  await expect(page.getByText('The Library has the prices of South yard (stand-in)')).toBeVisible();
+  // Asked again it has nothing new to tell.
+  await south.getByRole('button', { name: 'Ask what our trims cost' }).click();
+  await expect(south).toContainText('costs what the Library says');
+  await page.getByRole('link', { name: 'Trims' }).click();
+  await expect(page.getByRole('region', { name: 'Priced base' })).toContainText('of South yard (stand-in)');
+
+  await page.getByRole('link', { name: 'Suppliers' }).click();
+  const form = page.getByRole('form', { name: 'A new supplier' });
+  await form.getByLabel('name', { exact: true }).fill('Shed by the mill');
+  await form.getByLabel('address of his program').fill('http://192.0.2.1:80/shed');
+  await form.getByRole('button', { name: 'Add' }).click();
+  await expect(form).toContainText('is not among the addresses that may be asked');
+  await form.getByLabel('address of his program').fill('http://127.0.0.1:9/shed');
+  await form.getByRole('button', { name: 'Add' }).click();
+  const shed = page.getByRole('region', { name: 'Shed by the mill' });
+  await shed.getByRole('button', { name: 'Ask what our trims cost' }).click();
+  await expect(shed.getByRole('alert')).toContainText('cannot be reached');
+  await shed.getByRole('button', { name: 'Take Shed by the mill out' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Take out' }).click();
+  await expect(shed).toHaveCount(0);
+  await page.reload();
+  await expect(south).toBeVisible();
+  await expect(shed).toHaveCount(0);
+  expect(faults.filter((one) => !/ 422|503/.test(one))).toEqual([]);
+});
+
 test('buying: spare sticks, prices from a supplier who may fail, an order that is sent again', async ({
   page,
 }) => {

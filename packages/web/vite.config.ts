@@ -46,6 +46,11 @@ export default defineConfig({
   ],
   worker: { format: 'es' },
   optimizeDeps: { include: ['highs'] },
-  build: { target: 'es2022', chunkSizeWarningLimit: 900 },
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
+    // What the first page needs comes in one file: many small ones cost a slow machine a turn each.
+    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] } } },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4100' } },
 });

@@ -1,6 +1,14 @@
 import { expect, test } from '@jest/globals';
-import { inLibrary, libraryDifference, libraryTrimOf, stockFromLibrary } from './library.ts';
+import {
+  atPricesOf,
+  inLibrary,
+  libraryDifference,
+  libraryTrimOf,
+  stockFromLibrary,
+  trimDifference,
+} from './library.ts';
 import { starterSettings } from './starter.ts';
+import { kindOf } from './stock.ts';
 
 const job = { unit: 'in' as const, coin: { currency: 'USD', digits: 2 }, settings: starterSettings('in') };
 const base = job.settings.profiles[0]!;
@@ -50,4 +58,29 @@ test('taken over, a line that stays keeps its id and its count, others go and co
     { id: 's2', profile: 'base', length: 120, price: 999, count: 4 },
     { id: 'new', profile: 'base', length: 240, price: 2500 },
   ]);
+});
+
+test('at a supplier’s prices a trim has the lengths that he sells, says whose they are and of when', () => {
+  const trim = kindOf(base, 'in');
+  const line = (length: number, price: number) => ({ trim, length, price, available: 3 });
+  const other = { trim: { ...trim, width: 3.25 }, length: 144, price: 1, available: 9 };
+  // Told in another order than by length.
+  const after = atPricesOf(kept, 'North yard', [line(192, 19.55), other, line(120, 11.8)], '2026-12-01')!;
+  expect(after).toEqual({
+    ...kept,
+    lines: [
+      { length: 120, price: 1180 },
+      { length: 192, price: 1955 },
+    ],
+    source: 'North yard',
+    pricedOn: '2026-12-01',
+  });
+  expect(trimDifference(kept, after)).toEqual([
+    '96 in: 9.44 USD → not sold',
+    '144 in: 14.16 USD → not sold',
+    '168 in: 16.52 USD → not sold',
+    '192 in: 18.88 USD → 19.55 USD',
+  ]);
+  // Somebody who does not sell it says nothing of it: what stands there stays.
+  expect(atPricesOf(kept, 'North yard', [other], '2026-12-01')).toBeUndefined();
 });

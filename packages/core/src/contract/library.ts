@@ -1,8 +1,17 @@
 import { z } from 'zod';
 import { profileSchema, traitsOf, type Profile } from '../job/index.ts';
-import { formatMoney, formatWithUnit, type Coin, type Unit } from '../measure/index.ts';
+import {
+  convertLength,
+  formatMoney,
+  formatWithUnit,
+  toMinor,
+  type Coin,
+  type Unit,
+} from '../measure/index.ts';
+import { isSameTrim } from '../takeoff/index.ts';
 import { coinAnswer } from './answers.ts';
 import { minorSchema, type JobSettings, type StockLine } from './jobs.ts';
+import { quoteLineSchema, type QuoteLine } from './stock.ts';
 
 /** Trims of the Library: what a crew usually buys, with prices, where they are from and of when. Jobs take a copy. */
 
@@ -31,6 +40,10 @@ export const libraryTrimSchema = z.strictObject({
 export type LibraryTrim = z.infer<typeof libraryTrimSchema>;
 export const libraryAnswer = z.array(libraryTrimSchema.extend({ keptAt: z.string() }));
 export type KeptTrim = z.infer<typeof libraryAnswer>[number];
+
+/** What a supplier has just said he asks for the trims of the Library. */
+export const libraryPricesAnswer = z.strictObject({ lines: z.array(quoteLineSchema), askedAt: z.string() });
+export type LibraryPrices = z.infer<typeof libraryPricesAnswer>;
 
 /** A trim of a job as the Library keeps it: with the lines of stock that it has there. */
 export const libraryTrimOf = (
@@ -126,3 +139,47 @@ export function stockFromLibrary(
     }),
   ];
 }
+
+/**
+ * A trim of the Library at a supplier's prices: the lengths that he sells, at what he asks for each.
+ * @param on the day of his answer, as 2026-11-26
+ * @returns undefined where he does not sell it
+ */
+export function atPricesOf(
+  trim: LibraryTrim,
+  supplier: string,
+  lines: readonly QuoteLine[],
+  on: string,
+): LibraryTrim | undefined {
+  const own = lines.filter((line) => isSameTrim(line.trim, trim.profile, trim.unit));
+  if (own.length === 0) return undefined;
+  return {
+    ...trim,
+    lines: own
+      .map((line) => ({
+        length: convertLength(line.length, line.trim.unit, trim.unit),
+        price: toMinor(line.price, { currency: trim.coin.currency, digits: trim.coin.digits }),
+      }))
+      .sort((a, b) => a.length - b.length),
+    source: supplier.slice(0, 120),
+    pricedOn: on,
+  };
+}
+
+/** What is otherwise with a trim of the Library after than before, each with both. */
+export const trimDifference = (before: LibraryTrim, after: LibraryTrim): string[] =>
+  libraryDifference(
+    {
+      unit: before.unit,
+      coin: { currency: before.coin.currency, digits: before.coin.digits },
+      settings: {
+        stock: before.lines.map((line, index) => ({
+          ...line,
+          id: String(index),
+          profile: before.profile.id,
+        })),
+      },
+    },
+    before.profile,
+    after,
+  );

@@ -126,6 +126,7 @@ export const SILENT: ReadonlySet<string> = new Set([
   'DELETE /session/devices/:session',
   'POST /jobs/:job/shop/events',
   'POST /jobs/:job/quotes/:supplier',
+  'POST /suppliers/:supplier/prices',
   'POST /devices/pairings',
   'POST /tables',
   'POST /jobs/:job/documents/:item',

@@ -3,13 +3,17 @@ import type { Express } from 'express';
 import type { Database } from '../../src/db/pool.ts';
 import request from 'supertest';
 import {
+  atPricesOf,
   kindOf,
+  libraryTrimOf,
   orderAt,
   stockOfQuote,
   type CutRecord,
   type JobRecord,
   type JobSettings,
   type KeptCut,
+  type KeptTrim,
+  type LibraryPrices,
   type Offcut,
   type OrderRecord,
   type PieceKey,
@@ -299,6 +303,30 @@ describe('suppliers', () => {
     expect((await request(app).get(`/api/jobs/${own.id}/quotes`)).body).toEqual(before);
     const bad = await request(app).put('/api/suppliers/stand-in').send({ delay: -1, failure: 'none' });
     expect([bad.status, (bad.body as Problem).issues[0]!.at]).toEqual([422, '/delay']);
+  });
+  test('what the trims of the Library cost there is asked and kept by nobody; without any there is nothing to ask', async () => {
+    const [north] = await suppliers();
+    const asked = () => request(app).post(`/api/suppliers/${north!.id}/prices`);
+    await request(app).put('/api/suppliers/stand-in').send({ delay: 0, failure: 'none' });
+    for (const { id } of (await request(app).get('/api/trims')).body as KeptTrim[])
+      await request(app).delete(`/api/trims/${encodeURIComponent(id)}`);
+    const none = await asked();
+    expect([none.status, (none.body as Problem).issues[0]!.text]).toEqual([
+      422,
+      'the Library has no trim yet: keep one from the set-up of a job first',
+    ]);
+    const own = await newJob('Kept');
+    const trim = libraryTrimOf(own, base(own), 'asked', '2026-11-26');
+    await request(app).put('/api/trims/asked').send(trim).expect(200);
+    const { lines } = (await asked().expect(201)).body as LibraryPrices;
+    expect(lines.map((line) => line.length)).toEqual([96, 120, 144, 168, 192]);
+    const [before] = (await request(app).get('/api/trims')).body as KeptTrim[];
+    expect(before).toMatchObject({ ...trim });
+    const after = atPricesOf(trim, north!.name, lines, '2026-11-27')!;
+    expect(after.lines).toHaveLength(5);
+    await request(app).put('/api/trims/asked').send(after).expect(200);
+    expect((await request(app).post(`/api/suppliers/${nobody()}/prices`)).status).toBe(404);
+    await request(app).delete('/api/trims/asked').expect(204);
   });
   test('an order that fails is kept and sent again; one that came through is not delivered twice', async () => {
     const own = await newJob('Order');

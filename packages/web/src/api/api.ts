@@ -27,6 +27,7 @@ import type {
   Problem,
   Quote,
   RoomRecord,
+  LibraryPrices,
   RuleSet,
   ShopLog,
   StandInBehaviour,
@@ -128,6 +129,9 @@ export const api = createApi({
     askQuote: build.mutation<Quote[], { job: string; supplier: string }>({
       query: ({ job, supplier }) => ({ url: `/jobs/${job}/quotes/${supplier}`, method: 'POST' }),
       invalidatesTags: ['Quotes'],
+    }),
+    askForLibrary: build.mutation<LibraryPrices, string>({
+      query: (supplier) => ({ url: `/suppliers/${supplier}/prices`, method: 'POST' }),
     }),
     orders: build.query<OrderRecord[], string>({
       query: (job) => `/jobs/${job}/orders`,
@@ -268,6 +272,7 @@ export const {
   useOrdersQuery,
   usePlaceOrderMutation,
   useSendAgainMutation,
+  useAskForLibraryMutation,
   useRuleSetsQuery,
   useCrewSawsQuery,
   useLibraryTrimsQuery,

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { RackView } from '../features/rack/RackView.tsx';
 import { RuleShelf } from '../features/rules/RuleShelf.tsx';
 import { SawShelf } from '../features/setup/SawShelf.tsx';
+import { SupplierShelf } from '../features/suppliers/SupplierShelf.tsx';
 import { useTitle } from '../shared/use-title.ts';
 import { TrimShelf } from '../features/setup/TrimShelf.tsx';
 import { t } from '../words/t.ts';
@@ -12,6 +13,7 @@ const PARTS = [
   { key: 'saws', label: t('Saws') },
   { key: 'rack', label: t('Rack') },
   { key: 'rules', label: t('House rules') },
+  { key: 'suppliers', label: t('Suppliers') },
 ] as const;
 
 /** What belongs to the crew and to no job: its trims with their prices, its saws with their record, its rack, its rules. */
@@ -26,7 +28,7 @@ export function LibraryPage() {
             ‹
           </Link>
           <h1 className="bar-title">{t('Library')}</h1>
-          <nav aria-label={t('Library')} style={{ display: 'flex', gap: 4 }}>
+          <nav aria-label={t('Library')} style={{ display: 'flex', flexWrap: 'wrap', gap: 4 }}>
             {PARTS.map(({ key, label }) => (
               <Link
                 key={key}
@@ -46,7 +48,15 @@ export function LibraryPage() {
         ) : (
           <main className="work scroll" style={{ display: 'block' }}>
             <Stack gap={10} maw={1100}>
-              {part === 'saws' ? <SawShelf /> : part === 'rules' ? <RuleShelf /> : <TrimShelf />}
+              {part === 'saws' ? (
+                <SawShelf />
+              ) : part === 'rules' ? (
+                <RuleShelf />
+              ) : part === 'suppliers' ? (
+                <SupplierShelf />
+              ) : (
+                <TrimShelf />
+              )}
             </Stack>
           </main>
         )}

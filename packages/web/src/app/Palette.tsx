@@ -71,6 +71,7 @@ export function Palette() {
       to('saws', t('Library: saws'), '/library/saws'),
       to('rack', t('Library: rack'), '/library/rack'),
       to('rules', t('Library: house rules'), '/library/rules'),
+      to('suppliers', t('Library: suppliers'), '/library/suppliers'),
       to('crew', 'Crew', '/crew'),
       to('together', t('One purchase for several jobs'), '/together'),
       ...benchSheets.map((sheet) =>

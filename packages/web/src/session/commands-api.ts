@@ -10,6 +10,7 @@ import type {
   Offcut,
   RuleSet,
   SettingsAnswer,
+  Supplier,
   Unit,
 } from '@long-miter/core';
 import { api, type ApiError } from '../api/api.ts';
@@ -61,6 +62,15 @@ const commands = api.injectEndpoints({
       queryFn: (id) =>
         inTurn<null>(HOUSE, t('forgetting a saw'), 'DELETE', `/saws/${encodeURIComponent(id)}`),
       invalidatesTags: ['Saws'],
+    }),
+    addSupplier: build.mutation<Supplier[], Pick<Supplier, 'name' | 'url'>>({
+      queryFn: (body) =>
+        inTurn<Supplier[]>(HOUSE, t('the supplier {name}', { name: body.name }), 'POST', '/suppliers', body),
+      invalidatesTags: ['Suppliers'],
+    }),
+    dropSupplier: build.mutation<null, string>({
+      queryFn: (id) => inTurn<null>(HOUSE, t('taking out a supplier'), 'DELETE', `/suppliers/${id}`),
+      invalidatesTags: ['Suppliers', 'Quotes'],
     }),
     keepTrim: build.mutation<KeptTrim[], LibraryTrim>({
       queryFn: (body) =>
@@ -150,6 +160,8 @@ export const {
   useGiveBackOffcutMutation,
   useKeepSawMutation,
   useDropSawMutation,
+  useAddSupplierMutation,
+  useDropSupplierMutation,
   useKeepTrimMutation,
   useDropTrimMutation,
   useKeepRuleSetMutation,

@@ -47,6 +47,8 @@ export function usePlan(
   const settled = useMemo(() => JSON.stringify([pins, records]), [pins, records]);
   const key = useMemo(() => JSON.stringify(file) + settled, [file, settled]);
   const worker = useRef<Worker | undefined>(undefined);
+  // Who has just come to the screen is not typing: nothing to wait for.
+  const typing = useRef(false);
   const done = planKey === key;
   const finished = done && final;
   const end = useCallback(() => {
@@ -59,6 +61,8 @@ export function usePlan(
   }, [dispatch, end]);
   useEffect(() => {
     if (finished || file.rooms.length === 0) return;
+    const pause = typing.current ? PAUSE : 0;
+    typing.current = true;
     const timer = setTimeout(() => {
       const own = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
@@ -93,7 +97,7 @@ export function usePlan(
         options: { pins, records, before: sticksOfPlan(plan ?? before) },
       };
       own.postMessage(request);
-    }, PAUSE);
+    }, pause);
     return () => {
       clearTimeout(timer);
       if (!worker.current) return;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   addSupplierSchema,
+  libraryPricesAnswer,
   orderAnswerOut,
   ordersAnswer,
   placeOrderSchema,
@@ -62,6 +63,15 @@ export function supplierRoutes(standIn: SupplierStandIn): readonly Route[] {
       about: 'Forgets a supplier',
       answer: undefined,
       handle: (context, { params }) => service.dropSupplier(context, params['supplier']!),
+    }),
+    route({
+      method: 'POST',
+      path: '/suppliers/:supplier/prices',
+      role: 'lead',
+      about: 'Asks a supplier what the trims of the Library cost; nothing is kept of it',
+      answer: libraryPricesAnswer,
+      outside: true,
+      handle: (context, { params }) => service.askForLibrary(context, params['supplier']!),
     }),
     route({
       method: 'GET',

@@ -4,15 +4,18 @@ import {
   kindOf,
   type addSupplierSchema,
   type JobHead,
+  type LibraryPrices,
   type OrderRecord,
   type PlaceOrder,
   type Quote,
+  type QuoteLine,
   type Supplier,
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
 import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
 import { headOfJob } from '../jobs/service.ts';
 import { getSettings } from '../jobs/repository.ts';
+import { listTrims } from '../library/repository.ts';
 import { fetchQuote, mayAsk, sendOrder } from './client.ts';
 import * as repository from './repository.ts';
 import { YARDS } from './stand-in.ts';
@@ -71,6 +74,22 @@ export async function askQuote(context: Context, jobId: string, supplierId: stri
   );
   await repository.keepQuote(context.db, supplierId, jobId, lines);
   return repository.listQuotes(context.db, jobId);
+}
+
+/** How many kinds of trim a supplier is asked for in one question. */
+const AT_ONCE = 100;
+
+/** A supplier's prices for the trims of the Library, as he has them now. Whoever asked decides what of it is kept. */
+export async function askForLibrary(context: Context, supplierId: string): Promise<LibraryPrices> {
+  const supplier = await supplierBy(context, supplierId);
+  const trims = await listTrims(context.db);
+  if (trims.length === 0)
+    throw invalid([{ at: '', text: 'the Library has no trim yet: keep one from the set-up of a job first' }]);
+  const wanted = trims.map(({ profile, unit }) => kindOf(profile, unit));
+  const lines: QuoteLine[] = [];
+  for (let at = 0; at < wanted.length; at += AT_ONCE)
+    lines.push(...(await fetchQuote(supplier, wanted.slice(at, at + AT_ONCE))));
+  return { lines, askedAt: new Date().toISOString() };
 }
 
 export async function listOrders(context: Context, job: string): Promise<OrderRecord[]> {
