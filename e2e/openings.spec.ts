@@ -101,6 +101,54 @@ test('an opening is drawn, dressed and checked; a clash is taken out by its reme
   expect(faults).toEqual([]);
 });
 
+test('how an opening is dressed goes into the Library, and from there to another job with its profiles', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  await squareRoom(page, 'Dressed here', FOUR);
+  await toOpenings(page);
+  await newCell(page).focus();
+  await typeOpening(page, ['w1', '20', '30', '78', '', '30']);
+  const panel = page.getByRole('region', { name: /^Opening W1/ });
+  await panel.getByLabel('stool', { exact: true }).selectOption({ label: 'add stool to the job' });
+  await expect(panel.getByLabel('stool', { exact: true })).toHaveValue(/stool/);
+  await panel.getByRole('button', { name: 'Keep in the Library' }).click();
+  await panel.getByLabel('name of the kit').fill('Sill of the mill');
+  await panel.getByLabel('name of the kit').press('Enter');
+  await expect(page.getByText('Sill of the mill is in the Library')).toBeVisible();
+  await saved(page);
+
+  await squareRoom(page, 'Dressed there', FOUR);
+  await toOpenings(page);
+  await newCell(page).focus();
+  await typeOpening(page, ['w2', '40', '36', '80', '', '32']);
+  await expect(panel.getByLabel('stool', { exact: true })).toHaveValue('');
+  await panel.getByLabel('a kit of the Library').selectOption({ label: 'Sill of the mill' });
+  await expect(panel.getByLabel('stool', { exact: true })).toHaveValue(/stool/);
+  await expect(panel.getByText('stool top 32')).toBeVisible();
+  await saved(page);
+  // Taken back it is as it was; the profile stays in the job.
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(panel.getByLabel('stool', { exact: true })).toHaveValue('');
+
+  await page.goto('/library/kits');
+  const kit = page.getByRole('region', { name: 'Sill of the mill' });
+  await expect(kit).toContainText('Stool');
+  await kit.getByRole('textbox', { name: 'Name of the kit Sill of the mill' }).fill('Sill of the dam');
+  await page.keyboard.press('Enter');
+  const named = page.getByRole('region', { name: 'Sill of the dam' });
+  await expect(named).toBeVisible();
+  await named.getByRole('button', { name: 'Take Sill of the dam out of the Library' }).click();
+  await expect(named).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(named).toBeVisible();
+  await named.getByRole('button', { name: 'Take Sill of the dam out of the Library' }).click();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Library' })).toBeVisible();
+  await expect(named).toHaveCount(0);
+  expect(faults).toEqual([]);
+});
+
 test('same as, several at once, and a table out and in again', async ({ page }, info) => {
   const { faults } = watchPage(page);
   await squareRoom(page, 'Alike', FOUR);

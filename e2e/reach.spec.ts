@@ -24,6 +24,7 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['changes', '/changes/ID'],
   ['all changes', '/changes'],
   ['library', '/library'],
+  ['kits', '/library/kits'],
   ['saws', '/library/saws'],
   ['rack', '/library/rack'],
   ['kept rules', '/library/rules'],

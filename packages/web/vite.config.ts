@@ -31,7 +31,7 @@ export default defineConfig({
             urlPattern: ({ url, request, sameOrigin }) =>
               sameOrigin &&
               request.method === 'GET' &&
-              /^\/api\/(?:jobs|saws|trims|rack|rule-sets|suppliers)(?:\/|$)/.test(url.pathname) &&
+              /^\/api\/(?:jobs|saws|trims|kits|rack|rule-sets|suppliers)(?:\/|$)/.test(url.pathname) &&
               !/\/(?:events|file)$/.test(url.pathname),
             handler: 'NetworkFirst',
             options: {

@@ -74,6 +74,8 @@ export const ACT_WORDS: Readonly<Record<string, string>> = {
   'DELETE /saws/:saw': 'took a saw out of the crew’s',
   'PUT /trims/:trim': 'kept a trim in the Library',
   'DELETE /trims/:trim': 'took a trim out of the Library',
+  'PUT /kits/:kit': 'kept a kit in the Library',
+  'DELETE /kits/:kit': 'took a kit out of the Library',
   'POST /suppliers': 'added a supplier',
   'DELETE /suppliers/:supplier': 'took out a supplier',
   'POST /backup': 'restored a backup',

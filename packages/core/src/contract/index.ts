@@ -11,3 +11,4 @@ export * from './crew.ts';
 export * from './changes.ts';
 export * from './rights.ts';
 export * from './library.ts';
+export * from './kits.ts';

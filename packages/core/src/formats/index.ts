@@ -3,4 +3,5 @@ export * from './on-page.ts';
 export { escaped as svgText, svgOf } from './svg.ts';
 export * from './real.ts';
 export * from './pictures.ts';
+export * from './kit-picture.ts';
 export * from './templates.ts';

@@ -64,7 +64,7 @@ function contradictions(
 }
 
 /** The parts of a kit that are profiles. */
-const KIT_PROFILES = ['leg', 'head', 'sill', 'cap', 'plinth', 'block', 'band', 'jamb'] as const;
+export const KIT_PROFILES = ['leg', 'head', 'sill', 'cap', 'plinth', 'block', 'band', 'jamb'] as const;
 
 function checkProfilesUsed(room: Room, profiles: ReadonlyMap<string, Profile>, at: string): Issue[] {
   const issues: Issue[] = [];

@@ -2,14 +2,17 @@ import { randomUUID } from 'node:crypto';
 import {
   checkJobFile,
   kindOf,
+  libraryKitOf,
   libraryTrimOf,
   recordsOf,
+  rulesOfRoom,
   starterSettings,
   type AddOffcut,
   type JobFile,
 } from '@long-miter/core';
 import { storeJobFile } from '../features/jobs/service.ts';
 import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
+import { keepKit } from '../features/library/kits.ts';
 import { keepTrim } from '../features/library/repository.ts';
 import { addOffcut } from '../features/rack/service.ts';
 import type { Context } from '../http/context.ts';
@@ -27,6 +30,7 @@ export async function seedDemo(context: Context): Promise<void> {
   await seedPorch(context);
   await seedJob(context, fernhollow);
   await seedLibrary(context);
+  await seedKits(context);
   await context.transaction(async (own) => {
     if (await wasSeeded(own.db, RACK)) return;
     for (const offcut of demoRack()) await addOffcut(own, { id: randomUUID(), ...offcut });
@@ -58,6 +62,7 @@ async function seedPorch(context: Context): Promise<void> {
 
 const RACK = 'demo rack';
 const LIBRARY = 'demo library';
+const KITS = 'demo kits';
 
 /** The trims of the large demo job as examples: nobody has confirmed their prices. */
 async function seedLibrary(context: Context): Promise<void> {
@@ -71,6 +76,27 @@ async function seedLibrary(context: Context): Promise<void> {
         confirmed: false,
       });
     await noteSeeded(own.db, LIBRARY);
+  });
+}
+
+/** How two openings of the large demo job are dressed, for other jobs. */
+async function seedKits(context: Context): Promise<void> {
+  const { unit, settings } = recordsOf(fernhollow, starterSettings('in'));
+  await context.transaction(async (own) => {
+    if (await wasSeeded(own.db, KITS)) return;
+    for (const [where, opening, name] of [
+      ['hall', 'd1', 'Door with plinths'],
+      ['reading-room', 'n2', 'Window with stool'],
+    ] as const) {
+      const room = fernhollow.rooms.find((one) => one.id === where)!;
+      const of = room.walls.flatMap((wall) => wall.openings ?? []).find((one) => one.id === opening)!;
+      const id = `example-${opening}`;
+      await keepKit(
+        own.db,
+        libraryKitOf({ unit, settings }, rulesOfRoom(fernhollow, room), of, 'this', { id, name }),
+      );
+    }
+    await noteSeeded(own.db, KITS);
   });
 }
 

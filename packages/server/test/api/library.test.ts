@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Express } from 'express';
 import request from 'supertest';
-import { libraryTrimOf, starterSettings, type KeptTrim } from '@long-miter/core';
+import { libraryTrimOf, starterSettings, type KeptTrim, type LibraryKit } from '@long-miter/core';
 import type { Database } from '../../src/db/pool.ts';
 import { testApp } from '../support/app.ts';
 
@@ -12,6 +12,7 @@ let database: Database;
 beforeAll(async () => {
   ({ app, database } = await testApp());
   await database.change('DELETE FROM library_trim');
+  await database.change('DELETE FROM library_kit');
 });
 afterAll(() => database.end());
 
@@ -48,4 +49,35 @@ test('what is no trim is refused with the place and the reason, and changes noth
   );
   expect((await request(app).put('/api/trims/y').send(trim)).status).toBe(422);
   expect(await list()).toEqual([]);
+});
+
+test('a kit is kept with its profiles, renamed in its place, and goes; one that lacks a profile is refused', async () => {
+  const casing = settings.profiles.find((one) => one.use === 'casing')!;
+  const kit: LibraryKit = {
+    id: 'door kit',
+    name: 'Door, plain',
+    unit: 'in',
+    kind: 'door',
+    kit: { corners: 'butt' },
+    casing: casing.id,
+    parts: [casing],
+  };
+  const kits = async () => (await request(app).get('/api/kits').expect(200)).body as LibraryKit[];
+  await request(app).put('/api/kits/door%20kit').send(kit).expect(200);
+  expect(await kits()).toEqual([kit]);
+  await request(app)
+    .put('/api/kits/door%20kit')
+    .send({ ...kit, name: 'Door' })
+    .expect(200);
+  const bad = await request(app)
+    .put('/api/kits/other')
+    .send({ ...kit, id: 'other', parts: [] });
+  expect([bad.status, (bad.body as { issues: { at: string }[] }).issues.map((one) => one.at)]).toEqual([
+    422,
+    ['/casing'],
+  ]);
+  expect((await request(app).put('/api/kits/elsewhere').send(kit)).status).toBe(422);
+  expect((await kits()).map((one) => one.name)).toEqual(['Door']);
+  await request(app).delete('/api/kits/door%20kit').expect(204);
+  expect(await kits()).toEqual([]);
 });

@@ -1,5 +1,6 @@
 import { Stack } from '@mantine/core';
 import { Link, useParams } from 'react-router';
+import { KitShelf } from '../features/openings/KitShelf.tsx';
 import { RackView } from '../features/rack/RackView.tsx';
 import { RuleShelf } from '../features/rules/RuleShelf.tsx';
 import { SawShelf } from '../features/setup/SawShelf.tsx';
@@ -10,6 +11,7 @@ import { t } from '../words/t.ts';
 
 const PARTS = [
   { key: 'trims', label: t('Trims') },
+  { key: 'kits', label: t('Kits') },
   { key: 'saws', label: t('Saws') },
   { key: 'rack', label: t('Rack') },
   { key: 'rules', label: t('House rules') },
@@ -52,6 +54,8 @@ export function LibraryPage() {
                 <SawShelf />
               ) : part === 'rules' ? (
                 <RuleShelf />
+              ) : part === 'kits' ? (
+                <KitShelf />
               ) : part === 'suppliers' ? (
                 <SupplierShelf />
               ) : (

@@ -68,6 +68,7 @@ export function Palette() {
       ...jobs.map((one) => to(`job ${one.id}`, one.name, `/jobs/${one.id}/rooms`, t('job'))),
       to('all', t('All jobs'), '/'),
       to('trims', t('Library: trims'), '/library/trims'),
+      to('kits', t('Library: kits'), '/library/kits'),
       to('saws', t('Library: saws'), '/library/saws'),
       to('rack', t('Library: rack'), '/library/rack'),
       to('rules', t('Library: house rules'), '/library/rules'),

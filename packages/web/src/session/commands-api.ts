@@ -6,6 +6,7 @@ import type {
   JobHead,
   JobRecord,
   KeptTrim,
+  LibraryKit,
   LibraryTrim,
   Offcut,
   RuleSet,
@@ -62,6 +63,22 @@ const commands = api.injectEndpoints({
       queryFn: (id) =>
         inTurn<null>(HOUSE, t('forgetting a saw'), 'DELETE', `/saws/${encodeURIComponent(id)}`),
       invalidatesTags: ['Saws'],
+    }),
+    keepKit: build.mutation<LibraryKit[], LibraryKit>({
+      queryFn: (body) =>
+        inTurn<LibraryKit[]>(
+          HOUSE,
+          t('the kit {name}', { name: body.name }),
+          'PUT',
+          `/kits/${encodeURIComponent(body.id)}`,
+          body,
+        ),
+      invalidatesTags: ['Kits'],
+    }),
+    dropKit: build.mutation<null, string>({
+      queryFn: (id) =>
+        inTurn<null>(HOUSE, t('taking out a kit'), 'DELETE', `/kits/${encodeURIComponent(id)}`),
+      invalidatesTags: ['Kits'],
     }),
     addSupplier: build.mutation<Supplier[], Pick<Supplier, 'name' | 'url'>>({
       queryFn: (body) =>
@@ -160,6 +177,8 @@ export const {
   useGiveBackOffcutMutation,
   useKeepSawMutation,
   useDropSawMutation,
+  useKeepKitMutation,
+  useDropKitMutation,
   useAddSupplierMutation,
   useDropSupplierMutation,
   useKeepTrimMutation,

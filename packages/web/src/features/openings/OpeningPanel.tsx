@@ -30,6 +30,7 @@ import { useSheet } from '../../session/use-sheet.ts';
 import { AfterFitting } from './AfterFitting.tsx';
 import { Alike } from './Alike.tsx';
 import { KitEditor } from './KitEditor.tsx';
+import { LibraryKits } from './LibraryKits.tsx';
 import { listOpenings, type Listed } from './openings-of.ts';
 import { PartList } from './PartList.tsx';
 import { Remedies } from './Remedies.tsx';
@@ -169,6 +170,15 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
           )}
         </div>
       ))}
+      <LibraryKits
+        job={job}
+        rules={rules}
+        wallIndex={wallIndex}
+        opening={opening}
+        side={side}
+        edit={edit}
+        onUndo={undo}
+      />
       <KitEditor job={job} rules={rules} wallIndex={wallIndex} opening={opening} side={side} edit={edit} />
       {side === 'this' && dressed.casing && !dressed.dress.oneUnit && dressed.dress.corners === 'miter' && (
         <AfterFitting

@@ -97,11 +97,11 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
   const money = { currency: coin.currency, digits: coin.digits };
   return (
     <section className="panel" aria-label={profile.name} style={{ padding: '10px 14px' }}>
-      <Group gap={18} wrap="nowrap" align="flex-start">
+      <Group gap={18} align="flex-start">
         <div style={{ flex: '0 0 60px' }}>
           <Painted drawing={faceOf(profile, unit)} width={60} height={height} margin={1} still />
         </div>
-        <Stack gap={2} style={{ flex: 1, minWidth: 0 }}>
+        <Stack gap={2} style={{ flex: 1, minWidth: 190 }}>
           <Group gap={8}>
             <Title order={2} size="h4">
               {profile.name}

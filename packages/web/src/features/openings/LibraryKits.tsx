@@ -1,0 +1,155 @@
+import { Button, Group, NativeSelect, Text, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import {
+  changeOpening,
+  inLibrary,
+  libraryKitOf,
+  takeKit,
+  type HouseRules,
+  type JobRecord,
+  type Opening,
+  type SideName,
+  type StockLine,
+} from '@long-miter/core';
+import { errorOf, useLibraryKitsQuery, useLibraryTrimsQuery } from '../../api/api.ts';
+import { useDropKitMutation, useKeepKitMutation } from '../../session/commands-api.ts';
+import { useWhyNot } from '../../session/rights.ts';
+import { newId } from '../../session/tab-tag.ts';
+import { useCommands } from '../../session/use-commands.ts';
+import type { EditSurvey } from '../../session/use-sheet.ts';
+import { undoNotice } from '../../shared/undo-notice.tsx';
+import { t } from '../../words/t.ts';
+
+interface Props {
+  readonly job: JobRecord;
+  readonly rules: HouseRules;
+  readonly wallIndex: number;
+  readonly opening: Opening;
+  readonly side: SideName;
+  readonly edit: EditSurvey;
+  /** Takes the last edit of the room back. */
+  readonly onUndo: () => void;
+}
+
+/** Takes a kit of the Library for the opening at hand, and keeps how it is dressed for other jobs. */
+export function LibraryKits({ job, rules, wallIndex, opening, side, edit, onUndo }: Props) {
+  const { data: kits = [] } = useLibraryKitsQuery();
+  const { data: trims = [] } = useLibraryTrimsQuery();
+  const [keep, { isLoading }] = useKeepKitMutation();
+  const [drop] = useDropKitMutation();
+  const { addProfile } = useCommands(job.id);
+  const mayLead = useWhyNot('lead') === undefined;
+  const [name, setName] = useState<string>();
+  const [fault, setFault] = useState<string>();
+  const fitting = kits.filter((one) => one.unit === job.unit && one.kind === opening.kind);
+  const take = (id: string): void => {
+    const kit = fitting.find((one) => one.id === id);
+    if (!kit) return;
+    const taken = takeKit(kit, job.settings.profiles, newId);
+    for (const profile of taken.added) {
+      // Lengths and prices come along where the Library has them in this job's money.
+      const trim = inLibrary(trims, job.unit, profile);
+      const same = trim?.coin.currency === job.coin.currency && trim?.coin.digits === job.coin.digits;
+      const stock = (same ? trim.lines : []).map((line): StockLine => ({
+        id: newId(),
+        profile: profile.id,
+        ...line,
+      }));
+      const wrong = addProfile({ profile, stock });
+      if (wrong !== undefined) return setFault(wrong);
+    }
+    const wrong = edit((survey) =>
+      changeOpening(
+        survey,
+        wallIndex,
+        opening.id,
+        side === 'this'
+          ? {
+              kit: taken.kit,
+              casing: taken.casing ?? null,
+              stool: taken.stool,
+              apron: taken.apron,
+              picture: taken.picture,
+            }
+          : {
+              other: {
+                ...opening.other,
+                kit: taken.kit,
+                ...(taken.casing === undefined ? {} : { casing: taken.casing }),
+              },
+            },
+      ),
+    )[0]?.text;
+    setFault(wrong);
+    if (wrong === undefined) undoNotice(t('{name} is taken', { name: kit.name }), onUndo);
+  };
+  const keepIt = async (): Promise<void> => {
+    const called = (name ?? '').trim();
+    if (called === '') return setFault(t('give the kit a name'));
+    const known = kits.find(
+      (one) => one.name === called && one.kind === opening.kind && one.unit === job.unit,
+    );
+    const made = libraryKitOf(job, rules, opening, side, { id: known?.id ?? newId(), name: called });
+    const done = await keep(made);
+    if ('error' in done) return setFault(errorOf(done.error).issues[0]?.text ?? errorOf(done.error).detail);
+    setFault(undefined);
+    setName(undefined);
+    undoNotice(
+      known
+        ? t('{name} in the Library is this one now', { name: called })
+        : t('{name} is in the Library', { name: called }),
+      () => (known ? keep(known) : drop(made.id)).then(() => undefined),
+    );
+  };
+  return (
+    <Group gap={8} align="flex-end" mt={8}>
+      {fitting.length > 0 && (
+        <NativeSelect
+          size="sm"
+          label={t('a kit of the Library')}
+          value=""
+          data={[
+            { value: '', label: t('as below') },
+            ...fitting.map((one) => ({ value: one.id, label: one.name })),
+          ]}
+          onChange={(event) => take(event.currentTarget.value)}
+        />
+      )}
+      {mayLead &&
+        (name === undefined ? (
+          <Button size="sm" variant="default" onClick={() => setName('')}>
+            {t('Keep in the Library')}
+          </Button>
+        ) : (
+          <form
+            onSubmit={(event) => {
+              event.preventDefault();
+              void keepIt();
+            }}
+          >
+            <Group gap={6} align="flex-end">
+              <TextInput
+                size="sm"
+                autoFocus
+                label={t('name of the kit')}
+                value={name}
+                maxLength={80}
+                onChange={(event) => setName(event.currentTarget.value)}
+                onKeyDown={(event) => {
+                  if (event.key === 'Escape') setName(undefined);
+                }}
+              />
+              <Button size="sm" type="submit" loading={isLoading}>
+                {t('Keep')}
+              </Button>
+            </Group>
+          </form>
+        ))}
+      {fault !== undefined && (
+        <Text role="alert" size="sm" fw={600} style={{ color: 'var(--lm-bad)' }}>
+          {fault}
+        </Text>
+      )}
+    </Group>
+  );
+}
