@@ -45,6 +45,51 @@ test.describe('in a British browser', () => {
   });
 });
 
+test.describe('in a British browser, the British job', () => {
+  test.use({ locale: 'en-GB' });
+  const AMERICAN =
+    /\b(?:cope[sd]?|coping|miters?|mitered|mitering|sticks?|shoe|crown|casing|base|neighbors?|centers?|colors?|molding|millimeters?)\b/i;
+  test('has no American word on any screen, seen or spoken', async ({ page }) => {
+    test.setTimeout(120_000);
+    await page.goto('/');
+    const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; name: string }[];
+    const job = jobs.find((one) => one.name === 'Quay Street Flat 3')!.id;
+    const found: string[] = [];
+    for (const at of [
+      ...['rooms', 'walk', 'openings', 'joints', 'stock', 'stock?view=buying', 'saw', 'hang', 'files'].map(
+        (stage) => `/jobs/${job}/${stage}`,
+      ),
+      '/bench/piece',
+      '/library/rules',
+    ]) {
+      await page.goto(at);
+      await expect(page.locator('main')).toBeVisible({ timeout: 20_000 });
+      if (at.endsWith('/stock'))
+        await expect(page.getByRole('heading', { level: 2, name: /lengths · / })).toBeVisible({
+          timeout: 30_000,
+        });
+      if (at.endsWith('/joints')) await page.locator('.piece-row').first().click();
+      await page.waitForTimeout(800);
+      const texts = await page.evaluate(() => {
+        const said: string[] = [];
+        const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        while (walker.nextNode()) said.push(walker.currentNode.textContent ?? '');
+        for (const name of ['aria-label', 'title', 'placeholder'])
+          for (const one of document.querySelectorAll(`[${name}]`)) said.push(one.getAttribute(name)!);
+        return said;
+      });
+      expect(texts.length).toBeGreaterThan(20);
+      // The product's name is a name.
+      found.push(
+        ...texts
+          .filter((text) => AMERICAN.test(text.replace('Long Miter', '')))
+          .map((text) => `${at.replace(job, 'ID')}: ${text.slice(0, 90)}`),
+      );
+    }
+    expect([...new Set(found)]).toEqual([]);
+  });
+});
+
 test('the help says what one does on the screen at hand, and its words in both vocabularies', async ({
   page,
 }) => {

@@ -1,3 +1,4 @@
+#!/usr/bin/env node
 import { pathToFileURL } from 'node:url';
 import { bundle } from './lib/bundle.mjs';
 import { ensurePackages } from './lib/install.mjs';

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
-import { writeFileSync, mkdtempSync } from 'node:fs';
+import { writeFileSync, mkdtempSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fernhollow } from '../src/demo/fernhollow.ts';
@@ -130,4 +130,18 @@ test.each([
 ])('%s: exit 2, one line a fault on standard error, nothing on standard output', (_name, args, lines) => {
   const { status, stdout, stderr } = run(args);
   expect([status, stdout, stderr.trimEnd()]).toEqual([2, '', lines]);
+});
+
+test('it is one command with its own first line, from any folder, and no fault when only the beginning is read', () => {
+  const command = join(process.cwd(), 'scripts/headless.mjs');
+  const link = join(folder, 'long-miter');
+  symlinkSync(command, link);
+  const path = file('piped.json', JSON.stringify(fernhollow));
+  const { status, stdout, stderr } = spawnSync(
+    'bash',
+    ['-o', 'pipefail', '-c', './long-miter plan piped.json --format csv --seconds 1 | head -n 1'],
+    { cwd: folder, encoding: 'utf8' },
+  );
+  expect([status, stderr, path.startsWith(folder)]).toEqual([0, '', true]);
+  expect(stdout).toContain('piece,goes to,length');
 });

@@ -23,6 +23,12 @@ import { writeSchemas } from './schemas.ts';
  * the application. Exit 0 with the answer on standard output, exit 2 with one line per fault on standard error.
  */
 
+// Whoever reads only the beginning, as `head` does, has had enough: no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit(0);
+});
+
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value, null, 1)}\n`);
 
 const PLAN_OPTIONS = {
@@ -145,6 +151,7 @@ function help(): Promise<void> {
   process.stdout
     .write(`Long Miter without its screens. Each command reads a file (- is standard input), prints its answer on standard
 output and ends with 0; what is wrong stands on standard error, a line each, and it ends with 2.
+Installed by npm install --global . in this folder it is the command long-miter: long-miter plan FILE.json, from anywhere.
 
   ${usageOf('plan', PLAN_OPTIONS)}
       A job file: joints, pieces, sticks, cuts. Without --out or --format the plan file; else a list or a picture of it:

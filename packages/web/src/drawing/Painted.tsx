@@ -5,6 +5,7 @@ import { fitInto, type Fit, type Point } from './fit.ts';
 import { MarkSign } from './Marks.tsx';
 import { Part, PartsSvg, type Moved } from './Parts.tsx';
 import { LETTERS, LINE_LOOK, LOOK, PICKED_LOOK } from './roles.ts';
+import { said } from '../words/t.ts';
 
 /** What a screen lets one do with a part of a drawing. */
 export interface PartUse {
@@ -58,11 +59,11 @@ export function Painted({ drawing, width, height, margin, use, still = use === u
     </>
   );
   return !still ? (
-    <PartsSvg width={width} height={height} label={drawing.title} style={style}>
+    <PartsSvg width={width} height={height} label={said(drawing.title)} style={style}>
       {inside}
     </PartsSvg>
   ) : (
-    <svg width={width} height={height} role="img" aria-label={drawing.title} style={style}>
+    <svg width={width} height={height} role="img" aria-label={said(drawing.title)} style={style}>
       {inside}
     </svg>
   );
@@ -111,7 +112,7 @@ function Shown({ shape, page }: { shape: Shape; page: Page }) {
     case 'mark':
       return (
         <g>
-          {shape.tip !== undefined && <title>{shape.tip}</title>}
+          {shape.tip !== undefined && <title>{said(shape.tip)}</title>}
           <MarkSign
             mark={shape.mark}
             at={page.at(shape.at)}
@@ -183,12 +184,12 @@ function Named({ part, page }: { part: DrawnPart; page: Page }) {
     <Shown key={keyOf(shape, index)} shape={shape} page={inner} />
   ));
   if (!use || page.still) return <g pointerEvents="none">{shapes}</g>;
-  const tip = use.tip ?? part.tip;
+  const tip = use.tip ?? (part.tip === undefined ? undefined : said(part.tip));
   return (
     <Part
       of={refKey(part.ref)}
       {...{ [`data-${part.ref.kind}`]: part.tag }}
-      label={`${part.name}${use.hint === undefined ? '' : `; ${use.hint}`}`}
+      label={`${said(part.name)}${use.hint === undefined ? '' : `; ${use.hint}`}`}
       picked={use.picked ?? false}
       onPick={use.onPick}
       moved={use.moved}

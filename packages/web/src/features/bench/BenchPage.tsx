@@ -11,7 +11,7 @@ import { PracticeView } from './PracticeView.tsx';
 import { SawPracticeView } from './SawPracticeView.tsx';
 import { SheetView } from './SheetView.tsx';
 import { lengthFieldsOf } from './length-fields.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 const PRACTICE = 'practice';
 /** Groups of core's sheets, by their names there. */
@@ -23,7 +23,7 @@ const GROUPS = [...new Set(benchSheets.map((sheet) => sheet.group))];
 
 /** What can be opened in a group: its sheets, and practice beside the simulator. */
 const entriesOf = (group: string): { readonly key: string; readonly name: string }[] => [
-  ...benchSheets.filter((sheet) => sheet.group === group),
+  ...benchSheets.filter((sheet) => sheet.group === group).map(({ key, name }) => ({ key, name: said(name) })),
   ...(group === PRACTICE_GROUP ? [{ key: PRACTICE, name: t('practice') }] : []),
   ...(group === SAW_GROUP ? [{ key: AT_SAW, name: t('try it: how would you set it?') }] : []),
 ];
@@ -41,7 +41,7 @@ export function BenchPage() {
   const current = sheetKey === PRACTICE || sheetKey === AT_SAW ? sheetKey : sheet.key;
   const query = params.size > 0 ? `?${params.toString()}` : '';
   useEffect(() => keepBench(bench), [bench]);
-  useTitle(current === PRACTICE || current === AT_SAW ? t('Practice') : sheet.name, t('Bench'));
+  useTitle(current === PRACTICE || current === AT_SAW ? t('Practice') : said(sheet.name), t('Bench'));
   // Opened from a job, the Bench speaks that job's unit.
   const jobUnit = job?.unit;
   useEffect(() => {
@@ -81,7 +81,7 @@ export function BenchPage() {
         <nav className="bench-list panel" aria-label={t('Questions')}>
           {GROUPS.map((group) => (
             <div key={group}>
-              <h2>{group}</h2>
+              <h2>{said(group)}</h2>
               {entriesOf(group).map(({ key, name }) => (
                 <Link
                   key={key}
@@ -100,7 +100,7 @@ export function BenchPage() {
           size="md"
           value={current}
           data={GROUPS.map((group) => ({
-            group,
+            group: said(group),
             items: entriesOf(group).map(({ key, name }) => ({ value: key, label: name })),
           }))}
           onChange={(event) => void navigate(`/bench/${event.currentTarget.value}${query}`)}

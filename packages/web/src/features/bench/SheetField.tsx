@@ -7,6 +7,7 @@ import {
   type Slide,
   type Unit,
 } from '@long-miter/core';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly field: Field;
@@ -42,21 +43,22 @@ const LABEL = { fz: 'sm', lh: 1.25, mb: 3 };
 
 /** One field of a sheet: a figure, with a slider where it is one to play with, or a choice. */
 export function SheetField({ field, text, unit, fault, onText }: Props) {
+  const label = said(field.label);
   if (field.kind === 'choice') {
-    const data = field.options!.map(({ value, label }) => ({ value, label }));
+    const data = field.options!.map((one) => ({ value: one.value, label: said(one.label) }));
     const short = data.length <= 3 && data.every((one) => one.label.length <= 16);
     return short ? (
       <Stack gap={3}>
         <Text size="sm" fw={500}>
-          {field.label}
+          {label}
         </Text>
-        <SegmentedControl fullWidth aria-label={field.label} data={data} value={text} onChange={onText} />
+        <SegmentedControl fullWidth aria-label={label} data={data} value={text} onChange={onText} />
       </Stack>
     ) : (
       <NativeSelect
         size="md"
         style={data.some((one) => one.label.length > 17) ? { gridColumn: '1 / -1' } : undefined}
-        label={field.label}
+        label={label}
         labelProps={LABEL}
         data={data}
         value={text}
@@ -71,7 +73,7 @@ export function SheetField({ field, text, unit, fault, onText }: Props) {
     <div style={field.kind === 'lengths' ? { gridColumn: '1 / -1' } : undefined}>
       <TextInput
         size="md"
-        label={field.label}
+        label={label}
         labelProps={LABEL}
         value={text}
         autoComplete="off"
@@ -98,7 +100,7 @@ export function SheetField({ field, text, unit, fault, onText }: Props) {
           step={slide.step}
           value={Math.min(slide.to, Math.max(slide.from, value ?? slide.from))}
           onChange={(next) => onText(slideText(field, next, unit))}
-          thumbLabel={`${field.label}, slider`}
+          thumbLabel={t('{label}, slider', { label })}
         />
       )}
     </div>

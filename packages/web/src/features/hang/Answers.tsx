@@ -13,7 +13,7 @@ import {
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
 import { AskLength } from '../../shared/AskLength.tsx';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly line: HangLine;
@@ -68,13 +68,13 @@ export function Answers({ line, file, shop, unit, session }: Props) {
       <Stack gap={6}>
         <Text fw={650}>
           {t('It waits for a measure in place. {how} The figures say {figure}.', {
-            how,
+            how: said(how),
             figure: formatWithUnit(figure, unit),
           })}
         </Text>
         {length(
-          label,
-          'Measured',
+          said(label),
+          t('Measured'),
           (measured) => note({ kind: 'measured-in-place', tag, near: nearOf(measured) }),
           t('the saw gets it at once'),
         )}

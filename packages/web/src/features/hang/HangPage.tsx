@@ -222,7 +222,7 @@ function Card({
       )}
       {glued.map((text) => (
         <Text key={text} fw={600}>
-          {text}
+          {said(text)}
         </Text>
       ))}
       {children}
@@ -239,7 +239,7 @@ function Card({
         ))}
       {notes.map((text) => (
         <Text key={text} size="sm">
-          {text}
+          {said(text)}
         </Text>
       ))}
       {room && (

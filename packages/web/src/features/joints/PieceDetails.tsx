@@ -21,7 +21,7 @@ import type { EditSurvey } from '../../session/use-sheet.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
 import { endText } from '../../shared/joint-words.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly piece: Piece;
@@ -97,7 +97,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       <div>
         {piece.reason.map((line) => (
           <Text key={line} size="sm">
-            {line}
+            {said(line)}
           </Text>
         ))}
       </div>

@@ -5,17 +5,17 @@ import { errorOf, useRuleSetsQuery } from '../../api/api.ts';
 import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 /** What a set says otherwise than is usual, by the names of its rules. */
 function saidOf(rules: HouseRulesInput): string {
-  const said = Object.entries(rules).map(([key, value]) => {
-    const name = RULE_NOTES.find((note) => note.key === key)?.name ?? key;
+  const parts = Object.entries(rules).map(([key, value]) => {
+    const name = said(RULE_NOTES.find((note) => note.key === key)?.name ?? key);
     return typeof value === 'object'
       ? name
       : `${name}: ${value === true ? 'yes' : value === false ? 'no' : value}`;
   });
-  return said.length === 0 ? t('all as usual') : said.join(' · ');
+  return parts.length === 0 ? t('all as usual') : parts.join(' · ');
 }
 
 /** The crew's sets of house rules: how each differs from what is usual. They are taken into a job on its Joints page. */

@@ -36,7 +36,7 @@ import { useCommands } from '../../session/use-commands.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { RuleField } from './RuleField.tsx';
 import { useComparison } from './use-comparison.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -163,10 +163,10 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
           {notes.map((note) => (
             <Table.Tr key={note.key}>
               <Table.Td style={{ verticalAlign: 'top' }}>
-                <Text fw={650}>{note.name}</Text>
-                <Text size="sm">{note.what}</Text>
+                <Text fw={650}>{said(note.name)}</Text>
+                <Text size="sm">{said(note.what)}</Text>
                 <Text size="sm" c="dimmed">
-                  {note.why}
+                  {said(note.why)}
                 </Text>
               </Table.Td>
               <Table.Td w={230} style={{ verticalAlign: 'top' }}>
@@ -278,7 +278,7 @@ function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: House
   const [chosen, setChosen] = useState('');
   const all = [
     ...own.map((set) => ({ key: set.id, name: set.name, rules: set.rules })),
-    ...RULE_SCHOOLS.map((school) => ({ key: school.name, name: school.name, rules: school.rules })),
+    ...RULE_SCHOOLS.map((school) => ({ key: school.name, name: said(school.name), rules: school.rules })),
   ];
   const keepOwn = async (): Promise<void> => {
     const done = await keep({ name, rules: draft });

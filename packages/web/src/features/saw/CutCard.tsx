@@ -176,12 +176,12 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
         <div className="cut-keep">{t('waits')}</div>
       </div>
       <Text size="lg">
-        {t('{how} The figures say', { how })} <Typeset text={formatWithUnit(figure, unit)} />.
+        {t('{how} The figures say', { how: said(how) })} <Typeset text={formatWithUnit(figure, unit)} />.
       </Text>
       <CommitField
         size="lg"
         mt={8}
-        label={label}
+        label={said(label)}
         text=""
         onCommit={(text) => (text.trim() === '' ? undefined : parseFault(text, unit))}
         onEnter={() => undefined}

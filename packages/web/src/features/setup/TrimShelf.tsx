@@ -17,7 +17,7 @@ import { useDropTrimMutation, useKeepTrimMutation } from '../../session/commands
 import { useWhyNot } from '../../session/rights.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 const say = (done: { error?: unknown }): void => {
   if (done.error !== undefined) notifications.show({ color: 'red', message: errorOf(done.error).detail });
@@ -115,7 +115,7 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
           <Text>
             <Typeset
               text={t('{use} · face {width} · {thickness} thick{sprung} · {material}, {finish}', {
-                use: USE[profile.use] ?? profile.use,
+                use: USE[profile.use] ?? said(profile.use),
                 width: formatWithUnit(profile.width, unit),
                 thickness: formatWithUnit(profile.thickness, unit),
                 sprung:

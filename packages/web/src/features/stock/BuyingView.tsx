@@ -18,7 +18,7 @@ import { SecondTrip } from './SecondTrip.tsx';
 import { Suppliers } from './Suppliers.tsx';
 import { NumberField, SizeField } from '../../shared/SettledField.tsx';
 import { useCommands, type Commands } from '../../session/use-commands.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -196,12 +196,12 @@ function Materials({
         <Table.Tbody>
           {materialsOf(file, plan, rules).map((line) => (
             <Table.Tr key={line.what}>
-              <Table.Td fw={650}>{line.what}</Table.Td>
+              <Table.Td fw={650}>{said(line.what)}</Table.Td>
               <Table.Td ta="right" style={{ whiteSpace: 'nowrap' }}>
                 {amountText(line.amount, line.unit)}
                 {line.packs === undefined ? '' : `: ${line.packs} ${line.pack}`}
               </Table.Td>
-              <Table.Td c="dimmed">{line.rule}</Table.Td>
+              <Table.Td c="dimmed">{said(line.rule)}</Table.Td>
             </Table.Tr>
           ))}
         </Table.Tbody>
