@@ -115,6 +115,23 @@ test('what if: the other plan stands beside the one in force, and the job stays 
   expect(faults).toEqual([]);
 });
 
+test('what if: a plan that cannot hold everything says so, and is not called cheaper', async ({ page }) => {
+  test.setTimeout(90_000);
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Fernhollow Schoolhouse' }).first().click();
+  await page.getByRole('link', { name: 'Stock', exact: true }).click();
+  await view(page, 'What if');
+  await expect(page.getByRole('region', { name: 'The plan in force' })).toContainText('sticks bought', {
+    timeout: 45_000,
+  });
+  await page.getByRole('button', { name: 'No splices' }).click();
+  const other = page.getByRole('region', { name: 'The other plan' });
+  // Walls of 236 in, and no stick is longer than 192.
+  await expect(other.getByRole('alert').first()).toContainText(/236/, { timeout: 45_000 });
+  await expect(other).toContainText('does not compare with the plan in force');
+  await expect(other).not.toContainText(/USD less/);
+});
+
 test('in the Library a supplier is added and taken out, and asked what our trims cost', async ({ page }) => {
   const { faults } = watchPage(page);
   await planned(page, 'Priced', ['120', '96', '120', '96']);

@@ -17,6 +17,8 @@ export interface PlanFigures {
   readonly sawChanges: number;
   readonly lowerBound: number;
   readonly proven: boolean;
+  /** Why something of the job is not in the plan, each reason once; empty where the plan holds everything. */
+  readonly without: readonly string[];
 }
 
 /** How often the saw is set anew when the sticks are cut in order: two ends of one parting need one setting. */
@@ -53,8 +55,13 @@ export function planFigures(plan: PlanFile): PlanFigures {
     sawChanges: changesOf(plan),
     lowerBound: sum(plan.bounds, (bound) => bound.lowerBound),
     proven: plan.bounds.every((bound) => bound.proven),
+    without: [...new Set(plan.refused.map((one) => one.text))],
   };
 }
+
+/** Whether two plans hold the same: only then do their sums say which is the better one. */
+export const comparable = (a: PlanFigures, b: PlanFigures): boolean =>
+  a.without.length === b.without.length && a.without.every((text) => b.without.includes(text));
 
 /** Money and waste of one group of sticks, for a chart. */
 export interface StockShare {

@@ -9,6 +9,7 @@ import {
   leavings,
   materialsOf,
   orderList,
+  comparable,
   planFigures,
   ruleOfThumb,
   stockShares,
@@ -152,6 +153,24 @@ describe('what is left', () => {
 });
 
 describe('the figures of a plan', () => {
+  test('say why something is not in it; two plans compare only where they hold the same', () => {
+    const long = simpleJob([{ length: 250 }], { closed: false, job: { houseRules: { minPiece: 200 } } });
+    const small = {
+      ...simpleJob([{ length: 100 }], { closed: false }).rooms[0]!,
+      id: 'small',
+      name: 'Small',
+    };
+    const half = planFigures(planOf({ ...long, rooms: [...long.rooms, small] }));
+    const alone = planFigures(planOf({ ...long, rooms: [small] }));
+    expect(half.without).toEqual([expect.stringContaining('250 in')]);
+    // What is in it costs the same, and it says nothing of the larger job.
+    expect([half.cost, alone.without]).toEqual([alone.cost, []]);
+    expect([comparable(half, alone), comparable(half, half), comparable(alone, alone)]).toEqual([
+      false,
+      true,
+      true,
+    ]);
+  });
   test('add up, also by profile and by length', () => {
     const plan = planOf(square());
     const figures = planFigures(plan);

@@ -86,7 +86,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
 
 /** The plan in one line: what it costs, how many sticks, and how sure that is. */
 export function Headline({ plan, working }: { plan: PlanFile; working: boolean }) {
-  const { proven, lowerBound, sticks, bought } = planFigures(plan);
+  const { proven, lowerBound, sticks, bought, without } = planFigures(plan);
   const above = plan.cost.total - lowerBound;
   const sure = working
     ? t('still looking')
@@ -97,6 +97,7 @@ export function Headline({ plan, working }: { plan: PlanFile; working: boolean }
     <Title order={2} size="h3">
       {formatMoney(plan.cost.total, plan.coin)} · {t('{count} sticks', { count: sticks })}
       {bought === sticks ? '' : t(', {bought} bought', { bought })} · {sure}
+      {without.length > 0 && t(', but not with everything in it')}
     </Title>
   );
 }
@@ -115,6 +116,7 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
   return (
     <div role="status">
       <Text fw={650}>
+        {summary.without.length > 0 && `${t('Not everything is in this plan; of what is:')} `}
         {summary.proven
           ? t('Proven: no plan of this stock costs less than {total}{around}.', {
               total: formatMoney(plan.cost.total, plan.coin),

@@ -6,6 +6,7 @@ import {
   formatWithUnit,
   coinOfJob,
   kerfOf,
+  comparable,
   planFigures,
   sawOf,
   sticksMoved,
@@ -26,7 +27,7 @@ import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { Sticks } from './Sticks.tsx';
 import { useVariation } from './use-variation.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -71,6 +72,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         </Title>
         {plan ? (
           <>
+            <Without of={planFigures(plan)} against={undefined} />
             <Figures of={planFigures(plan)} job={job} coin={coin} />
             <Sticks
               plan={plan}
@@ -135,11 +137,14 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
                 {found.variation.kind === 'keep-sticks' && plan && (
                   <Text fw={600}>{movedWords(before, plan, found.plan)}</Text>
                 )}
+                <Without of={planFigures(found.plan)} against={plan && planFigures(plan)} />
                 <Figures
                   of={planFigures(found.plan)}
                   job={job}
                   coin={coin}
-                  {...(plan ? { against: planFigures(plan) } : {})}
+                  {...(plan && comparable(planFigures(found.plan), planFigures(plan))
+                    ? { against: planFigures(plan) }
+                    : {})}
                 />
                 <Sticks
                   plan={found.plan}
@@ -154,6 +159,24 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         )}
       </section>
     </main>
+  );
+}
+
+/** What of the job is not in a plan, and that its sums say nothing then beside one that has it. */
+function Without({ of, against }: { of: PlanFigures; against: PlanFigures | undefined }) {
+  return (
+    <>
+      {of.without.map((text) => (
+        <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
+          {said(text)}
+        </Text>
+      ))}
+      {against && !comparable(of, against) && (
+        <Text fw={600}>
+          {t('This plan is without that: what it costs does not compare with the plan in force.')}
+        </Text>
+      )}
+    </>
   );
 }
 
