@@ -99,8 +99,8 @@ export function tooLong(
       [run],
       'too-long',
       length === undefined
-        ? `${name({ kind: 'wall', id })} of "${item.profile.id}" cannot be made of pieces that fit the sticks (longest ${longest}): add a longer one${whole ? ' or allow its splice' : ' or more places for splices'}`
-        : `piece ${name({ kind: 'blank', id })} of "${item.profile.id}" (${size(length)}) fits no stick (longest ${longest}): add a longer one`,
+        ? `${name({ kind: 'wall', id })} of ${item.profile.name} cannot be made of pieces that fit the sticks (longest ${longest}): add a longer one${whole ? ' or allow its splice' : ' or more places for splices'}`
+        : `piece ${name({ kind: 'blank', id })} of ${item.profile.name} (${size(length)}) fits no stick (longest ${longest}): add a longer one`,
     );
   });
 }

@@ -164,17 +164,28 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
 
 /** What of the job is not in a plan, and that its sums say nothing then beside one that has it. */
 function Without({ of, against }: { of: PlanFigures; against: PlanFigures | undefined }) {
+  const [first, ...more] = of.without;
   return (
     <>
-      {of.without.map((text) => (
-        <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
-          {said(text)}
-        </Text>
-      ))}
       {against && !comparable(of, against) && (
-        <Text fw={600}>
-          {t('This plan is without that: what it costs does not compare with the plan in force.')}
+        <Text fw={650}>
+          {of.without.length > 0
+            ? t('Not everything is in this plan: what it costs does not compare with the plan in force.')
+            : t('The plan in force does not hold everything: the costs do not compare.')}
         </Text>
+      )}
+      {first !== undefined && (
+        <div role="alert" style={{ color: 'var(--lm-bad)' }}>
+          <Text fw={600}>{said(first)}</Text>
+          {more.length > 0 && (
+            <details>
+              <summary>{t('and {count} more', { count: more.length })}</summary>
+              {more.map((text) => (
+                <Text key={text}>{said(text)}</Text>
+              ))}
+            </details>
+          )}
+        </div>
       )}
     </>
   );
