@@ -18,7 +18,8 @@ import type { EditSurvey } from '../../session/use-sheet.ts';
 import { later } from '../../words/later.ts';
 import { t } from '../../words/t.ts';
 
-interface Props {
+/** The side of an opening that is dressed, and how its room is changed. */
+export interface Dressing {
   readonly job: JobRecord;
   readonly rules: HouseRules;
   readonly wallIndex: number;
@@ -39,7 +40,7 @@ const PART_WORDS: Readonly<Record<PartStock, string>> = {
 };
 
 /** What one side of an opening is dressed with. What is left to the house rule says what that is. */
-export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Props) {
+export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Dressing) {
   const { addProfile, setRules } = useCommands(job.id);
   const { profiles } = job.settings;
   const { unit } = job;

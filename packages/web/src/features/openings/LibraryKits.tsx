@@ -1,32 +1,16 @@
 import { Button, Group, NativeSelect, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import {
-  changeOpening,
-  inLibrary,
-  libraryKitOf,
-  takeKit,
-  type HouseRules,
-  type JobRecord,
-  type Opening,
-  type SideName,
-  type StockLine,
-} from '@long-miter/core';
+import { changeOpening, inLibrary, libraryKitOf, takeKit, type StockLine } from '@long-miter/core';
 import { errorOf, useLibraryKitsQuery, useLibraryTrimsQuery } from '../../api/api.ts';
 import { useDropKitMutation, useKeepKitMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
-import type { EditSurvey } from '../../session/use-sheet.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { t } from '../../words/t.ts';
+import type { Dressing } from './KitEditor.tsx';
 
-interface Props {
-  readonly job: JobRecord;
-  readonly rules: HouseRules;
-  readonly wallIndex: number;
-  readonly opening: Opening;
-  readonly side: SideName;
-  readonly edit: EditSurvey;
+interface Props extends Dressing {
   /** Takes the last edit of the room back. */
   readonly onUndo: () => void;
 }

@@ -116,17 +116,20 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
               )}
             </Group>
             {!found.final &&
-              Object.entries(found.progress).map(([profile, steps]) => (
-                <div key={profile}>
-                  <Text size="sm" c="dimmed">
-                    {t('best so far {cost}, cannot be below {lowerBound}', {
-                      cost: formatMoney(steps.at(-1)!.cost, coin),
-                      lowerBound: formatMoney(steps.at(-1)!.lowerBound, coin),
-                    })}
-                  </Text>
-                  <ProgressLines steps={steps} />
-                </div>
-              ))}
+              Object.entries(found.progress)
+                .filter(([, steps]) => steps.at(-1)!.cost > steps.at(-1)!.lowerBound)
+                .map(([profile, steps]) => (
+                  <div key={profile}>
+                    <Text size="sm" c="dimmed">
+                      {t('{profile}: best so far {cost}, cannot be below {lowerBound}', {
+                        profile: file.profiles.find((one) => one.id === profile)?.name ?? profile,
+                        cost: formatMoney(steps.at(-1)!.cost, coin),
+                        lowerBound: formatMoney(steps.at(-1)!.lowerBound, coin),
+                      })}
+                    </Text>
+                    <ProgressLines steps={steps} />
+                  </div>
+                ))}
             {found.issues.map((issue) => (
               <Text key={issue.text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
                 {issue.text}
@@ -322,7 +325,7 @@ function Figures({
               </Table.Td>
               {against && (
                 <Table.Td ta="right" c="dimmed">
-                  {Math.abs(change) < 1e-9 ? (
+                  {show(Math.abs(change)) === show(0) ? (
                     t('the same')
                   ) : (
                     <Typeset text={`${show(Math.abs(change))} ${change > 0 ? t('more') : t('less')}`} />
