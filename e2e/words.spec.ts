@@ -48,7 +48,7 @@ test.describe('in a British browser', () => {
 test.describe('in a British browser, the British job', () => {
   test.use({ locale: 'en-GB' });
   const AMERICAN =
-    /\b(?:cope[sd]?|coping|miters?|mitered|mitering|sticks?|shoe|crown|casing|base|neighbors?|centers?|colors?|molding|millimeters?)\b/i;
+    /\b(?:cope[sd]?|coping|miters?|mitered|mitering|sticks?|shoe|crowns?|casings?|base|neighbors?|centers?|colors?|molding|millimeters?)\b/i;
   test('has no American word on any screen, seen or spoken', async ({ page }) => {
     test.setTimeout(120_000);
     await page.goto('/');

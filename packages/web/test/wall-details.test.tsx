@@ -10,11 +10,15 @@ import { Readings } from '../src/features/walk/Readings.tsx';
 import { StudsEditor } from '../src/features/walk/StudsEditor.tsx';
 import { ThingsEditor } from '../src/features/walk/ThingsEditor.tsx';
 import { WallActions } from '../src/features/walk/WallActions.tsx';
+import { setVocabulary } from '../src/words/vocabulary.ts';
 import { stubBrowser } from './support/browser.tsx';
 import { rectangle, showSheet, type Harness } from './support/sheet.tsx';
 
 beforeAll(stubBrowser);
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  setVocabulary(undefined);
+});
 
 /** Types a text into a field in one go; edits are drawn before the test goes on. */
 const put = (field: HTMLElement, text: string): Promise<void> =>
@@ -218,6 +222,16 @@ describe('openings', () => {
       ['40', 'fixed casing'],
       ['36 7/8', 'fixed casing'],
     ]);
+  });
+  test('in a British job it is written in British words and kept under the name that files have', async () => {
+    setVocabulary('uk');
+    const h = start();
+    fireEvent.click(screen.getByRole('switch', { name: 'architrave is fixed' }));
+    await put(screen.getByLabelText('from left'), '40');
+    await put(screen.getByLabelText('over architraves'), '36 7/8');
+    await click('Add');
+    const kept = Object.values(h.sheet().notes.readings!).map(([note]) => note!.how);
+    expect(kept).toEqual(['fixed casing', 'fixed casing']);
   });
   test('a width that the casings alone fill is refused', async () => {
     const h = start();

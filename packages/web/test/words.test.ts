@@ -15,6 +15,12 @@ describe('a text', () => {
     setVocabulary('us');
     expect(t('{name}: cut sheet by stick', { name: 'The base' })).toBe('The base: cut sheet by stick');
   });
+  test('is filled in by its own names, be they words of the trade', () => {
+    setVocabulary('uk');
+    expect(
+      t('{name}: {sticks} sticks, {cost} {change}', { name: 'A', sticks: 2, cost: 'c', change: 'd' }),
+    ).toBe('A: 2 lengths, c d');
+  });
   test('is one thing about one, another about many', () => {
     expect(t('{count} sticks', { count: 1 })).toBe('1 stick');
     expect(t('{count} sticks', { count: 0 })).toBe('0 sticks');

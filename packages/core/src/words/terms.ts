@@ -56,6 +56,8 @@ const SPOKEN = new Map<string, string>([
   ['mitering', 'mitring'],
   ['copes', 'scribes'],
   ['coping', 'scribing'],
+  ['casings', 'architraves'],
+  ['crowns', 'cornices'],
 ]);
 /** Spelled otherwise, the same word. */
 const SPELLED: readonly (readonly [string, string])[] = [

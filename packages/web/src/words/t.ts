@@ -43,6 +43,7 @@ void catalogue.init({
 const figures = new Intl.NumberFormat(language, { maximumFractionDigits: 20 });
 const forms = new Intl.PluralRules(language);
 const found = new Map<string, string>();
+const BLANK = /(\{\w+\})/;
 
 /** What stands in the catalogue for a text, in the trade's words of now. */
 function entry(text: string, count: number | undefined): string {
@@ -50,7 +51,11 @@ function entry(text: string, count: number | undefined): string {
   const known = found.get(key);
   if (known !== undefined) return known;
   const whole = catalogue.t(text, { skipInterpolation: true, ...(count === undefined ? {} : { count }) });
-  const made = spoken(whole, vocabularyNow());
+  // Names in braces are ours, not the trade's: they stay as they are.
+  const made = whole
+    .split(BLANK)
+    .map((part, index) => (index % 2 === 1 ? part : spoken(part, vocabularyNow())))
+    .join('');
   found.set(key, made);
   return made;
 }

@@ -12,6 +12,7 @@ import {
 } from '@long-miter/core';
 import { sheetEditor } from '../../session/edit-sheet.ts';
 import type { Store } from '../../session/store.ts';
+import { later } from '../../words/later.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -43,7 +44,7 @@ export function Findings({ job, told: { findings, saw } }: Props) {
           typed: { ...sheet.typed, [at]: text },
         },
         at,
-        { text, value: reading, how: t('open joint') },
+        { text, value: reading, how: later('open joint') },
       );
     });
   };

@@ -84,7 +84,7 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Dressi
           label: byRule === undefined ? t('none') : t('house rule: {nameOf}', { nameOf: nameOf(byRule) }),
         },
         ...stockFor(profiles, key).map((profile) => ({ value: profile.id, label: profile.name })),
-        { value: ADD, label: t('add {key} to the job', { key: PART_WORDS[key] }) },
+        { value: ADD, label: t('add {key} to the job', { key: t(PART_WORDS[key]) }) },
       ]}
       onChange={(event) => {
         const chosen = event.currentTarget.value;

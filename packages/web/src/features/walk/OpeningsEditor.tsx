@@ -23,6 +23,7 @@ import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
 import { OpeningMore } from './OpeningMore.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
+import { later } from '../../words/later.ts';
 import { t } from '../../words/t.ts';
 
 const KINDS = [
@@ -237,7 +238,7 @@ const NewOpening = memo(function NewOpening({
                         {
                           text: text.trim(),
                           value: key === 'at' ? at.value.value : width.value.value,
-                          how: t('fixed casing'),
+                          how: later('fixed casing'),
                         },
                       ],
                     ]),

@@ -25,7 +25,8 @@ import {
 } from '@long-miter/core';
 import { kindOf, readReading, textOf } from './readings.ts';
 import type { EditSheet } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import { later } from '../../words/later.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly at: string;
@@ -54,7 +55,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
   const current: ReadingNote = {
     text: typed[at] ?? (typeof reading === 'number' ? String(reading) : textOf(reading)),
     value: reading,
-    how: t('first reading'),
+    how: later('first reading'),
   };
   const read = (): Result<ReadingNote['value']> => {
     if (typeof reading !== 'number')
@@ -91,7 +92,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
           <Radio
             size="sm"
             name={at}
-            label={`${shown(note.value)}, ${note.how}`}
+            label={`${shown(note.value)}, ${said(note.how)}`}
             checked={sameValue(note.value, reading)}
             onChange={() => use(note)}
           />
@@ -99,7 +100,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
             size={28}
             variant="subtle"
             color="gray"
-            aria-label={t('Forget the reading {text}, {how}', { text: note.text, how: note.how })}
+            aria-label={t('Forget the reading {text}, {how}', { text: note.text, how: said(note.how) })}
             onClick={() => editSheet((sheet) => dropReading(sheet, at, i))}
           >
             <IconTrash size={15} />
@@ -146,7 +147,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         <NativeSelect
           size="sm"
           aria-label={t('How the {what} was read', { what })}
-          data={[...ways]}
+          data={ways.map((one) => ({ value: one, label: said(one) }))}
           value={how}
           onChange={(event) => setHow(event.currentTarget.value)}
         />

@@ -21,6 +21,7 @@ import { FieldScope, halfWritten } from '../../shared/half-written.ts';
 import { onReading } from '../../shared/readings-in.ts';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSheet } from '../../session/use-sheet.ts';
+import { later } from '../../words/later.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -54,7 +55,7 @@ function keep(
               readings: {
                 ...sheet.notes.readings,
                 [at]: [
-                  { text: `${entry.typed} − ${offset}`, value: entry.length, how: t('tape from a mark') },
+                  { text: `${entry.typed} − ${offset}`, value: entry.length, how: later('tape from a mark') },
                 ],
               },
             },
