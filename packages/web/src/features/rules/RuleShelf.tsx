@@ -13,7 +13,7 @@ function saidOf(rules: HouseRulesInput): string {
     const name = said(RULE_NOTES.find((note) => note.key === key)?.name ?? key);
     return typeof value === 'object'
       ? name
-      : `${name}: ${value === true ? 'yes' : value === false ? 'no' : value}`;
+      : `${name}: ${value === true ? t('yes') : value === false ? t('no') : said(String(value))}`;
   });
   return parts.length === 0 ? t('all as usual') : parts.join(' · ');
 }

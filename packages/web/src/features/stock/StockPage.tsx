@@ -1,15 +1,17 @@
 import { SegmentedControl, Text, Title } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import type { JobFile, JobRecord, Piece } from '@long-miter/core';
 import { BuyingView } from './BuyingView.tsx';
-import { ChartsView } from './ChartsView.tsx';
 import { StockEditor } from './StockEditor.tsx';
 import { SticksView } from './SticksView.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
 import { WhatIfView } from './WhatIfView.tsx';
 import { later } from '../../words/later.ts';
 import { t } from '../../words/t.ts';
+
+/** Charts are fetched when they are looked at. */
+const ChartsView = lazy(async () => ({ default: (await import('./ChartsView.tsx')).ChartsView }));
 
 interface Props {
   readonly job: JobRecord;
@@ -49,7 +51,11 @@ export function StockPage({ job, file, live, onPiece, rack }: Props) {
       </section>
       {view === 'sticks' && <SticksView job={job} file={file} live={live} onPiece={onPiece} />}
       {view === 'what-if' && <WhatIfView job={job} file={file} plan={live.plan} onPiece={onPiece} />}
-      {view === 'figures' && <ChartsView job={job} file={file} plan={shown} />}
+      {view === 'figures' && (
+        <Suspense fallback={<main className="work" aria-busy="true" />}>
+          <ChartsView job={job} file={file} plan={shown} />
+        </Suspense>
+      )}
       {view === 'sale' && (
         <main className="panel scroll for-sale" aria-label={t('For sale')} tabIndex={0}>
           <Title order={2} size="h4">
