@@ -110,6 +110,13 @@ test('what if: the other plan stands beside the one in force, and the job stays 
   await expect(
     page.getByRole('region', { name: 'Money' }).locator('.recharts-bar-rectangle').first(),
   ).toBeVisible();
+  // Money on the axis as it is written, not in cents.
+  await expect(
+    page
+      .getByRole('region', { name: 'Money' })
+      .locator('svg text', { hasText: /^\d+\.00 / })
+      .first(),
+  ).toBeVisible();
   await expect(page.getByRole('region', { name: 'Length' })).toContainText('ends up in no piece');
   await accessible(page);
   expect(faults).toEqual([]);

@@ -117,6 +117,10 @@ const USED: readonly Series[] = [
 ];
 const COST: readonly Series[] = [{ key: 'cost', name: t('cost'), fill: 'var(--lm-picked)' }];
 
+/** How many names have room beside one another, and the height that they take aslant, in pixels. */
+const SIDE_BY_SIDE = 3;
+const NAMES = 112;
+
 function Chart({
   data,
   bars,
@@ -128,13 +132,24 @@ function Chart({
   format: (value: unknown) => string;
   height?: number;
 }) {
+  // Names of many bars stand aslant, so that none lies over another.
+  const many = data.length > SIDE_BY_SIDE;
   return (
-    <div style={{ height }}>
+    <div style={{ height: many ? height + NAMES : height }}>
       <ResponsiveContainer width="100%" height="100%">
         <BarChart data={[...data]} margin={{ top: 10, right: 12, bottom: 4, left: 12 }}>
           <CartesianGrid vertical={false} stroke="var(--lm-line)" />
-          <XAxis dataKey="name" tick={{ fill: 'var(--mantine-color-text)', fontSize: 13 }} interval={0} />
-          <YAxis tick={{ fill: 'var(--mantine-color-text)', fontSize: 13 }} width={64} />
+          <XAxis
+            dataKey="name"
+            tick={{ fill: 'var(--mantine-color-text)', fontSize: 12 }}
+            interval={0}
+            {...(many ? { angle: -45, textAnchor: 'end', height: NAMES } : {})}
+          />
+          <YAxis
+            tick={{ fill: 'var(--mantine-color-text)', fontSize: 13 }}
+            width={92}
+            tickFormatter={format}
+          />
           <Tooltip
             formatter={format as never}
             contentStyle={{ background: 'var(--lm-panel)', border: '1px solid var(--lm-line)' }}
