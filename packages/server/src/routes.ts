@@ -6,7 +6,6 @@ import { deviceRoutes } from './features/devices/routes.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { documentRoutes } from './features/documents/routes.ts';
 import { jobRoutes } from './features/jobs/routes.ts';
-import { kitRoutes } from './features/library/kits.ts';
 import { libraryRoutes } from './features/library/routes.ts';
 import { rackRoutes } from './features/rack/routes.ts';
 import { ruleRoutes } from './features/rules/routes.ts';
@@ -37,7 +36,6 @@ export const routeTable = (
   ...ruleRoutes,
   ...sawRoutes,
   ...libraryRoutes,
-  ...kitRoutes,
   ...shopRoutes,
   ...documentRoutes,
   ...supplierRoutes(suppliers),

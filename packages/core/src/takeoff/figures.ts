@@ -59,9 +59,13 @@ export function planFigures(plan: PlanFile): PlanFigures {
   };
 }
 
-/** Whether two plans hold the same: only then do their sums say which is the better one. */
-export const comparable = (a: PlanFigures, b: PlanFigures): boolean =>
-  a.without.length === b.without.length && a.without.every((text) => b.without.includes(text));
+/** Whether two plans of a job lack the same runs, or none: only then do their sums say which is the better one. */
+export function comparable(a: PlanFile, b: PlanFile): boolean {
+  const lacking = ({ refused }: PlanFile): Set<string> =>
+    new Set(refused.map(({ profile, room, trim }) => JSON.stringify([profile, room, trim])));
+  const [one, other] = [lacking(a), lacking(b)];
+  return one.size === other.size && [...one].every((run) => other.has(run));
+}
 
 /** Money and waste of one group of sticks, for a chart. */
 export interface StockShare {

@@ -160,16 +160,24 @@ describe('the figures of a plan', () => {
       id: 'small',
       name: 'Small',
     };
-    const half = planFigures(planOf({ ...long, rooms: [...long.rooms, small] }));
-    const alone = planFigures(planOf({ ...long, rooms: [small] }));
-    expect(half.without).toEqual([expect.stringContaining('250 in')]);
+    const half = planOf({ ...long, rooms: [...long.rooms, small] });
+    const alone = planOf({ ...long, rooms: [small] });
+    expect(planFigures(half).without).toEqual([expect.stringContaining('250 in')]);
     // What is in it costs the same, and it says nothing of the larger job.
-    expect([half.cost, alone.without]).toEqual([alone.cost, []]);
+    expect([planFigures(half).cost, planFigures(alone).without]).toEqual([planFigures(alone).cost, []]);
     expect([comparable(half, alone), comparable(half, half), comparable(alone, alone)]).toEqual([
       false,
       true,
       true,
     ]);
+    // The same run is lacking, whatever the longest stick is that the reason names.
+    const shorter = planOf({
+      ...long,
+      rooms: [...long.rooms, small],
+      stock: long.stock.filter((item) => item.length < 190),
+    });
+    expect(planFigures(shorter).without).not.toEqual(planFigures(half).without);
+    expect(comparable(half, shorter)).toBe(true);
   });
   test('add up, also by profile and by length', () => {
     const plan = planOf(square());

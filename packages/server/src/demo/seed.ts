@@ -12,8 +12,7 @@ import {
 } from '@long-miter/core';
 import { storeJobFile } from '../features/jobs/service.ts';
 import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
-import { keepKit } from '../features/library/kits.ts';
-import { keepTrim } from '../features/library/repository.ts';
+import { keepKit, keepTrim } from '../features/library/repository.ts';
 import { addOffcut } from '../features/rack/service.ts';
 import type { Context } from '../http/context.ts';
 import { insertEvent, insertIssue } from '../features/shop/repository.ts';

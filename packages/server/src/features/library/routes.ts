@@ -1,9 +1,9 @@
-import { libraryAnswer, libraryTrimSchema } from '@long-miter/core';
+import { libraryAnswer, libraryKitsAnswer, libraryKitSchema, libraryTrimSchema } from '@long-miter/core';
 import { invalid } from '../../http/problem.ts';
 import { route, type Route } from '../../http/route.ts';
 import * as repository from './repository.ts';
 
-/** Trims of the Library, for any job. */
+/** Trims and kits of the Library, for any job. */
 export const libraryRoutes: readonly Route[] = [
   route({
     method: 'GET',
@@ -34,5 +34,35 @@ export const libraryRoutes: readonly Route[] = [
     about: 'Takes a trim out of the Library; jobs keep theirs',
     answer: undefined,
     handle: async ({ db }, { params }) => void (await repository.dropTrim(db, params['trim']!)),
+  }),
+  route({
+    method: 'GET',
+    path: '/kits',
+    role: 'read',
+    about: 'Kits of the Library: how openings are dressed, with the profiles of their parts',
+    answer: libraryKitsAnswer,
+    handle: ({ db }) => repository.listKits(db),
+  }),
+  route({
+    method: 'PUT',
+    path: '/kits/:kit',
+    role: 'lead',
+    about: 'Keeps a kit in the Library, as it is now',
+    body: libraryKitSchema,
+    answer: libraryKitsAnswer,
+    handle: async ({ db, note }, { params, body }) => {
+      if (body.id !== params['kit']) throw invalid([{ at: '/id', text: 'is not the id in the address' }]);
+      await repository.keepKit(db, body);
+      note({ about: body.name });
+      return repository.listKits(db);
+    },
+  }),
+  route({
+    method: 'DELETE',
+    path: '/kits/:kit',
+    role: 'lead',
+    about: 'Takes a kit out of the Library; openings keep theirs',
+    answer: undefined,
+    handle: async ({ db }, { params }) => void (await repository.dropKit(db, params['kit']!)),
   }),
 ];

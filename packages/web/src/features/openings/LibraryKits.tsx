@@ -59,7 +59,7 @@ export function LibraryKits({ job, rules, wallIndex, opening, side, edit, onUndo
               other: {
                 ...opening.other,
                 kit: taken.kit,
-                ...(taken.casing === undefined ? {} : { casing: taken.casing }),
+                casing: taken.casing ?? null,
               },
             },
       ),

@@ -72,7 +72,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         </Title>
         {plan ? (
           <>
-            <Without of={planFigures(plan)} against={undefined} />
+            <Without of={plan} against={undefined} />
             <Figures of={planFigures(plan)} job={job} coin={coin} />
             <Sticks
               plan={plan}
@@ -140,14 +140,12 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
                 {found.variation.kind === 'keep-sticks' && plan && (
                   <Text fw={600}>{movedWords(before, plan, found.plan)}</Text>
                 )}
-                <Without of={planFigures(found.plan)} against={plan && planFigures(plan)} />
+                <Without of={found.plan} against={plan} />
                 <Figures
                   of={planFigures(found.plan)}
                   job={job}
                   coin={coin}
-                  {...(plan && comparable(planFigures(found.plan), planFigures(plan))
-                    ? { against: planFigures(plan) }
-                    : {})}
+                  {...(plan && comparable(found.plan, plan) ? { against: planFigures(plan) } : {})}
                 />
                 <Sticks
                   plan={found.plan}
@@ -166,13 +164,13 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
 }
 
 /** What of the job is not in a plan, and that its sums say nothing then beside one that has it. */
-function Without({ of, against }: { of: PlanFigures; against: PlanFigures | undefined }) {
-  const [first, ...more] = of.without;
+function Without({ of, against }: { of: PlanFile; against: PlanFile | undefined }) {
+  const [first, ...more] = planFigures(of).without;
   return (
     <>
       {against && !comparable(of, against) && (
         <Text fw={650}>
-          {of.without.length > 0
+          {first !== undefined
             ? t('Not everything is in this plan: what it costs does not compare with the plan in force.')
             : t('The plan in force does not hold everything: the costs do not compare.')}
         </Text>

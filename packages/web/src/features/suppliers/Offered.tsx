@@ -1,4 +1,5 @@
 import { Button, Checkbox, Group, Stack, Text } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
 import { useState } from 'react';
 import {
   atPricesOf,
@@ -38,22 +39,27 @@ export function Offered({ supplier, offer, onDone }: Props) {
   });
   const changed = offered.filter((one) => one.otherwise.length > 0);
   const unsold = trims.length - offered.length;
-  const keepAll = async (all: readonly LibraryTrim[]): Promise<boolean> => {
+  /** Why it could not be, or nothing. */
+  const keepAll = async (all: readonly LibraryTrim[]): Promise<string | undefined> => {
     for (const one of all) {
       const done = await keep(one);
-      if ('error' in done) {
-        setFault(errorOf(done.error).detail);
-        return false;
-      }
+      if ('error' in done) return errorOf(done.error).detail;
     }
-    return true;
+    return undefined;
   };
   const take = async (): Promise<void> => {
     const taken = offered.filter((one) => !left.has(one.before.id));
     const before = taken.map((one) => one.before);
-    if (!(await keepAll(taken.map((one) => one.after)))) return;
-    undoNotice(t('The Library has the prices of {name}; jobs keep theirs', { name: supplier.name }), () =>
-      keepAll(before).then(() => undefined),
+    const wrong = await keepAll(taken.map((one) => one.after));
+    setFault(wrong);
+    if (wrong !== undefined) return;
+    undoNotice(
+      t('The Library has the prices of {name}; jobs keep theirs', { name: supplier.name }),
+      async () => {
+        const wrong = await keepAll(before);
+        // The card is gone by then.
+        if (wrong !== undefined) notifications.show({ color: 'red', message: wrong });
+      },
     );
     onDone();
   };
