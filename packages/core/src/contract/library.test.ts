@@ -4,6 +4,7 @@ import {
   inLibrary,
   libraryDifference,
   libraryTrimOf,
+  linesFromLibrary,
   stockFromLibrary,
   trimDifference,
 } from './library.ts';
@@ -83,4 +84,16 @@ test('at a supplier’s prices a trim has the lengths that he sells, says whose 
   ]);
   // Somebody who does not sell it says nothing of it: what stands there stays.
   expect(atPricesOf(kept, 'North yard', [other], '2026-12-01')).toBeUndefined();
+});
+
+test('a trim that is new in a job brings its lines, but never pounds as dollars', () => {
+  const lines = linesFromLibrary(kept, job.coin, 'own', () => 'l');
+  expect(lines.map((line) => [line.profile, line.length, line.price])).toEqual(
+    kept.lines.map((line) => ['own', line.length, line.price]),
+  );
+  expect(linesFromLibrary(kept, { currency: 'GBP', digits: 2 }, 'own', () => 'l')).toEqual([]);
+  // Whole yen are no cents.
+  expect(linesFromLibrary(kept, { currency: undefined, digits: 0 }, 'own', () => 'l')).toEqual([]);
+  expect(linesFromLibrary(kept, { currency: undefined, digits: 2 }, 'own', () => 'l')).toHaveLength(5);
+  expect(linesFromLibrary(undefined, job.coin, 'own', () => 'l')).toEqual([]);
 });

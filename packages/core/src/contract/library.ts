@@ -121,6 +121,23 @@ export function libraryDifference(
 }
 
 /**
+ * Lines of stock for a profile that is new in a job: those that a trim of the Library has, where both count the same money
+ * or one of them has not said which.
+ * @param profile id of the job's profile
+ */
+export function linesFromLibrary(
+  trim: LibraryTrim | undefined,
+  coin: Coin,
+  profile: string,
+  newId: () => string,
+): StockLine[] {
+  if (!trim || trim.coin.digits !== coin.digits) return [];
+  const [theirs, ours] = [trim.coin.currency, coin.currency];
+  if (theirs !== undefined && ours !== undefined && theirs !== ours) return [];
+  return trim.lines.map(({ length, price }) => ({ id: newId(), profile, length, price }));
+}
+
+/**
  * Lines of stock of a job with those of a trim as the Library has them; a line that stays keeps its id and its count.
  * @param profile id of the job's profile
  */

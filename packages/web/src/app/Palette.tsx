@@ -73,10 +73,10 @@ export function Palette() {
       to('rack', t('Library: rack'), '/library/rack'),
       to('rules', t('Library: house rules'), '/library/rules'),
       to('suppliers', t('Library: suppliers'), '/library/suppliers'),
-      to('crew', 'Crew', '/crew'),
+      to('crew', t('Crew'), '/crew'),
       to('together', t('One purchase for several jobs'), '/together'),
       ...benchSheets.map((sheet) =>
-        to(`sheet ${sheet.key}`, sheet.name, `/bench/${sheet.key}`, 'calculator'),
+        to(`sheet ${sheet.key}`, sheet.name, `/bench/${sheet.key}`, t('calculator')),
       ),
     ];
   }, [job, jobs, navigate, plan, dispatch]);

@@ -234,7 +234,12 @@ function headingOf(stage: Stage, room: string | undefined): string {
     ? name
     : `${name}: ${room}`;
 }
-const NAMES = { [HOME]: 'Rooms', [OPENINGS]: 'Openings', [PAPER]: 'Paper', [FILES]: 'Files' } as const;
+const NAMES = {
+  [HOME]: t('Rooms'),
+  [OPENINGS]: t('Openings'),
+  [PAPER]: t('Paper'),
+  [FILES]: t('Files'),
+} as const;
 
 /** Where the ribbon has nothing to say. */
 const WITHOUT_STRIP: ReadonlySet<Stage> = new Set([HOME, OPENINGS, PAPER, FILES, 'hang']);

@@ -13,7 +13,7 @@ interface StageProps {
 /** The stages on a phone: the one shown, and the others a tap away, so that the head takes one row. */
 export function StageMenu({ stage, to, bench }: StageProps) {
   const here = stage === OPENINGS ? 'walk' : stage;
-  const label = STAGES.find((one) => one.key === here)?.label ?? 'Stages';
+  const label = STAGES.find((one) => one.key === here)?.label ?? t('Stages');
   return (
     <Menu position="bottom-start" withinPortal>
       <Menu.Target>

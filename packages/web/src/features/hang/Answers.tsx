@@ -133,7 +133,7 @@ export function Answers({ line, file, shop, unit, session }: Props) {
           {side}
           {length(
             t('take off'),
-            'Trimmed',
+            t('Trimmed'),
             (by) => note({ kind: 'trimmed', tag, end, by }),
             t('the same piece stays'),
           )}
@@ -161,7 +161,7 @@ export function Answers({ line, file, shop, unit, session }: Props) {
             ]}
             onChange={(event) => setWhere(event.currentTarget.value as 'front')}
           />
-          {length('by', t('Note it'), (gap) => note({ kind: 'opening-of-joint', tag, end, where, gap }))}
+          {length(t('by'), t('Note it'), (gap) => note({ kind: 'opening-of-joint', tag, end, where, gap }))}
         </Group>
       )}
       {opened.map((one) => {

@@ -77,7 +77,7 @@ function said(event: LogEvent, unit: Unit): string {
       return t('{tag}: {end} end open {where} by {gap} {unit}', {
         tag: event.tag,
         end: event.end,
-        where: event.where === 'front' ? t('in front') : 'behind',
+        where: event.where === 'front' ? t('in front') : t('behind'),
         gap: formatLength(event.gap, unit, { inchParts: 32 }),
         unit,
       });

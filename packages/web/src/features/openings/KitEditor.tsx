@@ -65,7 +65,7 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Dressi
     else if (id === '') change({ other: undefined });
     else change({ other: { ...opening.other, casing: id } });
   };
-  const nameOf = (id: string | undefined): string => profiles.find((one) => one.id === id)?.name ?? 'none';
+  const nameOf = (id: string | undefined): string => profiles.find((one) => one.id === id)?.name ?? t('none');
   /** A part with stock of its own: none, one of the job's, or a first one. */
   const part = (
     key: PartStock,
@@ -160,7 +160,7 @@ export function KitEditor({ job, rules, wallIndex, opening, side, edit }: Dressi
       {cased && other('head', t('head of'))}
       {cased && other('leg', t('legs of'))}
       {framed && other('sill', t('sill piece of'))}
-      {cased && kit.corners === 'butt' && length('overhang', 'overhang')}
+      {cased && kit.corners === 'butt' && length('overhang', t('overhang'))}
       {window && side === 'this' && (
         <>
           {part('stool', opening.stool, (id) => change({ stool: id, ...(id ? { picture: undefined } : {}) }))}

@@ -1,6 +1,6 @@
 import { Button, Group, NativeSelect, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { changeOpening, inLibrary, libraryKitOf, takeKit, type StockLine } from '@long-miter/core';
+import { changeOpening, inLibrary, libraryKitOf, linesFromLibrary, takeKit } from '@long-miter/core';
 import { errorOf, useLibraryKitsQuery, useLibraryTrimsQuery } from '../../api/api.ts';
 import { useDropKitMutation, useKeepKitMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
@@ -33,12 +33,7 @@ export function LibraryKits({ job, rules, wallIndex, opening, side, edit, onUndo
     for (const profile of taken.added) {
       // Lengths and prices come along where the Library has them in this job's money.
       const trim = inLibrary(trims, job.unit, profile);
-      const same = trim?.coin.currency === job.coin.currency && trim?.coin.digits === job.coin.digits;
-      const stock = (same ? trim.lines : []).map((line): StockLine => ({
-        id: newId(),
-        profile: profile.id,
-        ...line,
-      }));
+      const stock = linesFromLibrary(trim, job.coin, profile.id, newId);
       const wrong = addProfile({ profile, stock });
       if (wrong !== undefined) return setFault(wrong);
     }
@@ -82,7 +77,10 @@ export function LibraryKits({ job, rules, wallIndex, opening, side, edit, onUndo
       known
         ? t('{name} in the Library is this one now', { name: called })
         : t('{name} is in the Library', { name: called }),
-      () => (known ? keep(known) : drop(made.id)).then(() => undefined),
+      async () => {
+        const back = await (known ? keep(known) : drop(made.id));
+        if ('error' in back) setFault(errorOf(back.error).detail);
+      },
     );
   };
   return (

@@ -5,6 +5,7 @@ import {
   inLibrary,
   libraryDifference,
   libraryTrimOf,
+  linesFromLibrary,
   stockFromLibrary,
   type JobRecord,
   type Profile,
@@ -84,7 +85,7 @@ export function TakeFromLibrary({ job }: { readonly job: JobRecord }) {
     const id = taken.has(trim.profile.id) ? newId() : trim.profile.id;
     const wrong = addProfile({
       profile: { ...trim.profile, id },
-      stock: trim.lines.map(({ length, price }) => ({ id: newId(), profile: id, length, price })),
+      stock: linesFromLibrary(trim, job.coin, id, newId),
     });
     if (wrong !== undefined) notifications.show({ color: 'red', message: wrong });
   };

@@ -82,7 +82,7 @@ export function SawEditor({ job }: { job: JobRecord }) {
         {size(t('height standing'), saw.standingHeight, (standingHeight) => set({ standingHeight }))}
         {size(t('crown nests, drop'), saw.maxNested ?? saw.standingHeight, (maxNested) => set({ maxNested }))}
         {size(t('width lying flat'), saw.flatWidth, (flatWidth) => set({ flatWidth }))}
-        {size('kerf', saw.kerf, (kerf) => set({ kerf }), true)}
+        {size(t('kerf'), saw.kerf, (kerf) => set({ kerf }), true)}
       </Reach>
       <Scales saw={saw} set={set} />
       <TestCuts saw={saw} unit={unit} set={set} />

@@ -121,7 +121,7 @@ export function StandInPage() {
               value={faults.noise}
               onChange={(value) => setFaults({ ...faults, noise: Number(value) || 0 })}
             />
-            {slider('dropOut', 'lost')}
+            {slider('dropOut', t('lost'))}
             {slider('twice', t('sent twice'))}
             {slider('garbled', 'garbled')}
           </Group>

@@ -93,7 +93,7 @@ export function ChartsView({ job, file, plan }: Props) {
                 name: guess.name,
                 sticks: guess.sticks,
                 cost: formatMoney(Math.abs(guess.cost - own.stock), plan.coin),
-                change: guess.cost >= own.stock ? 'more' : t('less, if it were enough'),
+                change: guess.cost >= own.stock ? t('more') : t('less, if it were enough'),
               }),
             )
             .join('; ')}

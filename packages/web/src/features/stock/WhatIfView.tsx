@@ -244,7 +244,7 @@ function Questions({
           onChange={(event) => setLength(event.currentTarget.value)}
           style={{ flex: 1 }}
         />
-        {ask('Ask', { kind: 'only-length', length: Number(length) })}
+        {ask(t('Ask'), { kind: 'only-length', length: Number(length) })}
       </Group>
       {limited && (
         <>
@@ -265,7 +265,7 @@ function Questions({
               value={count}
               onChange={(value) => setCount(Math.max(0, Math.round(Number(value) || 0)))}
             />
-            {ask('Ask', { kind: 'count', profile: limited.profile, length: limited.length, count })}
+            {ask(t('Ask'), { kind: 'count', profile: limited.profile, length: limited.length, count })}
           </Group>
         </>
       )}
@@ -278,7 +278,7 @@ function Questions({
           value={kerf}
           onChange={(value) => setKerf(Math.max(0, Number(value) || 0))}
         />
-        {ask('Ask', { kind: 'kerf', kerf })}
+        {ask(t('Ask'), { kind: 'kerf', kerf })}
       </Group>
     </Stack>
   );
@@ -301,11 +301,11 @@ function Figures({
   const size = (value: number): string => formatWithUnit(value, job.unit);
   const money = (value: number): string => formatMoney(value, coin);
   const rows: readonly [string, keyof PlanFigures, (value: number) => string][] = [
-    ['cost', 'cost', money],
+    [t('cost'), 'cost', money],
     [t('sticks bought'), 'bought', plain],
     [t('from the rack'), 'fromRack', plain],
     [t('splices, in money'), 'splices', money],
-    ['waste', 'waste', percent],
+    [t('waste'), 'waste', percent],
     [t('largest offcut'), 'largestOffcut', size],
     [t('saw settings changed'), 'sawChanges', plain],
   ];

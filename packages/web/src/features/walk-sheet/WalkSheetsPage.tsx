@@ -80,11 +80,11 @@ export function WalkSheetsPage() {
 }
 
 const HEADS = [
-  'Wall',
-  'Length',
+  t('Wall'),
+  t('Length'),
   t('Corner after it'),
   t('Openings: from left, width, head, sill'),
-  'Studs',
+  t('Studs'),
   t('Also on it'),
 ];
 
@@ -120,9 +120,9 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
     len(wall.length),
     wall.corner
       ? isAssumed(wall.corner)
-        ? '90° assumed: ________'
+        ? t('90° assumed: ________')
         : `${formatAngle(wallAngle(wall.corner.reading))}${wall.corner.form && wall.corner.form.kind !== 'crisp' ? `, ${wall.corner.form.kind} ${len(wall.corner.form.radius)}` : ''}`
-      : 'end',
+      : t('end'),
     (wall.openings ?? [])
       .map((one) =>
         [
@@ -140,12 +140,12 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
       : '',
     [
       ...(wall.interruptions ?? []).map(
-        (one) => `${one.name ?? 'built-in'} ${len(one.at)}–${len(one.at + one.width)}`,
+        (one) => `${one.name ?? t('built-in')} ${len(one.at)}–${len(one.at + one.width)}`,
       ),
       ...(wall.points ?? []).map((one) => `${one.kind} ${len(one.at)}`),
       ...(wall.hollow ?? []).map((one) =>
         t('{depth} {kind} over {over}, {near}', {
-          depth: one.depth < 0 ? 'bulge' : 'hollow',
+          depth: one.depth < 0 ? t('bulge') : t('hollow'),
           kind: len(Math.abs(one.depth)),
           over: len(one.over),
           near: one.near,

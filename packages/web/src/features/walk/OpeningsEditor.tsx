@@ -126,7 +126,7 @@ export function OpeningsEditor(props: Props) {
               {figure(opening, 'at', t('from left'))}
               {figure(opening, 'width', t('clear width'))}
               {figure(opening, 'headHeight', t('head height'))}
-              {opening.kind === 'window' && figure(opening, 'sillHeight', 'sill')}
+              {opening.kind === 'window' && figure(opening, 'sillHeight', t('sill'))}
             </Group>
             <OpeningMore
               opening={opening}
@@ -306,7 +306,7 @@ const NewOpening = memo(function NewOpening({
         {field('at', t('from left'))}
         {field('width', fixed ? t('over casings') : t('clear width'))}
         {field('head', t('head height'))}
-        {window && field('sill', 'sill')}
+        {window && field('sill', t('sill'))}
         <Button size="sm" mt={24} style={{ flexShrink: 0 }} onClick={add}>
           {t('Add')}
         </Button>

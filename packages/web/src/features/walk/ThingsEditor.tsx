@@ -80,7 +80,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             }}
           />
           {figure(item, 'at', t('from left'))}
-          {figure(item, 'width', 'width')}
+          {figure(item, 'width', t('width'))}
           {figure(item, 'low', t('from floor'))}
           {figure(item, 'high', t('to height'))}
           <ActionIcon
