@@ -127,9 +127,22 @@ test('how an opening is dressed goes into the Library, and from there to another
   await expect(panel.getByLabel('stool', { exact: true })).toHaveValue(/stool/);
   await expect(panel.getByText('stool top 32')).toBeVisible();
   await saved(page);
-  // Taken back it is as it was; the profile stays in the job.
+  // Something else is put right meanwhile.
+  const width = page.getByRole('textbox', { name: 'W1, width' });
+  await width.fill('38');
+  await width.press('Enter');
+  // The kit alone comes back, and the profile that it brought goes again.
+  const there = async (): Promise<number> => {
+    const job = await page.request.get(`/api/jobs/${/jobs\/([^/]+)/.exec(page.url())![1]!}`);
+    const { settings } = (await job.json()) as { settings: { profiles: { use: string }[] } };
+    return settings.profiles.filter((one) => one.use === 'stool').length;
+  };
+  expect(await there()).toBe(1);
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(panel.getByLabel('stool', { exact: true })).toHaveValue('');
+  await expect(width).toHaveValue('38');
+  await expect.poll(there).toBe(0);
+  await saved(page);
 
   await page.goto('/library/kits');
   const kit = page.getByRole('region', { name: 'Sill of the mill' });

@@ -134,6 +134,50 @@ describe('a change of the job', () => {
     await sent;
     await waitFor(() => expect(order).toEqual(['profile', 'room']));
   });
+  test('that adds a profile goes first also where the browser is slow to keep it', async () => {
+    const order: string[] = [];
+    const kept = await browserStore();
+    const { add } = kept;
+    const gates: (() => void)[] = [];
+    const slow: typeof add = async (entry) => {
+      if (entry.what.kind === 'call') await new Promise<void>((open) => gates.push(open));
+      return add.call(kept, entry);
+    };
+    Object.assign(kept, { add: slow });
+    try {
+      const box = new Outbox();
+      await box.room('k', 'a');
+      await box.room('k', 'b');
+      const sent: Promise<unknown>[] = [];
+      const call = (path: string): number =>
+        sent.push(box.call('k', path, { method: 'POST', path: `/jobs/k/${path}`, body: {} }));
+      box.start({
+        dispatch: (action: unknown) => {
+          if (typeof action !== 'function') return action;
+          order.push('call');
+          return Promise.resolve({ data: {} });
+        },
+        saveRoom: ({ what: { room } }) => {
+          order.push(room);
+          // Made while the first room is on its way: the second waits until it is kept.
+          if (room === 'a') call('pins');
+          return Promise.resolve('done');
+        },
+        settled: () => undefined,
+      });
+      await waitFor(() => expect(gates).toHaveLength(1));
+      // The profile comes while that is being kept, and is itself not kept yet when it is.
+      call('profiles');
+      gates[0]!();
+      await waitFor(() => expect(gates).toHaveLength(2));
+      await new Promise((later) => setTimeout(later, 30));
+      gates[1]!();
+      await Promise.all(sent);
+      await waitFor(() => expect(order).toEqual(['a', 'call', 'call', 'b']));
+    } finally {
+      Object.assign(kept, { add });
+    }
+  });
   test('counts as on its way from the moment it is made, before the browser has kept it', async () => {
     const store = await openJob(job);
     server.answers = { [`PATCH ${path}/choices`]: () => ({}), [`GET ${path}`]: () => job };

@@ -5,15 +5,6 @@ import { z } from 'zod';
 export const CREW_ROLES = ['lead', 'measurer', 'cutter', 'hanger', 'guest'] as const;
 export type CrewRole = (typeof CREW_ROLES)[number];
 
-/** What each may do, in a sentence. */
-export const ROLE_WORDS: Readonly<Record<CrewRole, string>> = {
-  lead: 'everything: jobs, rules, stock, orders, giving to the saw, the crew itself',
-  measurer: 'reads all jobs and records rooms',
-  cutter: 'reads all jobs, notes what happens at the saw and on the rack',
-  hanger: 'reads all jobs, notes what happens at the saw and on the wall',
-  guest: 'reads one job until a day that is named',
-};
-
 /** What one can be allowed to: to read, to see who belongs to the crew and who changed what, to record rooms, to plan, to cut and hang, all else. */
 export type Right = 'read' | 'crew' | 'measure' | 'plan' | 'cut' | 'lead';
 /** Who may what; what is not here is denied. The server asks it for every request, the page for what it offers. */

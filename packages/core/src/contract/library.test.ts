@@ -43,7 +43,7 @@ test('taken over, a line that stays keeps its id and its count, others go and co
   const stock = job.settings.stock.map((line) => (line.length === 120 ? { ...line, count: 4 } : line));
   const other = { id: 'o1', profile: 'casing', length: 84, price: 100 };
   const taken = stockFromLibrary(
-    { stock: [...stock, other] },
+    { coin: job.coin, settings: { stock: [...stock, other] } },
     'base',
     {
       ...kept,
@@ -59,6 +59,9 @@ test('taken over, a line that stays keeps its id and its count, others go and co
     { id: 's2', profile: 'base', length: 120, price: 999, count: 4 },
     { id: 'new', profile: 'base', length: 240, price: 2500 },
   ]);
+  // Prices in pounds were not shown beside those in dollars, and are not taken for them.
+  const pounds = { currency: 'GBP', digits: 2 };
+  expect(stockFromLibrary({ coin: pounds, settings: { stock } }, 'base', kept, () => 'new')).toEqual(stock);
 });
 
 test('at a supplier’s prices a trim has the lengths that he sells, says whose they are and of when', () => {

@@ -138,15 +138,17 @@ export function linesFromLibrary(
 }
 
 /**
- * Lines of stock of a job with those of a trim as the Library has them; a line that stays keeps its id and its count.
+ * Lines of stock of a job with those of a trim as the Library has them; a line that stays keeps its id and its count. Where the
+ * Library counts other money the lines stay as they are: what was not compared is not taken over.
  * @param profile id of the job's profile
  */
 export function stockFromLibrary(
-  { stock }: Pick<JobSettings, 'stock'>,
+  { coin, settings: { stock } }: { readonly coin: Coin; readonly settings: Pick<JobSettings, 'stock'> },
   profile: string,
   trim: LibraryTrim,
   newId: () => string,
-): StockLine[] {
+): readonly StockLine[] {
+  if (!sameCoin(trim.coin, coin)) return stock;
   const own = stock.filter((line) => line.profile === profile);
   return [
     ...stock.filter((line) => line.profile !== profile),

@@ -1,7 +1,8 @@
 import { weightsOf } from './length-bound.ts';
 import type { CutModel } from './model.ts';
-import { allows } from './pattern.ts';
+import { allows, holds } from './pattern.ts';
 import type { ClassSet } from './sequencer.ts';
+import { cellsIn, ValueTable, type Beginning, type TableRow, type Taken } from './value-table.ts';
 
 /** The most valuable filling found for one stick group. */
 export interface Filling {
@@ -10,21 +11,24 @@ export interface Filling {
   readonly value: number;
 }
 
-export interface KnapsackQuery {
+export interface PricingQuery {
   /** Worth of one of each item. */
   readonly values: ArrayLike<number>;
   /** Most of each item that may be taken. */
   readonly bounds: ArrayLike<number>;
   /** Stick groups to fill, each with the value that a filling has to exceed. */
   readonly groups: readonly { readonly index: number; readonly above: number }[];
-  /** Search nodes for each group; beyond it the best so far is answered and `exact` is false. */
-  readonly nodes: number;
   /** Asked now and then: the time is over, which is as if the nodes were used up. */
   readonly stop?: (() => boolean) | undefined;
   /**
    * The table of the search before is still good: the values are the same, and no item may be taken more often than then.
    */
   readonly keep?: boolean;
+}
+
+export interface KnapsackQuery extends PricingQuery {
+  /** Search nodes for each group; beyond it the best so far is answered and `exact` is false. */
+  readonly nodes: number;
   /** How often each group is filled once more from items that no filling of this call has taken yet. */
   readonly disjoint?: number;
 }
@@ -39,6 +43,16 @@ export interface KnapsackAnswer {
 }
 
 const TINY = 1e-9;
+/** Fillings of one tracing that may hold the same item. */
+const AGAIN = 2;
+/** Cells of room that are given up, one after the other, to make a filling fit that is read from the table. */
+const SHORTER = [0, 1, 2, 3, 5, 9, 17, 33] as const;
+/** Share of the best worth for its price that a filling has to reach to be as good. */
+const GOOD = 0.998;
+/** Share of what the table promises that is looked at. */
+const LEAST = 0.95;
+/** Most fillings read for that. */
+const READS = 60;
 /** Nodes between two looks at the clock, less one (a power of two less one). */
 export const LOOK_EVERY = 0x3fff;
 
@@ -55,8 +69,7 @@ export class Knapsack {
   /** What a stick used in each way offers, in sizes. */
   private readonly rooms: readonly number[];
   private readonly most: number;
-  private readonly step: number;
-  private table = new Float64Array(0);
+  private readonly table: ValueTable;
   /** The items that the table was made for, in its order, and their figures side by side: the search is all look-ups. */
   private rows: readonly number[] = [];
   private sizes = new Float64Array(0);
@@ -69,46 +82,48 @@ export class Knapsack {
   constructor(model: CutModel, cells: number) {
     this.model = model;
     this.cells = cells;
+    this.table = new ValueTable(cells);
     const { size, room } = weightsOf(model);
     this.size = size;
     this.rooms = model.sticks.map((_, group) => room(group));
-    this.most = Math.max(0, ...this.rooms);
-    this.step = Math.max(1e-9, this.most) / cells;
+    this.most = Math.max(1e-9, ...this.rooms);
   }
 
   /** Items worth something, most value for its size first. */
-  private ranked(query: KnapsackQuery, withWorthless = false): number[] {
+  private ranked(query: PricingQuery, withWorthless = false): number[] {
     const found: number[] = [];
     for (let item = 0; item < this.size.length; item++)
       if ((withWorthless || query.values[item]! > TINY) && query.bounds[item]! > 0) found.push(item);
     return found.sort((a, b) => query.values[b]! / this.size[b]! - query.values[a]! / this.size[a]! || a - b);
   }
 
-  /** best[i][c]: bound on the value of items i, i + 1, … in c cells. Row-major with (cells + 1) columns. */
-  private fillTable(ranked: readonly number[], query: KnapsackQuery): void {
+  private fillTable(ranked: readonly number[], query: PricingQuery): void {
+    const count = ranked.length;
     this.rows = ranked;
-    this.sizes = Float64Array.from(ranked, (item) => this.size[item]!);
-    this.lengths = Float64Array.from(ranked, (item) => this.model.items[item]!.length);
-    this.classes = Int32Array.from(ranked, (item) => this.model.items[item]!.cls);
-    this.worths = Float64Array.from(ranked, (item) => query.values[item]!);
-    const width = this.cells + 1;
-    if (this.table.length < (ranked.length + 1) * width)
-      this.table = new Float64Array((ranked.length + 1) * width);
-    const { table } = this;
-    table.fill(0, ranked.length * width, (ranked.length + 1) * width);
-    for (let i = ranked.length - 1; i >= 0; i--) {
-      const item = ranked[i]!;
-      const row = i * width;
-      table.copyWithin(row, row + width, row + 2 * width);
-      const cells = Math.floor(this.size[item]! / this.step);
-      const value = query.values[item]!;
-      const copies = Math.min(query.bounds[item]!, Math.max(1, Math.floor(this.most / this.size[item]!)));
-      for (let copy = 0; copy < copies; copy++)
-        for (let c = width - 1; c >= cells; c--) {
-          const taken = table[row + c - cells]! + value;
-          if (taken > table[row + c]!) table[row + c] = taken;
-        }
+    this.sizes = new Float64Array(count);
+    this.lengths = new Float64Array(count);
+    this.classes = new Int32Array(count);
+    this.worths = new Float64Array(count);
+    const rows: TableRow[] = [];
+    for (let row = 0; row < count; row++) {
+      const item = ranked[row]!;
+      const { length, cls } = this.model.items[item]!;
+      const size = this.size[item]!;
+      this.sizes[row] = size;
+      this.lengths[row] = length;
+      this.classes[row] = cls;
+      this.worths[row] = query.values[item]!;
+      rows.push({
+        cells: cellsIn(size, this.most, this.cells),
+        worth: query.values[item]!,
+        copies: Math.min(query.bounds[item]!, Math.max(1, Math.floor(this.most / size))),
+      });
     }
+    this.table.fill(rows);
+  }
+
+  private cellsOf(group: number): number {
+    return Math.min(this.cells, cellsIn(this.rooms[group]!, this.most, this.cells));
   }
 
   search(query: KnapsackQuery): KnapsackAnswer {
@@ -123,12 +138,7 @@ export class Knapsack {
       const found = this.searchGroup(index, above, ranked, query);
       fillings.push(...found.fillings);
       exact &&= found.exact;
-      const room = this.rooms[index]!;
-      most.push(
-        found.exact
-          ? (found.fillings.at(-1)?.value ?? above)
-          : this.table[Math.min(this.cells, Math.floor(room / this.step))]!,
-      );
+      most.push(found.exact ? (found.fillings.at(-1)?.value ?? above) : this.table.most(this.cellsOf(index)));
       // The table stays a bound when fewer items may be taken.
       let taken = found.fillings.at(-1);
       const bounds = Array.from({ length: this.size.length }, (_, item) => query.bounds[item]!);
@@ -141,14 +151,94 @@ export class Knapsack {
     return { fillings, exact, most };
   }
 
+  /**
+   * Fillings read straight from the table, for each item in turn the most valuable that begins with it: hundreds in the time
+   * that the search takes for a few. The table is one of relaxed sizes, so each is measured, and read again with a little
+   * less room where it does not fit.
+   * @param quota most fillings
+   * @returns `exact` false: better ones may be there
+   */
+  trace(query: PricingQuery, quota: number): KnapsackAnswer {
+    const ranked = query.keep ? this.rows : this.ranked(query);
+    if (ranked.length === 0) return { fillings: [], exact: true, most: query.groups.map(() => 0) };
+    if (!query.keep) this.fillTable(ranked, query);
+    const groups = query.groups.map((group) => ({ ...group, cell: this.cellsOf(group.index) }));
+    const times = new Int32Array(ranked.length);
+    const fillings: Filling[] = [];
+    for (const begin of this.beginnings(groups)) {
+      if (fillings.length >= quota) break;
+      // Again and again the same item brings little that is new.
+      if (times[begin.row]! >= AGAIN) continue;
+      const found = this.readFitting(begin);
+      if (!found || found.filling.value <= begin.above + TINY) continue;
+      fillings.push(found.filling);
+      for (const { row } of found.taken) times[row]!++;
+    }
+    return { fillings, exact: false, most: groups.map(({ cell }) => this.table.most(cell)) };
+  }
+
+  private beginnings(
+    groups: readonly { readonly index: number; readonly above: number; readonly cell: number }[],
+  ): Beginning[] {
+    return this.table.beginnings(groups, TINY, (group, row) => allows(this.model, group, this.rows[row]!));
+  }
+
+  /** The filling that begins so, made to fit; undefined where much room would have to be given up for it. */
+  private readFitting(
+    begin: Beginning,
+  ): { readonly filling: Filling; readonly taken: readonly Taken[] } | undefined {
+    const { group } = begin;
+    for (const less of SHORTER) {
+      const taken = this.table.read(begin, less);
+      const list = taken.flatMap((one) => new Array<number>(one.times).fill(this.rows[one.row]!));
+      if (!holds(this.model, group, list)) continue;
+      const value = taken.reduce((sum, one) => sum + one.times * this.worths[one.row]!, 0);
+      return { filling: { group, list, value }, taken };
+    }
+    return undefined;
+  }
+
+  /**
+   * Fillings that share no item, the best for their price and those hardly worse, as the table has them: quick, and seldom far
+   * from what the search would find.
+   * @param priceOf what a stick of a group counts
+   */
+  readGood(query: PricingQuery, priceOf: (group: number) => number): readonly Filling[] {
+    const ranked = this.ranked(query);
+    if (ranked.length === 0) return [];
+    this.fillTable(ranked, query);
+    const cells = query.groups.map(({ index }) => ({ index, cell: this.cellsOf(index) }));
+    const least = LEAST * Math.max(...cells.map(({ index, cell }) => this.table.most(cell) / priceOf(index)));
+    const groups = cells.map((one) => ({ ...one, above: least * priceOf(one.index) }));
+    const found: { readonly rate: number; readonly filling: Filling }[] = [];
+    let bar = 0;
+    for (const begin of this.beginnings(groups)) {
+      if (found.length >= READS || least * (1 + begin.gain) < GOOD * bar) break;
+      const read = this.readFitting(begin);
+      if (!read) continue;
+      const rate = read.filling.value / priceOf(begin.group);
+      bar = Math.max(bar, rate);
+      found.push({ rate, filling: read.filling });
+    }
+    const used = new Set<number>();
+    return found
+      .filter(({ rate }) => rate >= GOOD * bar)
+      .sort((one, other) => other.rate - one.rate)
+      .flatMap(({ filling }) => {
+        if (filling.list.some((item) => used.has(item))) return [];
+        for (const item of filling.list) used.add(item);
+        return [filling];
+      });
+  }
+
   private searchGroup(
     group: number,
     above: number,
     ranked: readonly number[],
     query: KnapsackQuery,
   ): Omit<KnapsackAnswer, 'most'> {
-    const { model, sizes, lengths, classes, worths, step, table, cells } = this;
-    const width = cells + 1;
+    const { model, sizes, lengths, classes, worths, most, cells } = this;
+    const { figures, width } = this.table;
     const { length: stick, sequencer } = model.sticks[group]!;
     const left = Int32Array.from(ranked, (item) => (allows(model, group, item) ? query.bounds[item]! : 0));
     const list: number[] = [];
@@ -156,9 +246,9 @@ export class Knapsack {
     let best = above;
     let nodes = query.nodes;
     const dive = (from: number, set: ClassSet, length: number, room: number, value: number): void => {
-      const cell = Math.min(cells, Math.floor(room / step));
+      const cell = Math.min(cells, cellsIn(room, most, cells));
       for (let i = from; i < ranked.length; i++) {
-        if (value + table[i * width + cell]! <= best + TINY) return;
+        if (value + figures[i * width + cell]! <= best + TINY) return;
         const size = sizes[i]!;
         if (left[i] === 0 || size > room + TINY) continue;
         const next = sequencer.with(set, classes[i]!);
@@ -189,11 +279,11 @@ export class Knapsack {
    * @returns undefined when there are more than `most`
    */
   enumerate(query: KnapsackQuery, most: number): Filling[] | undefined {
-    const { model, step, cells } = this;
+    const { model, cells, most: longest } = this;
     const ranked = this.ranked(query, true);
     this.fillTable(ranked, query);
-    const { sizes, lengths, classes, worths, table } = this;
-    const width = cells + 1;
+    const { sizes, lengths, classes, worths } = this;
+    const { figures, width } = this.table;
     const found: Filling[] = [];
     let nodes = query.nodes;
     for (const { index, above } of query.groups) {
@@ -205,9 +295,9 @@ export class Knapsack {
           (_, i) => left[i] === 0 || length + lengths[i]! + sequencer.with(set, classes[i]!).extra > stick,
         );
       const dive = (from: number, set: ClassSet, length: number, room: number, value: number): boolean => {
-        const cell = Math.min(cells, Math.floor(room / step));
+        const cell = Math.min(cells, cellsIn(room, longest, cells));
         for (let i = from; i < ranked.length; i++) {
-          if (value + table[i * width + cell]! < above - TINY) return true;
+          if (value + figures[i * width + cell]! < above - TINY) return true;
           const size = sizes[i]!;
           if (left[i] === 0 || size > room + TINY) continue;
           const next = sequencer.with(set, classes[i]!);

@@ -1,8 +1,9 @@
-import { Knapsack, type KnapsackAnswer, type KnapsackQuery } from './knapsack.ts';
+import { Knapsack, type KnapsackAnswer, type PricingQuery } from './knapsack.ts';
 import { RoomPricer } from './room-pricing.ts';
-import type { CutModel, WallNet } from './model.ts';
+import { MANY_SIZES, type CutModel, type WallNet } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
+import { smallerOf, standIns } from './stand-ins.ts';
 import { mostWanted } from './ways.ts';
 
 /** Price of leaving one blank uncut, in cents, beyond any stick's: only there so that the first programme has a solution. */
@@ -12,9 +13,12 @@ export const uncutPrice = (model: CutModel): number =>
 /** Reduced cost that still counts as none, in cents. */
 const NO_GAIN = 1e-6;
 
-/** With this many sizes one pricing call gives several patterns that share no item, so that far fewer calls are needed. */
-const MANY_ITEMS = 400;
+/** With hundreds of sizes: patterns that share no item, of one search for a stick group. */
 const DISJOINT = 24;
+/** With this many sizes the pricing that may miss columns reads them from its table. */
+const TRACE_FROM = 60;
+/** Patterns of one pricing call that are read from its table. */
+const TRACED = 250;
 /** Search nodes for each stick group where a bound is worked out in the middle of column generation. */
 const BOUND_NODES = 60_000;
 /** Search nodes for each stick group that only a very hard pricing exceeds. */
@@ -24,7 +28,8 @@ const EXACT_NODES = 2_000_000;
 export type MasterColumn =
   | { readonly kind: 'pattern'; readonly pattern: Pattern }
   | { readonly kind: 'arc'; readonly wall: number; readonly arc: number }
-  | { readonly kind: 'uncut' };
+  | { readonly kind: 'uncut' }
+  | { readonly kind: 'stand-in' };
 
 export interface Priced {
   readonly outcome: LpOutcome;
@@ -92,17 +97,26 @@ export class Master {
   /** The exact pricing where mitered ends nest. */
   private readonly rooms: RoomPricer | undefined;
   private readonly known = new Set<string>();
+  /** For every item those that its columns may cover in its place. */
+  readonly smaller: readonly (readonly number[])[];
 
   readonly model: CutModel;
   private readonly solver: LinearSolver;
+  private readonly nodes: number;
 
   /**
    * @param cells resolution of the table that cuts the pricing off
    * @param simple without the exact pricing, for small parts of a problem
+   * @param nodes for each stick group in the last search of the pricing
    */
-  constructor(model: CutModel, solver: LinearSolver, { cells = 3000, simple = false } = {}) {
+  constructor(
+    model: CutModel,
+    solver: LinearSolver,
+    { cells = 3000, simple = false, nodes = EXACT_NODES } = {},
+  ) {
     this.model = model;
     this.solver = solver;
+    this.nodes = nodes;
     this.layout = layOutRows(model);
     this.program = solver.create(this.layout.rows);
     this.knapsack = new Knapsack(model, cells);
@@ -114,6 +128,15 @@ export class Master {
       ]),
     );
     this.addPatterns(this.keptPatterns());
+    const exchanges = model.items.length > MANY_SIZES ? standIns(model) : [];
+    this.smaller = smallerOf(model, exchanges);
+    if (exchanges.length > 0)
+      this.push(
+        exchanges.map(({ larger, smaller }): [MasterColumn, LpColumn] => [
+          { kind: 'stand-in' },
+          { cost: 0, lower: 0, upper: Infinity, rows: [larger, smaller], values: [-1, 1] },
+        ]),
+      );
     this.push(
       model.walls.flatMap((net, wall) =>
         (isFixed(net) ? [] : net.arcs).map((_, arc): [MasterColumn, LpColumn] => [
@@ -210,24 +233,39 @@ export class Master {
     let outcome = this.program.solve(seconds());
     for (let round = 0; round < rounds && outcome.status === 'optimal' && !stop(); round++) {
       const groups = this.priced(outcome.duals, -NO_GAIN);
-      const found = this.knapsack.search({
-        values: outcome.duals,
-        bounds,
-        groups,
-        nodes: 3000,
-        stop,
-        disjoint: this.model.items.length > MANY_ITEMS ? disjoint : 0,
-      });
-      bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, found.most));
-      if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
-      let added = this.addPatterns(found.fillings.map((one) => toPattern(one.group, one.list)));
+      const query = { values: outcome.duals, bounds, groups, stop };
+      const many = this.model.items.length > MANY_SIZES;
+      const add = ({ fillings }: KnapsackAnswer): number =>
+        this.addPatterns(fillings.map((one) => toPattern(one.group, one.list)));
+      const told = ({ most }: KnapsackAnswer): boolean => {
+        bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, most));
+        return enough(bound, outcome.objective);
+      };
+      const reads = many || (quick && this.model.items.length > TRACE_FROM);
+      let added = 0;
+      if (reads) {
+        const traced = this.knapsack.trace(query, TRACED);
+        if (told(traced)) return { outcome, converged: false, bound };
+        added = add(traced);
+      }
+      if (added === 0) {
+        const found = this.knapsack.search({
+          ...query,
+          nodes: 3000,
+          keep: reads,
+          disjoint: many ? disjoint : 0,
+        });
+        if (told(found)) return { outcome, converged: false, bound };
+        added = add(found);
+      }
       if (added === 0 && quick) return { outcome, converged: false, bound };
       if (added === 0) {
-        const query = { values: outcome.duals, bounds, groups, keep: true, stop };
-        const exact = this.rooms ? this.rooms.search({ ...query, nodes: EXACT_NODES }) : this.thorough(query);
-        bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, exact.most));
-        if (enough(bound, outcome.objective)) return { outcome, converged: false, bound };
-        added = this.addPatterns(exact.fillings.map((one) => toPattern(one.group, one.list)));
+        const thorough = { ...query, keep: true };
+        const exact = this.rooms
+          ? this.rooms.search({ ...thorough, nodes: EXACT_NODES })
+          : this.thorough(thorough);
+        if (told(exact)) return { outcome, converged: false, bound };
+        added = add(exact);
         if (added === 0) {
           const converged = exact.exact && exact.fillings.length === 0;
           return { outcome, converged, bound: converged ? outcome.objective : bound };
@@ -239,12 +277,12 @@ export class Master {
   }
 
   /** The search under relaxed sizes, with more and more patience: what is easily missed is rarely hard to find. */
-  private thorough(query: Omit<KnapsackQuery, 'nodes'>): KnapsackAnswer {
-    const many = this.model.items.length > MANY_ITEMS;
+  private thorough(query: PricingQuery): KnapsackAnswer {
+    const many = this.model.items.length > MANY_SIZES;
     const longer = many ? this.knapsack.search({ ...query, nodes: 12_000, disjoint: DISJOINT }) : undefined;
     return longer && (longer.exact || longer.fillings.length > 0)
       ? longer
-      : this.knapsack.search({ ...query, nodes: EXACT_NODES });
+      : this.knapsack.search({ ...query, nodes: this.nodes });
   }
 
   /**

@@ -4,6 +4,7 @@ import { attainableCosts } from './attainable.ts';
 import { solveSmall } from './exact-small.ts';
 import { firstAnswer, fitDecreasing } from './heuristic.ts';
 import { Knapsack } from './knapsack.ts';
+import { cellsIn } from './value-table.ts';
 import { buildModel, type CutModel } from './model.ts';
 import { lengthOf, listOf } from './pattern.ts';
 import type { CutProblem } from './problem.ts';
@@ -178,4 +179,19 @@ describe('limited stock', () => {
     const model = modelOf(problemOf([{ near: 500, left: 0, right: 0 }], { sticks: [...sticks(5), rack] }));
     expect(firstAnswer(model)!.cost).toBe(0);
   });
+});
+
+test('what is a whole number of cells is one, whatever the division makes of it', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 30_000 }), fc.constantFrom(600, 1500, 3000), (half, cells) => {
+      const most = half / 2;
+      expect(cellsIn(most, most, cells)).toBe(cells);
+      // Parts of it: together they never take more cells than it has.
+      const parts = [0.5 * Math.floor(half / 3), 0.5 * Math.floor(half / 3)];
+      const rest = most - parts[0]! - parts[1]!;
+      const sum = [...parts, rest].reduce((all, part) => all + cellsIn(part, most, cells), 0);
+      expect(sum).toBeLessThanOrEqual(cells);
+    }),
+    { numRuns: 300 },
+  );
 });

@@ -8,6 +8,9 @@ import { Sequencer } from './sequencer.ts';
 
 export type { Arc, CutModel, Item, StickGroup, StickPool, WallNet } from './shapes.ts';
 
+/** With more sizes than this other methods are the quicker ones: what grows with every size is avoided. */
+export const MANY_SIZES = 400;
+
 class ItemTable {
   private readonly margin: number;
   readonly lengths: number[] = [];

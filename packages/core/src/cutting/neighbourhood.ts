@@ -61,6 +61,8 @@ const MOST = 17;
 /** Blanks that are shared out anew exactly. */
 const SMALL_BLANKS = 11;
 const DIVES = 3;
+/** Search nodes of the last pricing where a part is brought to its end. */
+const PART_NODES = 60_000;
 /** Rounds of pricing for a small problem. */
 const MOST_ROUNDS = 80;
 
@@ -98,21 +100,25 @@ interface SmallTask extends StepOptions {
   readonly dives: number;
   /** Patterns of a plan that is known. */
   readonly start: readonly Pattern[];
-  /** The relaxation is brought to its end. */
-  readonly exact?: boolean;
+  /** The relaxation is brought to its end, with a finer table. */
+  readonly thorough?: boolean;
 }
 
 /** Solves a small problem by column generation and dives. @returns undefined where nothing so cheap was found */
 export function solvePart(model: CutModel, solver: LinearSolver, task: SmallTask): Filled | undefined {
-  const { random, stop, seconds, start, exact = false } = task;
-  const master = new Master(model, solver, { cells: exact ? 3000 : 1000, simple: !exact });
+  const { random, stop, seconds, start, thorough = false } = task;
+  const master = new Master(model, solver, {
+    cells: thorough ? 3000 : 1000,
+    simple: true,
+    nodes: PART_NODES,
+  });
   try {
     master.addPatterns(start);
     const root = master.price({
       stop,
       seconds,
-      rounds: exact ? Infinity : MOST_ROUNDS,
-      quick: !exact,
+      rounds: thorough ? Infinity : MOST_ROUNDS,
+      quick: !thorough,
     }).outcome;
     if (root.status !== 'optimal' || root.objective > uncutPrice(model) / 2) return undefined;
     let best: Filled | undefined;

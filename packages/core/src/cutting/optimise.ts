@@ -3,7 +3,7 @@ import { solveByCompletion } from './completion.ts';
 import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
-import { buildModel, type CutModel } from './model.ts';
+import { buildModel, MANY_SIZES, type CutModel } from './model.ts';
 import type { Pattern } from './pattern.ts';
 import { polish } from './polish.ts';
 import { beyond, MORE } from './more-stock.ts';
@@ -12,7 +12,7 @@ import { Search, type OptimiseOptions } from './search.ts';
 import type { LinearSolver } from './solver-port.ts';
 import { correctValues } from './value-correction.ts';
 import { nothingKept } from './ways.ts';
-import { MANY_SIZES, searchWithSolver, WIDE } from './with-solver.ts';
+import { searchWithSolver } from './with-solver.ts';
 
 export type { OptimiseOptions } from './search.ts';
 
@@ -37,15 +37,12 @@ function isPlainlyImpossible(model: CutModel): boolean {
   });
 }
 
-/** Share of the time after which column generation must have its turn: with hundreds of sizes filling by value is slow. */
-const QUICK_SHARE = 0.1;
-
 /** Seconds that the secondary aims may take when the search has used its time. */
 const POLISH = 0.2;
 
 /** Rounds of filling by value: few where column generation follows, one where each takes long. */
 const roundsOf = (model: CutModel, solver: LinearSolver | undefined): number =>
-  model.items.length > WIDE ? 1 : solver ? 3 : 8;
+  model.items.length > MANY_SIZES ? 1 : solver ? 3 : 8;
 
 /** What the search came to where it found no plan. */
 interface NotFound {
@@ -163,7 +160,8 @@ function searchModel(
   if (problem.keep) search.offer(fromBefore(model), 'first');
   firstAnswer(model, (plan) => search.offer(plan, 'first'), search.stop);
   const seen: Pattern[] = [];
-  for (const split of splitStyles(model))
+  // With hundreds of sizes filling by value waits for what the relaxation says they are worth.
+  for (const split of solver && model.items.length > MANY_SIZES ? [] : splitStyles(model))
     if (!search.stop())
       search.offer(
         correctValues(
@@ -171,7 +169,7 @@ function searchModel(
           split,
           undefined,
           roundsOf(model, solver),
-          () => search.stop() || (model.items.length > MANY_SIZES && search.spent(QUICK_SHARE)),
+          search.stop,
           // A round that is begun is brought to its end: half of one is worth nothing.
           search.stop,
           (patterns) => seen.push(...patterns),

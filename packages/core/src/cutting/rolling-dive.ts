@@ -5,6 +5,7 @@ import { demandOf, filledOf, type Filled, type Pattern } from './pattern.ts';
 import { residualOf } from './residual.ts';
 import { pathsOfFlow, trimToDemand } from './rounding.ts';
 import type { LinearSolver, LpOutcome } from './solver-port.ts';
+import { exchangeSurplus } from './stand-ins.ts';
 import { StockCount } from './stock.ts';
 
 /** Blanks that are left to be planned as a problem of their own. */
@@ -79,12 +80,10 @@ export function rollingDive(
   let outward = (pattern: Pattern): Pattern => pattern;
   try {
     for (;;) {
-      const settled = settle(inner, outcome, random);
+      const left = [...count];
+      const settled = exchangeSurplus(inner.model, settle(inner, outcome, random), left, inner.smaller);
       if (settled.length === 0) return undefined;
       done.push(...settled.map(outward));
-      const left = [...count];
-      for (const pattern of settled)
-        pattern.items.forEach((item, k) => (left[item] = Math.max(0, left[item]! - pattern.counts[k]!)));
       const open = countOf(left);
       const spent = filledOf(model, trimToDemand(model, done, wanted), paths).cost;
       if (open === 0) return filledOf(model, trimToDemand(model, done, wanted), paths);
@@ -95,7 +94,7 @@ export function rollingDive(
       const before = outward;
       outward = (pattern) => before(part.back(pattern));
       if (open <= REST_APART) {
-        const task = { random, stop, seconds, most: best - spent - 1, dives, start, exact: true };
+        const task = { random, stop, seconds, most: best - spent - 1, dives, start, thorough: true };
         const last = solvePart(part.model, solver, task);
         return (
           last &&

@@ -6,18 +6,19 @@ import { readFixture } from '../../test/helpers/jobs.ts';
 import { clock, testSolver } from '../../test/helpers/solver.ts';
 import { solveByCompletion } from './completion.ts';
 import { solveSmall } from './exact-small.ts';
-import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
+import { firstAnswer, fromBefore } from './heuristic.ts';
 import { lengthBound } from './length-bound.ts';
 import { Master } from './master.ts';
 import { buildModel, type CutModel } from './model.ts';
-import { arcsIn, narrowed, WholeBound } from './narrow.ts';
 import { planAnew, shareAnew } from './neighbourhood.ts';
-import { demandOf, holds, lengthOf, listOf, type Filled } from './pattern.ts';
+import { demandOf, holds, lengthOf, listOf, toPattern, type Filled } from './pattern.ts';
 import { residualOf } from './residual.ts';
 import { rollingDive } from './rolling-dive.ts';
 import { RoomPricer } from './room-pricing.ts';
 import { Search } from './search.ts';
 import { optimise, readCutProblem, type CutProblem, type LinearSolver } from './index.ts';
+import { plansOf, SizeRelaxation } from './size-relaxation.ts';
+import { exchangeSurplus, smallerOf, standIns } from './stand-ins.ts';
 import { searchWithSolver } from './with-solver.ts';
 
 /** The parts of the search, each against the trial of everything, which is itself held against a search without shared code. */
@@ -160,34 +161,69 @@ describe('against the trial of everything', () => {
     );
   }, 90_000);
 
-  test('few ways to divide walls, and still a bound of all of them', () => {
+  test('blanks as mere sizes are a bound, however coarse, and sticks and ways to divide walls that there are', () => {
     fc.assert(
-      fc.property(small, (built) => {
+      fc.property(small, fc.constantFrom(9, 60, 800), (built, cells) => {
         if (!built.ok) return;
         const model = built.value;
         const best = solveSmall(model);
-        if (!best || best === 'impossible' || model.walls.length === 0) return;
-        const narrow = narrowed(model, arcsIn(model, splitStyles(model).slice(0, 1)));
-        const master = new Master(narrow.model, solver);
+        if (!best || best === 'impossible') return;
+        const sizes = new SizeRelaxation(model, solver, cells);
         try {
-          const { outcome } = master.price({ stop: () => false, seconds: () => 5 });
-          if (outcome.status !== 'optimal') return;
-          const { bound, paths } = new WholeBound(model).bound(
-            narrow,
-            outcome.duals,
-            () => false,
-            () => false,
+          let before = -Infinity;
+          const answer = sizes.solve(
+            () => 5,
+            (bound) => {
+              expect(bound).toBeGreaterThanOrEqual(before);
+              before = bound;
+              return false;
+            },
           );
-          expect(bound).toBeLessThanOrEqual(best.cost + 1e-6);
-          // Its ways to divide the walls are ways of the whole.
-          expect(paths).toHaveLength(model.walls.length);
+          expect(answer.converged).toBe(true);
+          expect(answer.bound).toBeLessThanOrEqual(best.cost + 1e-6);
+          for (const pattern of answer.patterns)
+            expect(holds(model, pattern.group, listOf(pattern))).toBe(true);
+          for (const paths of plansOf(answer))
+            paths.forEach((path, wall) => {
+              const { arcs, points } = model.walls[wall]!;
+              const at = path.map((arc) => arcs[arc]!);
+              expect([at[0]!.from, at.at(-1)!.to]).toEqual([0, points - 1]);
+              at.slice(1).forEach((arc, k) => expect(arc.from).toBe(at[k]!.to));
+            });
         } finally {
-          master.dispose();
+          sizes.dispose();
         }
       }),
-      { numRuns: 120, seed, interruptAfterTimeLimit: 60_000 },
+      { numRuns: 150, seed, interruptAfterTimeLimit: 60_000 },
     );
   }, 90_000);
+
+  test('what stands in for a smaller blank leaves it room on every stick', () => {
+    const more = smallProblems(8).map((one) => buildModel(read({ ...header, ...one })));
+    let pairs = 0;
+    fc.assert(
+      fc.property(more, (built) => {
+        if (!built.ok) return;
+        const model = built.value;
+        const all = model.items
+          .flatMap((item, index) => new Array<number>(item.demand).fill(index))
+          .slice(0, 8);
+        for (const { larger, smaller } of standIns(model)) {
+          pairs++;
+          for (let set = 1; set < 1 << all.length; set++) {
+            const list = all.filter((_, i) => (set >> i) & 1);
+            const at = list.indexOf(larger);
+            if (at < 0) continue;
+            const other = list.with(at, smaller);
+            for (const group of model.sticks.keys())
+              if (holds(model, group, list)) expect(holds(model, group, other)).toBe(true);
+          }
+        }
+      }),
+      { numRuns: 120, seed },
+    );
+    expect(pairs).toBeGreaterThan(50);
+  });
 
   test('the most valuable filling where mitered ends nest is the most valuable there is', () => {
     const values = fc.array(fc.integer({ min: 1, max: 90 }), { minLength: 20, maxLength: 20 });
@@ -243,6 +279,77 @@ test('a dive that makes its programme smaller and smaller ends at a whole plan',
   } finally {
     master.dispose();
   }
+});
+
+test('hundreds of sizes: larger blanks that stand in for others leave the relaxation as it is', () => {
+  // 405 sizes of one class; on such a master the exchanges are columns, on its parts they are not.
+  const blanks = Array.from({ length: 405 }, (_, k) => 300 + k);
+  const model = modelOf(
+    read({
+      ...header,
+      profile: { thickness: 0 },
+      kerf: 3,
+      endTrim: 2,
+      stock: [
+        { id: 'a', length: 1000, price: 610, count: null },
+        { id: 'b', length: 1500, price: 900, count: null },
+      ],
+      rack: [],
+      pieces: blanks.map((length, k) => ({ id: `p${k}`, length, left: 0, right: 0, qty: 1 })),
+      walls: [],
+    }),
+  );
+  const exchanges = standIns(model);
+  expect(exchanges.length).toBe(404);
+  const master = new Master(model, solver);
+  const sizes = new SizeRelaxation(model, solver, 1499);
+  try {
+    const stop = (): boolean => false;
+    const own = sizes.solve(
+      () => 30,
+      () => false,
+    );
+    const { outcome, converged } = master.price({ stop, seconds: () => 30 });
+    expect([own.converged, converged]).toEqual([true, true]);
+    // Square blanks in cells of one millimetre: sizes are all there is to know.
+    expect(outcome.objective).toBeCloseTo(own.bound, 2);
+    const plan = rollingDive(master, outcome, solver, {
+      random: numbersFrom(1),
+      isHopeless: () => false,
+      stop,
+      seconds: () => 20,
+      dives: 3,
+      best: Infinity,
+    })!;
+    expectWhole(model, plan);
+    expect(plan.cost).toBeLessThanOrEqual(1.01 * outcome.objective);
+  } finally {
+    master.dispose();
+    sizes.dispose();
+  }
+}, 60_000);
+
+test('what is cut beyond what is wanted becomes the largest that is still wanted', () => {
+  const model = modelOf(
+    read({
+      ...header,
+      profile: { thickness: 0 },
+      kerf: 0,
+      endTrim: 0,
+      stock: [{ id: 's', length: 1000, price: 100, count: null }],
+      rack: [],
+      pieces: [500, 400, 300, 200].map((length, k) => ({ id: `p${k}`, length, left: 0, right: 0, qty: 1 })),
+      walls: [],
+    }),
+  );
+  const item = (length: number): number => model.items.findIndex((one) => one.length === length);
+  const wanted = model.items.map((one) => one.demand);
+  const twice = [toPattern(0, [item(500), item(500)]), toPattern(0, [item(500), item(400)])];
+  const lengths = exchangeSurplus(model, twice, wanted, smallerOf(model, standIns(model))).map((one) =>
+    listOf(one).map((index) => model.items[index]!.length),
+  );
+  expect(lengths.flat().sort()).toEqual([200, 300, 400, 500]);
+  expect(wanted).toEqual([0, 0, 0, 0]);
 });
 
 test('a residual problem reads its patterns as the whole does', () => {

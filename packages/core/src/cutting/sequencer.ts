@@ -2,7 +2,7 @@ import type { Clearances } from './end-classes.ts';
 
 /**
  * A multiset of end classes lying on one stick, with the least length that leads, gaps and tail can take over all orders.
- * Nodes are shared: every multiset has exactly one. A stick holds few classes of the many that a job has, so only those
+ * Nodes are shared. A stick holds few classes of the many that a job has, so only those
  * present are kept.
  */
 export interface ClassSet {
@@ -18,9 +18,12 @@ export interface ClassSet {
   readonly children: Map<number, ClassSet>;
 }
 
+/** Multisets that are remembered, some 50 MB; with hundreds of classes there would be millions. What is forgotten is worked out anew. */
+const MOST_KNOWN = 100_000;
+
 /**
  * Finds the order of blanks on a stick that wastes least between them. Exact: a dynamic programme over counts per class
- * and the last class, remembered for every multiset met. Adding a blank never shortens a stick.
+ * and the last class, remembered for the multisets met. Adding a blank never shortens a stick.
  */
 export class Sequencer {
   readonly empty: ClassSet;
@@ -69,6 +72,10 @@ export class Sequencer {
       return best;
     });
     const node: ClassSet = { classes, counts, size, extra, endingIn, children: new Map() };
+    if (this.known.size >= MOST_KNOWN) {
+      this.known.clear();
+      this.empty.children.clear();
+    }
     this.known.set(key, node);
     return node;
   }

@@ -1,9 +1,11 @@
-import { Knapsack } from './knapsack.ts';
-import type { CutModel } from './model.ts';
+import { Knapsack, type Filling } from './knapsack.ts';
+import { MANY_SIZES, type CutModel } from './model.ts';
 import { demandOf, filledOf, lengthOf, toPattern, type Filled, type Paths, type Pattern } from './pattern.ts';
 import { StockCount } from './stock.ts';
 
 const CELLS = 600;
+/** With hundreds of sizes fillings are read from the table, which is then finer. */
+const MANY_CELLS = 1200;
 const NODES = 1500;
 /** Sticks after which the table of bounds is made anew: it stays right while pieces go, and gets weaker. */
 const TABLE_FOR = 12;
@@ -31,6 +33,18 @@ export function fillByValue(
   const patterns: Pattern[] = [];
   let open = left.reduce((sum, count) => sum + count, 0);
   let sinceTable = 0;
+  const take = ({ group, list }: Filling): void => {
+    const pattern = toPattern(group, list);
+    const times = Math.min(
+      stock.free(group),
+      ...pattern.items.map((item, k) => Math.floor(left[item]! / pattern.counts[k]!)),
+    );
+    for (let n = 0; n < times; n++) patterns.push(pattern);
+    pattern.items.forEach((item, k) => (left[item]! -= times * pattern.counts[k]!));
+    stock.take(group, times);
+    open -= times * list.length;
+  };
+  const many = model.items.length > MANY_SIZES;
   while (open > 0) {
     if (stop()) return undefined;
     const groups = model.sticks.flatMap(({ just }, index) =>
@@ -38,20 +52,18 @@ export function fillByValue(
     );
     const keep = sinceTable > 0 && sinceTable < TABLE_FOR;
     sinceTable = keep ? sinceTable + 1 : 1;
-    const { fillings } = knapsack.search({ values, bounds: left, groups, nodes: NODES, keep });
+    const query = { values, bounds: left, groups };
+    const quick = many ? knapsack.readGood(query, (group) => priceOf(model, group)) : [];
+    if (quick.length > 0) {
+      for (const one of quick) take(one);
+      continue;
+    }
+    const { fillings } = knapsack.search({ ...query, nodes: NODES, keep: keep && !many });
     let best = fillings[0];
     for (const one of fillings)
       if (one.value / priceOf(model, one.group) > best!.value / priceOf(model, best!.group)) best = one;
     if (!best) return undefined;
-    const pattern = toPattern(best.group, best.list);
-    const times = Math.min(
-      stock.free(best.group),
-      ...pattern.items.map((item, k) => Math.floor(left[item]! / pattern.counts[k]!)),
-    );
-    for (let n = 0; n < times; n++) patterns.push(pattern);
-    pattern.items.forEach((item, k) => (left[item]! -= times * pattern.counts[k]!));
-    stock.take(best.group, times);
-    open -= times * best.list.length;
+    take(best);
   }
   return patterns;
 }
@@ -74,7 +86,7 @@ export function correctValues(
   ends = stop,
   seen: (patterns: readonly Pattern[]) => void = () => undefined,
 ): Filled | undefined {
-  const knapsack = new Knapsack(model, CELLS);
+  const knapsack = new Knapsack(model, model.items.length > MANY_SIZES ? MANY_CELLS : CELLS);
   const demand = demandOf(model, paths);
   const need = model.items.map((_, index) => lengthOf(model, [index]));
   const values = Float64Array.from(model.items, (_, index) =>

@@ -1,39 +1,21 @@
 import { numbersFrom } from '../base/index.ts';
 import { completeFrom } from './completion.ts';
-import { dive } from './dive.ts';
-import { splitStyles } from './heuristic.ts';
+import { beginWithSizes, slowness } from './many-sizes.ts';
 import { Master, uncutPrice, type Priced } from './master.ts';
-import type { CutModel } from './model.ts';
-import { arcsIn, narrowed, WholeBound } from './narrow.ts';
-import { planAnew, shareAnew } from './neighbourhood.ts';
-import type { Filled, Paths, Pattern } from './pattern.ts';
+import { MANY_SIZES } from './model.ts';
+import type { Pattern } from './pattern.ts';
 import { filledFrom } from './rounding.ts';
-import { rollingDive } from './rolling-dive.ts';
 import type { Search } from './search.ts';
 import type { LinearSolver, LpOutcome } from './solver-port.ts';
+import { dives, neighbourhood } from './turns.ts';
 import { correctValues } from './value-correction.ts';
 
-/** With this many sizes the last steps of column generation take longer than all before. */
-export const MANY_SIZES = 400;
-/** Share of the time after which a relaxation of so many sizes is taken as it is. */
-const ROOT_SHARE = 0.45;
-/** And after which it is not taken up again. */
-const LATE_SHARE = 0.95;
-/** With more sizes than this, most of them from places of splices, few of these places are looked at at a time. */
-export const WIDE = 1200;
-/** Shares of the time by which the narrow programmes are done, and rounds of each at the most. */
-const NARROW_SHARES = [0.25, 0.68] as const;
-const NARROW_ROUNDS = 300;
-/** Share of the time for putting a bound of the whole right. */
-const REPAIR_SHARE = 0.15;
-/** Dives in a row that may find nothing. */
-const DIVES = 25;
-/** The same in between, where the relaxation is not at its end. */
-const FEW_DIVES = 1;
-/** Steps of the neighbourhood search in one unit. */
-const STEPS = 60;
+/** Share of the time after which a relaxation of hundreds of sizes is taken as it is. */
+const ROOT_SHARE = 0.9;
 /** Units of it that may find nothing, once every proof has been tried. */
 const IDLE_UNITS = 6;
+/** Dives in a row that may find nothing while the relaxation is not at its end. */
+const FEW_DIVES = 1;
 /** So few patterns that the complete programme is tried at once. */
 const FEW_PATTERNS = 1500;
 /** Most patterns in the integer programme of a proof. */
@@ -50,16 +32,22 @@ const KNOWN_SECONDS = 2;
  * @param known patterns of earlier fillings, to begin with
  */
 export function searchWithSolver(search: Search, solver: LinearSolver, known: readonly Pattern[]): void {
-  if (isWide(search.model)) return searchNarrow(search, solver, known);
   const { model, stop, left } = search;
-  const master = new Master(model, solver);
-  const outOfTime = (): boolean => left() <= 0;
+  const many = model.items.length > MANY_SIZES;
   const random = numbersFrom(1);
   let units = search.options.units ?? Infinity;
+  let patterns = [...known, ...(search.best?.patterns ?? [])];
+  if (many && units-- > 0) {
+    const begun = beginWithSizes(search, solver, patterns, random);
+    while (!begun && !stop() && search.best && units-- > 0) neighbourhood(search, solver, random);
+    if (!begun || stop()) return;
+    patterns = [...begun];
+  }
+  const master = new Master(model, solver);
+  const outOfTime = (): boolean => left() <= 0;
   try {
-    master.addPatterns([...known, ...(search.best?.patterns ?? [])]);
-    const many = model.items.length > MANY_SIZES;
-    const relax = (share: number): Priced => {
+    master.addPatterns(patterns);
+    const relax = (share: number, isSlow: (objective: number) => boolean = () => false): Priced => {
       const priced = master.price({
         stop: outOfTime,
         seconds: left,
@@ -68,14 +56,16 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
         enough: (bound, objective) => {
           if (!many) return false;
           search.raise(bound, 'bound', 'relaxed');
-          return search.roundUp(bound) >= search.roundUp(objective) || search.spent(share);
+          return (
+            search.roundUp(bound) >= search.roundUp(objective) || search.spent(share) || isSlow(objective)
+          );
         },
       });
       if (many && !priced.converged && priced.outcome.status === 'optimal' && !stop())
         search.raise(master.boundAt(priced.outcome, outOfTime), 'bound', 'relaxed');
       return priced;
     };
-    let relaxed = relax(ROOT_SHARE);
+    let relaxed = relax(ROOT_SHARE, many ? slowness() : undefined);
     if (relaxed.outcome.status !== 'optimal') return;
     // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
     if (relaxed.converged && relaxed.outcome.objective > uncutPrice(model) / 2) {
@@ -86,7 +76,8 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (many && !relaxed.converged && !stop() && units-- > 0) {
       // A plan first; then the relaxation goes on.
       dives(search, solver, master, relaxed.outcome, random, (plan) => plan, FEW_DIVES);
-      relaxed = stop() ? relaxed : relax(LATE_SHARE);
+      if (stop()) return;
+      relaxed = relax(ROOT_SHARE);
       if (relaxed.outcome.status !== 'optimal') return;
     }
     const proof = new Proof(search, master, relaxed.converged);
@@ -126,93 +117,6 @@ function complete(search: Search, master: Master, { duals, objective }: LpOutcom
   );
   search.offer(found, 'proving');
   search.raise(bound, 'proving', 'trial');
-}
-
-/** Whether so many sizes come from the places of splices that the programme of all of them would never be solved. */
-const isWide = (model: CutModel): boolean =>
-  model.items.length > WIDE && model.walls.some((net) => net.arcs.length > 1);
-
-/**
- * The same for a problem with thousands of ways to divide its walls: column generation over few of them, widened by those
- * that are cheapest at its worths; the bound is one of the whole all along.
- */
-function searchNarrow(search: Search, solver: LinearSolver, known: readonly Pattern[]): void {
-  const { model, stop, left } = search;
-  const random = numbersFrom(1);
-  const whole = new WholeBound(model);
-  const plans: Paths[] = [...splitStyles(model), ...(search.best ? [search.best.paths] : [])];
-  const patterns = [...known, ...(search.best?.patterns ?? [])];
-  let units = search.options.units ?? Infinity;
-  for (const [round, share] of NARROW_SHARES.entries()) {
-    const narrow = narrowed(model, arcsIn(model, plans));
-    const master = new Master(narrow.model, solver);
-    try {
-      master.addPatterns(patterns.flatMap((pattern) => narrow.forth(pattern) ?? []));
-      let told = 0;
-      const { outcome } = master.price({
-        stop: () => left() <= 0,
-        seconds: left,
-        enough: () => {
-          // A bound of the whole is dear: not after every round.
-          return search.spent(share) || ++told > NARROW_ROUNDS;
-        },
-      });
-      if (outcome.status !== 'optimal' || stop()) return;
-      const { bound, paths } = whole.bound(narrow, outcome.duals, stop, () =>
-        search.spent(share + REPAIR_SHARE),
-      );
-      search.raise(bound, 'bound', 'relaxed');
-      plans.push(paths);
-      for (const column of master.columns)
-        if (column.kind === 'pattern')
-          patterns.push(narrow.back({ patterns: [column.pattern], paths: [], cost: 0 }).patterns[0]!);
-      if (round === NARROW_SHARES.length - 1 && units-- > 0)
-        dives(search, solver, master, outcome, random, narrow.back);
-    } finally {
-      master.dispose();
-    }
-  }
-  while (!stop() && search.best && units-- > 0) neighbourhood(search, solver, random);
-}
-
-function dives(
-  search: Search,
-  solver: LinearSolver,
-  master: Master,
-  relaxed: LpOutcome,
-  random: () => number,
-  whole: (plan: Filled) => Filled,
-  most = DIVES,
-): void {
-  const { stop, left } = search;
-  const { model } = master;
-  const isHopeless = (least: number): boolean => search.isHopeless(least);
-  const many = model.items.length > MANY_SIZES;
-  for (let failed = 0; failed < most && !stop(); failed++) {
-    const options = { random, isHopeless, stop, seconds: left };
-    const best = search.best?.cost ?? Infinity;
-    const found = many
-      ? rollingDive(master, relaxed, solver, { ...options, dives: DIVES, best })
-      : dive(master, relaxed, options);
-    if (search.offer(found && whole(found), 'rounding')) failed = -1;
-  }
-}
-
-/** Takes parts of the best plan anew; plans of equal cost are walked along. @returns whether a better one was found */
-function neighbourhood(search: Search, solver: LinearSolver, random: () => number): boolean {
-  const { model, stop, left } = search;
-  let plan: Filled = search.best!;
-  let better = false;
-  for (let step = 0; step < STEPS && !stop(); step++) {
-    const next =
-      step % 4 === 3
-        ? shareAnew(model, plan, random)
-        : planAnew(model, plan, solver, { random, stop, seconds: left });
-    if (!next || next.cost > plan.cost) continue;
-    plan = next;
-    better = search.offer(plan, 'rounding') || better;
-  }
-  return better;
 }
 
 /**

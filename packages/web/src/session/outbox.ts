@@ -191,8 +191,8 @@ class Outbox {
       for (let entry = this.queue[0]; entry; entry = this.queue[0]) {
         const { what } = entry;
         if (what.kind === 'room') {
-          // What was changed a moment ago may still be on its way into the browser's store.
-          await this.writing;
+          // What was changed a moment ago may still be on its way into the browser's store; more may have come meanwhile.
+          for (let writing; writing !== this.writing;) await (writing = this.writing);
           if (this.goesAfterProfiles(entry)) continue;
           const came = await hooks.saveRoom({ ...entry, what });
           if (came === 'offline') {

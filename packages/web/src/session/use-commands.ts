@@ -46,6 +46,8 @@ export interface Commands {
   readonly setItem: (list: ListName, id: string, set: Fields) => string | undefined;
   readonly putItem: (list: ListName, item: Fields & { readonly id: string }) => string | undefined;
   readonly dropItem: (list: ListName, id: string) => string | undefined;
+  /** Takes a profile out with its lines of stock, where no room uses it. */
+  readonly dropProfile: (id: string) => string | undefined;
   readonly addProfile: (made: NewProfile) => string | undefined;
   readonly replaceStock: (lines: readonly StockLine[]) => string | undefined;
   readonly setRules: (rules: HouseRulesInput) => string | undefined;
@@ -176,6 +178,25 @@ export function useCommands(jobId: string): Commands {
           'DELETE',
           `/${list}/${encodeURIComponent(id)}`,
         );
+        return undefined;
+      },
+      dropProfile: (id) => {
+        const { settings } = now();
+        const lines = settings.stock.filter((line) => line.profile === id);
+        const left = {
+          profiles: settings.profiles.filter((one) => one.id !== id),
+          stock: settings.stock.filter((line) => line.profile !== id),
+        };
+        const wrong = fault({ ...settings, ...left }, true);
+        if (wrong !== undefined) return wrong;
+        const takeOut = (list: ListName, item: string): void =>
+          void send(
+            t('taking out {list}', { list: NAMES[list] }),
+            'DELETE',
+            `/${list}/${encodeURIComponent(item)}`,
+          );
+        for (const line of lines) takeOut('stock', line.id);
+        takeOut('profiles', id);
         return undefined;
       },
       addProfile: ({ profile, stock }) => {

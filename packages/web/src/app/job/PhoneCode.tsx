@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { CrewRole } from '@long-miter/core';
 import { errorOf, useInviteMutation, useSessionQuery } from '../../api/api.ts';
 import { Qr } from '../../shared/Qr.tsx';
+import { roleWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -87,7 +88,7 @@ function Invite() {
       <Group gap={8}>
         {(['cutter', 'hanger', 'measurer'] as const).map((role) => (
           <Button key={role} variant="default" loading={isLoading} onClick={() => void ask(role)}>
-            {t('Invite a {role}', { role })}
+            {t('Invite a {role}', { role: roleWord(role) })}
           </Button>
         ))}
       </Group>
@@ -102,7 +103,7 @@ function Invite() {
           <Text>
             {t(
               'For one {role}, once, today: have it scanned, and a name and a password are asked for on the phone.',
-              { role: made.role },
+              { role: roleWord(made.role) },
             )}
           </Text>
         </Group>

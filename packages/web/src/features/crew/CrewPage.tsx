@@ -12,7 +12,7 @@ import {
 import { notifications } from '@mantine/notifications';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { CREW_ROLES, ROLE_WORDS, type CrewRole, type Me } from '@long-miter/core';
+import { CREW_ROLES, type CrewRole, type Me } from '@long-miter/core';
 import {
   errorOf,
   useChangeMemberMutation,
@@ -32,6 +32,7 @@ import { Keeping } from './Keeping.tsx';
 import { Programs } from './Programs.tsx';
 import { SignOut } from './SignOut.tsx';
 import { language } from '../../words/language.ts';
+import { choices, roleDoes, roleWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 const day = (at: string): string => new Date(at).toLocaleDateString(language, { dateStyle: 'medium' });
@@ -56,7 +57,7 @@ export function CrewPage() {
           {session?.me && (
             <Group gap={12} ml="auto">
               <Text>
-                {session.me.name}, {session.me.role}
+                {session.me.name}, {roleWord(session.me.role)}
               </Text>
               <SignOut />
             </Group>
@@ -139,12 +140,15 @@ function Members({ me }: { me: Me }) {
               </Table.Td>
               <Table.Td w={170}>
                 {one.role === 'guest' ? (
-                  t('guest')
+                  roleWord('guest')
                 ) : (
                   <NativeSelect
                     aria-label={t('Role of {name}', { name: one.name })}
                     value={one.role}
-                    data={CREW_ROLES.filter((role) => role !== 'guest')}
+                    data={choices(
+                      CREW_ROLES.filter((role) => role !== 'guest'),
+                      roleWord,
+                    )}
                     onChange={(event) =>
                       void change({ id: one.id, role: event.currentTarget.value as CrewRole }).then(say)
                     }
@@ -153,7 +157,7 @@ function Members({ me }: { me: Me }) {
               </Table.Td>
               <Table.Td>
                 {one.job === undefined
-                  ? ROLE_WORDS[one.role]
+                  ? roleDoes(one.role)
                   : t('reads {name}{expires}', {
                       name: jobs.find((job) => job.id === one.job)?.name ?? t('one job'),
                       expires: one.expires ? t(' until {expires}', { expires: day(one.expires) }) : '',
@@ -212,7 +216,7 @@ function Invite() {
         <NativeSelect
           label={t('as')}
           value={role}
-          data={[...CREW_ROLES]}
+          data={choices(CREW_ROLES, roleWord)}
           onChange={(event) => setRole(event.currentTarget.value as CrewRole)}
         />
         {role === 'guest' && (
@@ -254,7 +258,7 @@ function Invite() {
         </Button>
       </Group>
       <Text size="sm" mt={6}>
-        {t('A {role} {does}.', { role, does: ROLE_WORDS[role] })}
+        {t('A {role} {does}.', { role: roleWord(role), does: roleDoes(role) })}
       </Text>
       {made && (
         <Group mt={12} gap={16} wrap="nowrap" align="flex-start">
@@ -262,7 +266,7 @@ function Invite() {
           <Stack gap={4}>
             <Text>
               {t('For one {role}, once, until {expires}. Have it scanned, or send the link:', {
-                role: made.role,
+                role: roleWord(made.role),
                 expires: day(made.expires),
               })}
             </Text>

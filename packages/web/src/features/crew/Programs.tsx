@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Me } from '@long-miter/core';
 import { errorOf, useEndTokenMutation, useMakeTokenMutation, useTokensQuery } from '../../api/api.ts';
 import { language } from '../../words/language.ts';
+import { choices, roleWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 const GIVEN = ['lead', 'measurer', 'cutter', 'hanger'] as const;
@@ -33,7 +34,7 @@ export function Programs({ me }: { readonly me: Me }) {
             {tokens.map((one) => (
               <Table.Tr key={one.id}>
                 <Table.Td fw={600}>{one.name}</Table.Td>
-                <Table.Td>{one.role}</Table.Td>
+                <Table.Td>{roleWord(one.role)}</Table.Td>
                 <Table.Td>
                   {one.seenAt
                     ? t('last used {when}', {
@@ -65,7 +66,7 @@ export function Programs({ me }: { readonly me: Me }) {
         <NativeSelect
           label={t('may do what a')}
           value={role}
-          data={[...roles]}
+          data={choices(roles, roleWord)}
           onChange={(event) => setRole(event.currentTarget.value as typeof role)}
         />
         <Button

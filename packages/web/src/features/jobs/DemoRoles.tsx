@@ -1,9 +1,10 @@
 import { Button, Group, Text } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { CREW_ROLES, ROLE_WORDS, type SessionAnswer } from '@long-miter/core';
+import { CREW_ROLES, type SessionAnswer } from '@long-miter/core';
 import { personPicked } from '../../session/person.ts';
 import { useAppDispatch } from '../../session/store.ts';
 import { errorOf, useLookAsMutation, useSignOutMutation } from '../../api/api.ts';
+import { roleDoes, roleWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 /** The demo as each of its crew sees it, by one click; started as a company there is none of this. */
@@ -24,7 +25,7 @@ export function DemoRoles({ session }: { readonly session: SessionAnswer }) {
     <Group gap={6} mt="md" role="group" aria-label={t('Look at the demo as')}>
       <Text size="sm">
         {session.me
-          ? t('You look at the demo as its {role}.', { role: session.me.role })
+          ? t('You look at the demo as its {role}.', { role: roleWord(session.me.role) })
           : t('Look at the demo as')}
       </Text>
       {CREW_ROLES.filter((role) => role !== session.me?.role).map((role) => (
@@ -32,10 +33,10 @@ export function DemoRoles({ session }: { readonly session: SessionAnswer }) {
           key={role}
           size="compact-md"
           variant="default"
-          title={`${role}: ${ROLE_WORDS[role]}`}
+          title={`${roleWord(role)}: ${roleDoes(role)}`}
           onClick={() => void lookAs(role).then(here)}
         >
-          {role}
+          {roleWord(role)}
         </Button>
       ))}
       {session.me && (

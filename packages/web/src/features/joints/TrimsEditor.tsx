@@ -26,18 +26,8 @@ import { LengthField } from '../../shared/LengthField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { LoopsEditor } from './LoopsEditor.tsx';
-import { later } from '../../words/later.ts';
+import { trimWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
-
-const NAMES: Readonly<Record<TrimUse, string>> = {
-  base: later('base'),
-  shoe: later('shoe'),
-  backer: later('backer'),
-  'chair-rail': later('chair rail'),
-  'picture-rail': later('picture rail'),
-  crown: later('crown'),
-  casing: later('casing'),
-};
 
 interface Props {
   readonly job: JobRecord;
@@ -107,7 +97,7 @@ export function TrimsEditor({ job, survey, edit }: Props) {
       <Group gap={6}>
         {TRIM_USES.map((use) => (
           <Button key={use} size="compact-md" variant="default" onClick={() => add(use)}>
-            {t('Add {trim}', { trim: t(NAMES[use]) })}
+            {t('Add {trim}', { trim: trimWord(use) })}
           </Button>
         ))}
       </Group>

@@ -8,8 +8,8 @@ import { useWhyNot } from '../../session/rights.ts';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
+import { openingShort } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
-import { KIND_WORDS } from './SheetRow.tsx';
 
 /** The kits of the Library: how openings are dressed, each as it looks and with what it is made of. */
 export function KitShelf() {
@@ -63,7 +63,7 @@ function Card({ kit }: { readonly kit: LibraryKit }) {
           <Title order={2} size="h4">
             {kit.name}
           </Title>
-          <Text c="dimmed">{KIND_WORDS[kit.kind]}</Text>
+          <Text c="dimmed">{openingShort(kit.kind)}</Text>
           {kit.parts.map((part) => (
             <Text key={part.id}>
               <Typeset

@@ -1,31 +1,43 @@
 import { Button, Group, NativeSelect, Text, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { changeOpening, inLibrary, libraryKitOf, linesFromLibrary, takeKit } from '@long-miter/core';
 import { errorOf, useLibraryKitsQuery, useLibraryTrimsQuery } from '../../api/api.ts';
 import { useDropKitMutation, useKeepKitMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
+import { useAppSelector } from '../../session/store.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { t } from '../../words/t.ts';
 import type { Dressing } from './KitEditor.tsx';
 
-interface Props extends Dressing {
-  /** Takes the last edit of the room back. */
-  readonly onUndo: () => void;
-}
-
 /** Takes a kit of the Library for the opening at hand, and keeps how it is dressed for other jobs. */
-export function LibraryKits({ job, rules, wallIndex, opening, side, edit, onUndo }: Props) {
+export function LibraryKits({ job, rules, opening, side, edit }: Dressing) {
   const { data: kits = [] } = useLibraryKitsQuery();
   const { data: trims = [] } = useLibraryTrimsQuery();
   const [keep, { isLoading }] = useKeepKitMutation();
   const [drop] = useDropKitMutation();
-  const { addProfile } = useCommands(job.id);
+  const { addProfile, dropProfile } = useCommands(job.id);
   const mayLead = useWhyNot('lead') === undefined;
   const [name, setName] = useState<string>();
   const [fault, setFault] = useState<string>();
+  // Profiles that came with a kit that was taken back: they go once the room is saved without it.
+  const [leaving, setLeaving] = useState<readonly string[]>([]);
+  const saved = useAppSelector((state) =>
+    Object.values(state.drafts).every((draft) => draft.jobId !== job.id || draft.save === 'saved'),
+  );
+  useEffect(() => {
+    if (!saved) return;
+    const left = leaving.filter((id) => dropProfile(id) !== undefined);
+    if (left.length < leaving.length) setLeaving(left);
+  }, [job, saved, leaving, dropProfile]);
   const fitting = kits.filter((one) => one.unit === job.unit && one.kind === opening.kind);
+  /** Dresses the opening, wherever its wall is by now; answers why it could not be. */
+  const dress = (change: Parameters<typeof changeOpening>[3]): string | undefined =>
+    edit((survey) => {
+      const at = survey.walls.findIndex((wall) => wall.openings?.some((one) => one.id === opening.id));
+      return at < 0 ? survey : changeOpening(survey, at, opening.id, change);
+    })[0]?.text;
   const take = (id: string): void => {
     const kit = fitting.find((one) => one.id === id);
     if (!kit) return;
@@ -37,30 +49,25 @@ export function LibraryKits({ job, rules, wallIndex, opening, side, edit, onUndo
       const wrong = addProfile({ profile, stock });
       if (wrong !== undefined) return setFault(wrong);
     }
-    const wrong = edit((survey) =>
-      changeOpening(
-        survey,
-        wallIndex,
-        opening.id,
-        side === 'this'
-          ? {
-              kit: taken.kit,
-              casing: taken.casing ?? null,
-              stool: taken.stool,
-              apron: taken.apron,
-              picture: taken.picture,
-            }
-          : {
-              other: {
-                ...opening.other,
-                kit: taken.kit,
-                casing: taken.casing ?? null,
-              },
-            },
-      ),
-    )[0]?.text;
+    const wrong = dress(
+      side === 'this'
+        ? {
+            kit: taken.kit,
+            casing: taken.casing ?? null,
+            stool: taken.stool,
+            apron: taken.apron,
+            picture: taken.picture,
+          }
+        : { other: { ...opening.other, kit: taken.kit, casing: taken.casing ?? null } },
+    );
     setFault(wrong);
-    if (wrong === undefined) undoNotice(t('{name} is taken', { name: kit.name }), onUndo);
+    if (wrong !== undefined) return;
+    undoNotice(t('{name} is taken', { name: kit.name }), () => {
+      // Just this comes back, whatever else was changed since; what came with it goes where nothing else uses it by now.
+      const { kit: own, casing, stool, apron, picture, other } = opening;
+      setFault(dress(side === 'this' ? { kit: own, casing, stool, apron, picture } : { other }));
+      setLeaving(taken.added.map((one) => one.id));
+    });
   };
   const keepIt = async (): Promise<void> => {
     const called = (name ?? '').trim();

@@ -34,7 +34,7 @@ import { LibraryKits } from './LibraryKits.tsx';
 import { listOpenings, type Listed } from './openings-of.ts';
 import { PartList } from './PartList.tsx';
 import { Remedies } from './Remedies.tsx';
-import { KIND_WORDS } from './SheetRow.tsx';
+import { openingShort } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -98,7 +98,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
           {t('{name}, wall {wallIndex}, {kind}', {
             name: room.name,
             wallIndex: wallIndex + 1,
-            kind: KIND_WORDS[opening.kind],
+            kind: openingShort(opening.kind),
           })}
         </Text>
         <CommitField
@@ -170,15 +170,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
           )}
         </div>
       ))}
-      <LibraryKits
-        job={job}
-        rules={rules}
-        wallIndex={wallIndex}
-        opening={opening}
-        side={side}
-        edit={edit}
-        onUndo={undo}
-      />
+      <LibraryKits job={job} rules={rules} wallIndex={wallIndex} opening={opening} side={side} edit={edit} />
       <KitEditor job={job} rules={rules} wallIndex={wallIndex} opening={opening} side={side} edit={edit} />
       {side === 'this' && dressed.casing && !dressed.dress.oneUnit && dressed.dress.corners === 'miter' && (
         <AfterFitting

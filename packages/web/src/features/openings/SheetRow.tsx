@@ -1,18 +1,10 @@
 import { memo } from 'react';
-import { formatLength, takesField, type JobRecord, type Opening, type OpeningField } from '@long-miter/core';
+import { formatLength, takesField, type JobRecord, type OpeningField } from '@long-miter/core';
 import { useSheet } from '../../session/use-sheet.ts';
 import type { Listed } from './openings-of.ts';
 import { SheetCell } from './SheetCell.tsx';
+import { openingShort } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
-
-/** Words of the kinds as a row has them. */
-export const KIND_WORDS: Readonly<Record<Opening['kind'], string>> = {
-  door: t('door'),
-  cased: t('cased'),
-  pocket: t('pocket'),
-  window: t('window'),
-  drywall: t('plain'),
-};
 
 interface Props {
   readonly job: JobRecord;
@@ -52,7 +44,7 @@ export const SheetRow = memo(function SheetRow(props: Props) {
       <td className="what">
         {t('wall {wallIndex} {kind}{word}', {
           wallIndex: wallIndex + 1,
-          kind: KIND_WORDS[opening.kind],
+          kind: openingShort(opening.kind),
           word: opening.word !== undefined && `, ${opening.word}`,
         })}
         {headToMeasure && fields.some((field) => field.key === 'measuredHead') && (

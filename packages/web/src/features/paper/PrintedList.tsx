@@ -122,9 +122,11 @@ export function StickSheet({
           ];
           return (
             <tr key={`${step.piece.id} ${step.end}`}>
-              <td>☐ {k + 1}</td>
+              <td className="whole">☐ {k + 1}</td>
               <td>
-                <b>{step.piece.label}</b> {t('{end} end', { end: step.end })}
+                <span className="whole">
+                  <b>{step.piece.label}</b> {t('{end} end', { end: step.end })}
+                </span>
                 <br />
                 {step.place}
               </td>
@@ -135,7 +137,7 @@ export function StickSheet({
                       step.piece.opening === undefined ? t('between its neighbors') : t('over both legs'),
                   })
                 ) : (
-                  <b>{step.mark.text}</b>
+                  <b className="whole">{step.mark.text}</b>
                 )}
               </td>
               <td>
@@ -257,7 +259,7 @@ function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
               <td>{line.piece.label}</td>
               <td>{line.place}</td>
               <td>
-                <b>{line.length}</b>
+                <b className="whole">{line.length}</b>
               </td>
               <td>{line.ends}</td>
               <td>

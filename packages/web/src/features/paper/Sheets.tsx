@@ -41,15 +41,16 @@ export function CutSheets({ file, shop, head }: Props) {
         )}
       </p>
       {sticks.map((stick) => (
-        <StickSheet
-          key={stickName(stick)}
-          file={file}
-          title={`${t('Stick')} ${stick.letter ?? t('letter ____')} · ${nameOf(stick.stick.profile)} · ${formatWithUnit(stick.stick.length, file.unit)}${stick.stick.source === 'rack' ? t(' from the rack: {label}', { label: stick.stick.label ?? '' }) : ''}`}
-          steps={cutSteps(file, { pieces: work.pieces, sticks: [stick.stick] }).filter(
-            (step) => cutEnds.has(step.piece.id) && !cutEnds.get(step.piece.id)!.includes(step.end),
-          )}
-          plan={NO_WATCH_OUTS}
-        />
+        <div className="sheet-block" key={stickName(stick)}>
+          <StickSheet
+            file={file}
+            title={`${t('Stick')} ${stick.letter ?? t('letter ____')} · ${nameOf(stick.stick.profile)} · ${formatWithUnit(stick.stick.length, file.unit)}${stick.stick.source === 'rack' ? t(' from the rack: {label}', { label: stick.stick.label ?? '' }) : ''}`}
+            steps={cutSteps(file, { pieces: work.pieces, sticks: [stick.stick] }).filter(
+              (step) => cutEnds.has(step.piece.id) && !cutEnds.get(step.piece.id)!.includes(step.end),
+            )}
+            plan={NO_WATCH_OUTS}
+          />
+        </div>
       ))}
       {loose.length > 0 && (
         <p>
@@ -71,41 +72,45 @@ export function HangSheets({ file, shop, head, room }: Props & { readonly room: 
       <h2 className="sheet-head">{t('{name}: hang sheet by wall', { name: file.name })}</h2>
       <p>{t('{head}. In the order of hanging; the number is on the back of each piece.', { head })}</p>
       {sheets.map(({ place, lines }) => (
-        <table key={place} aria-label={place}>
-          <caption>{place}</caption>
-          <thead>
-            <tr>
-              <th>
-                <span className="said-only">{t('done')}</span>
-              </th>
-              <th>{t('No.')}</th>
-              <th>{t('Length')}</th>
-              <th>{t('Left end, right end')}</th>
-              <th>{t('On the wall')}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {lines.map(({ line: { piece, plan, before }, notes }) => (
-              <tr key={piece.tag}>
-                <td>{piece.state === 'fixed' ? '☑' : '☐'}</td>
-                <td>
-                  <b>{piece.tag}</b>
-                </td>
-                <td>{piece.state === 'held' ? t('waits: ______') : formatWithUnit(piece.near, file.unit)}</td>
-                <td>
-                  {endText(plan.left)}; {endText(plan.right)}
-                  {plan.slope ? t('; climbs {slope}', { slope: formatAngle(plan.slope) }) : ''}
-                </td>
-                <td>
-                  {before.length > 0 && <div>{t('after {before}', { before: before.join(', ') })}</div>}
-                  {notes.map((note) => (
-                    <div key={note}>{note}</div>
-                  ))}
-                </td>
+        <div className="sheet-block" key={place}>
+          <table aria-label={place}>
+            <caption>{place}</caption>
+            <thead>
+              <tr>
+                <th>
+                  <span className="said-only">{t('done')}</span>
+                </th>
+                <th>{t('No.')}</th>
+                <th>{t('Length')}</th>
+                <th>{t('Left end, right end')}</th>
+                <th>{t('On the wall')}</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {lines.map(({ line: { piece, plan, before }, notes }) => (
+                <tr key={piece.tag}>
+                  <td>{piece.state === 'fixed' ? '☑' : '☐'}</td>
+                  <td>
+                    <b>{piece.tag}</b>
+                  </td>
+                  <td className="whole">
+                    {piece.state === 'held' ? t('waits: ______') : formatWithUnit(piece.near, file.unit)}
+                  </td>
+                  <td>
+                    {endText(plan.left)}; {endText(plan.right)}
+                    {plan.slope ? t('; climbs {slope}', { slope: formatAngle(plan.slope) }) : ''}
+                  </td>
+                  <td>
+                    {before.length > 0 && <div>{t('after {before}', { before: before.join(', ') })}</div>}
+                    {notes.map((note) => (
+                      <div key={note}>{note}</div>
+                    ))}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       ))}
     </>
   );

@@ -4,7 +4,6 @@ import {
   crownSection,
   formatAngle,
   formatLength,
-  formatWithUnit,
   parseAngle,
   parseLength,
   trade,
@@ -96,6 +95,8 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
         projection: figures.value.projection,
       }
     : undefined;
+  // To the same parts as the fields and the picture have them.
+  const size = (length: number): string => `${formatLength(length, unit, { inchParts: 32 })} ${unit}`;
   const take = (): void => {
     if (!figures?.ok) return;
     const [drop, projection] = [value('drop'), value('projection')];
@@ -163,10 +164,10 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
               {t(
                 '{width} across, {spring} to the wall, {drop} down, {projection} out. Two figures give the others; hold a scrap in a square to read them.',
                 {
-                  width: formatWithUnit(figures.value.width, unit),
+                  width: size(figures.value.width),
                   spring: formatAngle(figures.value.spring),
-                  drop: formatWithUnit(figures.value.drop, unit),
-                  projection: formatWithUnit(figures.value.projection, unit),
+                  drop: size(figures.value.drop),
+                  projection: size(figures.value.projection),
                 },
               )}
             </Text>

@@ -15,6 +15,7 @@ import { useKeepTrimMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
+import { trimWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 const today = (): string => new Date().toISOString().slice(0, 10);
@@ -36,7 +37,7 @@ export function ProfileInLibrary({ job, profile }: { readonly job: JobRecord; re
     const { id: _id, name: _name, use: _use, ...figures } = theirs.profile;
     const wrong =
       setItem('profiles', profile.id, figures) ??
-      replaceStock(stockFromLibrary(job.settings, profile.id, theirs, newId));
+      replaceStock(stockFromLibrary(job, profile.id, theirs, newId));
     if (wrong !== undefined) notifications.show({ color: 'red', message: wrong });
   };
   if (theirs && otherwise.length === 0)
@@ -97,7 +98,7 @@ export function TakeFromLibrary({ job }: { readonly job: JobRecord }) {
         value={trim.id}
         data={others.map((one) => ({
           value: one.id,
-          label: `${one.profile.name} (${one.profile.use})${one.confirmed ? '' : t(', example')}`,
+          label: `${one.profile.name} (${trimWord(one.profile.use)})${one.confirmed ? '' : t(', example')}`,
         }))}
         onChange={(event) => setChosen(event.currentTarget.value)}
       />

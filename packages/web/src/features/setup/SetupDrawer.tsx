@@ -12,6 +12,7 @@ import { CrownFigures } from './CrownFigures.tsx';
 import { ProfileInLibrary, TakeFromLibrary } from './FromLibrary.tsx';
 import { SawEditor } from './SawEditor.tsx';
 import { useCommands } from '../../session/use-commands.ts';
+import { choices, materialWord, MATERIAL_CODES, trimWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 /** Currencies that come first in the list; any other is typed by its letters. */
@@ -61,7 +62,7 @@ export function SetupDrawer({
                 >
                   <SettledField
                     size="sm"
-                    label={profile.use}
+                    label={trimWord(profile.use)}
                     aria-label={t('Name of {id}', { id: profile.id })}
                     text={profile.name}
                     read={(text): Result<string> =>
@@ -93,7 +94,7 @@ export function SetupDrawer({
                     size="sm"
                     label={t('material')}
                     allowDeselect={false}
-                    data={['mdf', 'softwood', 'hardwood', 'polyurethane', 'pvc', 'other']}
+                    data={choices(MATERIAL_CODES, materialWord)}
                     value={profile.material}
                     onChange={(material) => set({ material: material as Profile['material'] })}
                   />

@@ -17,7 +17,8 @@ import { useDropTrimMutation, useKeepTrimMutation } from '../../session/commands
 import { useWhyNot } from '../../session/rights.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { said, t } from '../../words/t.ts';
+import { finishWord, materialWord, trimWord } from '../../shared/code-words.ts';
+import { t } from '../../words/t.ts';
 
 const say = (done: { error?: unknown }): void => {
   if (done.error !== undefined) notifications.show({ color: 'red', message: errorOf(done.error).detail });
@@ -49,12 +50,6 @@ function faceOf({ name, width, thickness }: Profile, unit: Unit): Drawing {
 
 /** Points of the page for an inch and for a millimetre: all faces of the shelf to one scale. */
 const SCALE = { in: 15, mm: 15 / 25.4 } as const;
-
-const USE: Partial<Record<Profile['use'], string>> = {
-  'chair-rail': t('chair rail'),
-  'picture-rail': t('picture rail'),
-  'back-band': t('back band'),
-};
 
 /** The trims of the Library: faces to one scale, lengths with prices, where those are from and of when. */
 export function TrimShelf() {
@@ -115,15 +110,15 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
           <Text>
             <Typeset
               text={t('{use} · face {width} · {thickness} thick{sprung} · {material}, {finish}', {
-                use: USE[profile.use] ?? said(profile.use),
+                use: trimWord(profile.use),
                 width: formatWithUnit(profile.width, unit),
                 thickness: formatWithUnit(profile.thickness, unit),
                 sprung:
                   traitsOf(profile).sprung && profile.springAngle !== undefined
                     ? t(' · spring {springAngle}°', { springAngle: profile.springAngle })
                     : '',
-                material: profile.material,
-                finish: profile.finish,
+                material: materialWord(profile.material),
+                finish: finishWord(profile.finish),
               })}
             />
           </Text>

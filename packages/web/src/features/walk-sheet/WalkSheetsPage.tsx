@@ -17,6 +17,7 @@ import { Typeset } from '../../shared/Figure.tsx';
 import { useTitle } from '../../shared/use-title.ts';
 import { useGrowing } from '../../shared/use-growing.ts';
 import { useJob } from '../../session/use-job.ts';
+import { openingWord, pointWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 /** Rows of a blank sheet: what fits a page. */
@@ -126,7 +127,7 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
     (wall.openings ?? [])
       .map((one) =>
         [
-          `${one.kind} ${len(one.at)}`,
+          `${openingWord(one.kind)} ${len(one.at)}`,
           len(one.width),
           len(one.headHeight),
           ...(one.sillHeight === undefined ? [] : [len(one.sillHeight)]),
@@ -142,7 +143,7 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
       ...(wall.interruptions ?? []).map(
         (one) => `${one.name ?? t('built-in')} ${len(one.at)}–${len(one.at + one.width)}`,
       ),
-      ...(wall.points ?? []).map((one) => `${one.kind} ${len(one.at)}`),
+      ...(wall.points ?? []).map((one) => `${pointWord(one.kind)} ${len(one.at)}`),
       ...(wall.hollow ?? []).map((one) =>
         t('{depth} {kind} over {over}, {near}', {
           depth: one.depth < 0 ? t('bulge') : t('hollow'),

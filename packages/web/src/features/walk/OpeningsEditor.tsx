@@ -24,15 +24,8 @@ import { OpeningMore } from './OpeningMore.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { later } from '../../words/later.ts';
+import { choices, OPENING_CODES, openingWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
-
-const KINDS = [
-  { value: 'door', label: t('door') },
-  { value: 'cased', label: t('cased opening') },
-  { value: 'pocket', label: t('pocket door') },
-  { value: 'window', label: t('window') },
-  { value: 'drywall', label: t('plain opening') },
-];
 
 interface Props {
   readonly unit: Unit;
@@ -82,7 +75,7 @@ export function OpeningsEditor(props: Props) {
                 size="sm"
                 style={{ flex: 1 }}
                 aria-label={t('Kind of opening {id}', { id: opening.id })}
-                data={KINDS}
+                data={choices(OPENING_CODES, openingWord)}
                 value={opening.kind}
                 allowDeselect={false}
                 onChange={(kind) =>
@@ -298,7 +291,7 @@ const NewOpening = memo(function NewOpening({
           size="sm"
           miw={120}
           label={t('kind')}
-          data={KINDS}
+          data={choices(OPENING_CODES, openingWord)}
           value={kind}
           allowDeselect={false}
           onChange={(value) => setKind(value as Opening['kind'])}

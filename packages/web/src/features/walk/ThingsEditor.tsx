@@ -17,6 +17,7 @@ import { CommitField } from '../../shared/CommitField.tsx';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { choices, pointWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
 type Point = NonNullable<Wall['points']>[number];
@@ -100,12 +101,12 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           align="flex-end"
           wrap="nowrap"
           role="group"
-          aria-label={`${point.kind} ${i + 1}`}
+          aria-label={`${pointWord(point.kind)} ${i + 1}`}
         >
           <NativeSelect
             size="sm"
             aria-label={t('Kind of point {i}', { i: i + 1 })}
-            data={[...POINTS]}
+            data={choices(POINTS, pointWord)}
             value={point.kind}
             onChange={(event) => {
               const kind = event.currentTarget.value as Point['kind'];
@@ -154,7 +155,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
           <ActionIcon
             size={36}
             variant="default"
-            aria-label={t('Remove {kind} {i}', { kind: point.kind, i: i + 1 })}
+            aria-label={t('Remove {kind} {i}', { kind: pointWord(point.kind), i: i + 1 })}
             onClick={() => setPoints(points.filter((_, k) => k !== i))}
           >
             <IconTrash size={18} />
@@ -247,7 +248,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
             variant="default"
             onClick={() => setPoints([...points, { kind, at: wall.length / 2 }])}
           >
-            {t('Add a {kind}', { kind })}
+            {t('Add a {kind}', { kind: pointWord(kind) })}
           </Button>
         ))}
       </Group>
