@@ -65,3 +65,31 @@ test('it is not taken from a dialog that has come up, nor from a button that sta
   stop();
   jest.useRealTimers();
 });
+
+test('a dialog that is closed before it has taken the focus gives it back to what opened it', () => {
+  jest.useFakeTimers();
+  document.body.innerHTML = `<main><button>Help</button></main>`;
+  const stop = keepFocus();
+  const help = document.querySelector('button')!;
+  help.addEventListener('click', () => {
+    document.body.insertAdjacentHTML('beforeend', '<div role="dialog"><button>Close</button></div>');
+    document.querySelector<HTMLElement>('[role="dialog"] button')!.focus();
+  });
+  for (const way of ['key', 'button']) {
+    help.focus();
+    help.click();
+    expect(focused()).toBe('Close');
+    const dialog = document.querySelector('[role="dialog"]')!;
+    const close = dialog.querySelector('button')!;
+    // As an animation has it: it goes a moment after it was told to.
+    const go = (): void => void setTimeout(() => dialog.remove(), 200);
+    close.addEventListener('click', go);
+    document.addEventListener('keydown', go, { once: true });
+    if (way === 'key') close.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+    else close.click();
+    jest.advanceTimersByTime(2000);
+    expect(focused()).toBe('Help');
+  }
+  stop();
+  jest.useRealTimers();
+});

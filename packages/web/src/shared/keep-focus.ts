@@ -50,22 +50,52 @@ export function nextTo(places: readonly Place[], like: string): HTMLElement | un
   return part ?? undefined;
 }
 
-/** Keeps the focus near when a button takes itself away: after each removal one goes on from where one was. */
+const DIALOG = '[role="dialog"]';
+/** A list that has come up is a part of what it came up from. */
+const OVER = `${DIALOG}, [role="menu"], [role="listbox"]`;
+
+/**
+ * Keeps the focus near when a button takes itself away: after each removal one goes on from where one was. A dialog that is
+ * closed before it has taken the focus may leave it nowhere: it goes back to what opened it.
+ */
 export function keepFocus(page: Document = document): () => void {
-  const onClick = (event: MouseEvent): void => {
-    const button = (event.target as Element | null)?.closest?.('button, a[href], [role="button"]');
-    if (!button) return;
-    const places = placesOf(button);
-    const like = firstWord(button);
+  /** Gives the focus to what was last pressed outside of a dialog. */
+  let goBack: (() => void) | undefined;
+  const lost = (): boolean => page.activeElement === null || page.activeElement === page.body;
+  const look = (then: () => void): void => {
     const from = page.location.pathname;
     for (const wait of LOOKS)
       setTimeout(() => {
         // Another screen begins at its own top.
-        if (button.isConnected || page.location.pathname !== from) return;
-        if (page.activeElement !== null && page.activeElement !== page.body) return;
-        nextTo(places, like)?.focus();
+        if (page.location.pathname === from && lost()) then();
       }, wait);
   };
+  const backFrom = (dialog: Element): void => {
+    const back = goBack;
+    if (back) look(() => !dialog.isConnected && back());
+  };
+  const onClick = (event: MouseEvent): void => {
+    const button = (event.target as Element | null)?.closest?.<HTMLElement>(
+      'button, a[href], [role="button"], [role="menuitem"]',
+    );
+    if (!button) return;
+    const places = placesOf(button);
+    const like = firstWord(button);
+    const dialog = button.closest(DIALOG);
+    if (dialog) backFrom(dialog);
+    else if (!button.closest(OVER))
+      goBack = () => (button.isConnected ? button : nextTo(places, like))?.focus();
+    look(() => !button.isConnected && nextTo(places, like)?.focus());
+  };
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.key !== 'Escape') return;
+    const open = page.querySelector(DIALOG);
+    if (open) backFrom(open);
+  };
   page.addEventListener('click', onClick, true);
-  return () => page.removeEventListener('click', onClick, true);
+  page.addEventListener('keydown', onKey, true);
+  return () => {
+    page.removeEventListener('click', onClick, true);
+    page.removeEventListener('keydown', onKey, true);
+  };
 }

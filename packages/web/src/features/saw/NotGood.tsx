@@ -1,5 +1,5 @@
 import { Button, Group, Modal, Stack, Text } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   formatLength,
   formatWithUnit,
@@ -38,18 +38,24 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
   const [tag, setTag] = useState(pieces[0]?.tag);
   const [what, setWhat] = useState<What>();
   const [usable, setUsable] = useState<number>();
-  const [said, setSaid] = useState(false);
+  const [saying, setSaying] = useState(false);
   const piece = shop.pieces.find((one) => one.tag === tag) ?? pieces[0];
+  const reused = piece?.state === 'reused';
+  useEffect(() => {
+    if (reused) onClose();
+  }, [reused, onClose]);
   if (!piece) return null;
+  // Only what is noted is said: until then the cut behind is still the one of this piece.
+  const said = piece.state === 'spoilt' || reused;
   const good = usable ?? (what === 'short' ? undefined : 0);
   const note = (): void => {
-    session.note({
+    const noted = session.note({
       kind: 'miscut',
       tag: piece.tag,
       what,
       ...(usable === undefined ? {} : { usable }),
     });
-    setSaid(true);
+    if (noted) setSaying(true);
   };
   const again = shop.pieces.findLast((one) => one.stem === piece.stem);
   const offers = said && usable !== undefined ? reusableFor(shop, piece, usable).slice(0, 4) : [];
@@ -76,10 +82,7 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
                   key={one.tag}
                   size="md"
                   variant="default"
-                  onClick={() => {
-                    session.note({ kind: 'piece-reused', tag: piece.tag, as: one.tag });
-                    onClose();
-                  }}
+                  onClick={() => session.note({ kind: 'piece-reused', tag: piece.tag, as: one.tag })}
                 >
                   {t('{tag}, {near}: cut it from this', {
                     tag: one.tag,
@@ -143,7 +146,13 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
             />
           )}
           <Group>
-            <Button size="lg" color="red" disabled={what === undefined || good === undefined} onClick={note}>
+            <Button
+              size="lg"
+              color="red"
+              loading={saying}
+              disabled={what === undefined || good === undefined}
+              onClick={note}
+            >
               {t('It is spoilt')}
             </Button>
             <Button size="lg" variant="default" onClick={onClose}>
