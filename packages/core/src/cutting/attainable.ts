@@ -1,10 +1,10 @@
-import { fewestArcs, type CutModel } from './model.ts';
-
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+import { weightsOf } from './length-bound.ts';
+import { fewestArcs, type CutModel, type WallNet } from './model.ts';
+import { MOST_COSTS, roomCosts, stepOf } from './room-cost.ts';
 
 /**
- * Which costs a plan can have at all: sticks cost multiples of one step, splices a fixed price each. A bound may be raised
- * to the next attainable cost, which often closes the gap that prices in even steps leave.
+ * Which costs a plan can have at all: sticks cost multiples of one step, splices a fixed price each, and sticks of a cost hold
+ * only so much. A bound may be raised to the next attainable cost, which often closes the gap that prices in even steps leave.
  */
 export interface Attainable {
   /** The least attainable cost that is not below `bound`, cents. */
@@ -13,16 +13,23 @@ export interface Attainable {
 
 /** Cents by which a linear programme's bound may be off through rounding. */
 const BOUND_NOISE = 1e-3;
+/** Most sums of splices. */
+const MOST_SUMS = 2_000;
+/** Room that may be missing, in units, through the rounding of sums. */
+const ROOM_NOISE = 1e-6;
 
 export function attainableCosts(model: CutModel): Attainable {
-  const stickStep = Math.max(
-    1,
-    model.sticks.reduce((step, group) => gcd(step, Math.round(group.price)), 0),
-  );
+  const inSteps = costsInSteps(model);
+  return (!model.weighed && costsByRoom(model, inSteps)) || inSteps;
+}
+
+/** By the common step of all prices alone. */
+function costsInSteps(model: CutModel): Attainable {
+  const stickStep = stepOf(model.sticks.map((group) => group.price));
   const penalties = new Set(model.walls.map((net) => net.wall.penalty));
   const [penalty] = penalties;
   if (penalties.size !== 1 || penalty === undefined) {
-    const step = [...penalties].reduce((all, one) => gcd(all, Math.round(one)), stickStep);
+    const step = stepOf([stickStep, ...penalties]);
     // Adding nothing turns a negative zero into a plain one.
     return { atLeast: (bound) => Math.ceil((bound - BOUND_NOISE) / step) * step + 0 };
   }
@@ -38,6 +45,72 @@ export function attainableCosts(model: CutModel): Attainable {
         best = Math.min(best, splices * penalty + sticks * stickStep);
       }
       return best;
+    },
+  };
+}
+
+/** For each number of splices what the parts of a wall weigh at least; Infinity where it cannot be divided so. */
+function weightsBySplices(net: WallNet, size: ArrayLike<number>): number[] {
+  let at = new Array<number>(net.points).fill(Infinity);
+  at[0] = 0;
+  const last = net.points - 1;
+  const found: number[] = [];
+  for (let arcs = 1; arcs <= net.wall.max + 1 && arcs <= last; arcs++) {
+    const next = new Array<number>(net.points).fill(Infinity);
+    for (const arc of net.arcs) next[arc.to] = Math.min(next[arc.to]!, at[arc.from]! + size[arc.item]!);
+    found.push(next[last]!);
+    at = next;
+  }
+  return found;
+}
+
+/** What splices can come to, each with the least that has to be cut then; undefined where there are too many sums. */
+function wantedBySplices(model: CutModel, size: ArrayLike<number>): Map<number, number> | undefined {
+  let sums = new Map([[0, model.items.reduce((sum, item, index) => sum + item.demand * size[index]!, 0)]]);
+  for (const net of model.walls) {
+    const own = weightsBySplices(net, size);
+    const next = new Map<number, number>();
+    for (const [cost, weight] of sums)
+      own.forEach((more, splices) => {
+        const sum = cost + splices * Math.round(net.wall.penalty);
+        if (more < Infinity) next.set(sum, Math.min(next.get(sum) ?? Infinity, weight + more));
+      });
+    if (next.size > MOST_SUMS) return undefined;
+    sums = next;
+  }
+  return sums;
+}
+
+/**
+ * By what sticks of a cost can hold: a cost is out of reach where all sticks that come to it have less room than is wanted.
+ * Undefined where there are too many costs to look at.
+ */
+function costsByRoom(model: CutModel, { atLeast }: Attainable): Attainable | undefined {
+  const wanted = wantedBySplices(model, weightsOf(model).size);
+  if (!wanted || wanted.size === 0) return undefined;
+  const sums = [...wanted];
+  const rooms = roomCosts(model, Math.max(...sums.map(([, weight]) => weight)));
+  if (!rooms) return undefined;
+  const step = stepOf([rooms.step, ...sums.map(([sum]) => sum)]);
+  const until = (rooms.held.length - 1) * rooms.step;
+  const most = Math.floor(until / step);
+  if (most > MOST_COSTS) return undefined;
+  /** For each cost the least above it that is within reach. */
+  const next = new Int32Array(most + 2).fill(most + 1);
+  for (let at = most; at >= 0; at--) {
+    const can = sums.some(([sum, weight]) => {
+      const sticks = at * step - sum;
+      return (
+        sticks >= 0 && sticks % rooms.step === 0 && rooms.held[sticks / rooms.step]! >= weight - ROOM_NOISE
+      );
+    });
+    next[at] = can ? at : next[at + 1]!;
+  }
+  return {
+    atLeast: (bound) => {
+      const at = Math.max(0, Math.ceil((bound - BOUND_NOISE) / step));
+      const found = at > most ? most + 1 : next[at]!;
+      return found > most ? atLeast(Math.max(bound, until)) : found * step;
     },
   };
 }

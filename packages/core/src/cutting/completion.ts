@@ -1,5 +1,7 @@
 import { divisionsOf, isWhole, longestFirst, type Division } from './divisions.ts';
 import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
+import { weightsOf } from './length-bound.ts';
+import { roomCosts } from './room-cost.ts';
 import type { ClassSet, Sequencer } from './sequencer.ts';
 import type { CutModel } from './shapes.ts';
 import { isLimited, StockCount } from './stock.ts';
@@ -19,7 +21,7 @@ const MOST_DIVISIONS = 120_000;
 /** Most fillings of sticks with pieces that are kept. */
 const MOST_FILLINGS = 40_000;
 /** Steps before it is given up: a fifth of a second by lengths alone, more with a relaxation's worths. Counted, not timed. */
-const STEPS = 6e6;
+const STEPS = 2e6;
 const STEPS_BY_WORTH = 4e7;
 /** Steps between two looks at the clock. */
 const LOOK = 2e5;
@@ -79,6 +81,28 @@ const fillingsOf = (made: readonly Filling[]): Fillings => {
   };
 };
 
+/** Parts of walls that are still to be placed, and what has been found of them with pieces that are left. */
+interface Parts {
+  readonly list: readonly number[];
+  readonly weight: number;
+  readonly worth: number;
+  turns: readonly Turn[] | undefined;
+  /** By what is left beside them. */
+  readonly exact: Map<number, Found>;
+  readonly failed: Map<number, number>;
+}
+interface Turn {
+  readonly fillings: Fillings;
+  readonly rest: Parts;
+}
+/** The next stick of the cheapest way. */
+interface Found {
+  readonly cost: number;
+  readonly filling: Filling;
+  readonly use: Use;
+  readonly rest: Parts;
+}
+
 class TooMuch extends Error {}
 /** Worths that a filling exceeds: what was concluded from them does not hold either. */
 class NoBound extends TooMuch {}
@@ -101,10 +125,14 @@ class Completion {
   /** For each copy of a piece the bit of the copy before it: like pieces are taken in their order. */
   private readonly twin: readonly number[];
   private readonly withParts = new Map<string, Fillings>();
-  private readonly exact = new Map<number, { cost: number; filling: Filling; use: Use }>();
-  private readonly failed = new Map<number, number>();
+  private readonly parts = new Map<string, Parts>();
   private readonly all: Filling[];
   private steps = 0;
+  /** Weights of items, of all pieces of a mask, and what sticks with room for a weight cost at least. */
+  private readonly size: Float64Array;
+  private readonly weightOf: Float64Array;
+  private readonly worthOf: Float64Array;
+  private readonly roomCost: (weight: number) => number;
 
   constructor(model: CutModel, plain: readonly number[], worths: Worths | undefined, stop: () => boolean) {
     this.model = model;
@@ -118,6 +146,15 @@ class Completion {
     );
     ({ items: this.items, saves: this.saves } = worths ?? byLength(model, this.there));
     this.left = [...this.there];
+    this.size = weightsOf(model).size;
+    this.weightOf = new Float64Array(2 ** plain.length);
+    this.worthOf = new Float64Array(2 ** plain.length);
+    for (let mask = 1; mask < this.weightOf.length; mask++) {
+      const item = plain[31 - Math.clz32(mask & -mask)]!;
+      this.weightOf[mask] = this.weightOf[mask & (mask - 1)]! + this.size[item]!;
+      this.worthOf[mask] = this.worthOf[mask & (mask - 1)]! + this.items[item]!;
+    }
+    this.roomCost = roomCosts(model, this.mostWeight())?.least ?? ((): number => -Infinity);
     let weight = 2 ** plain.length;
     this.weight = this.left.map((count) => {
       if (count === Infinity) return 0;
@@ -139,6 +176,14 @@ class Completion {
     this.all.push(nothing);
     this.grow(nothing, 0, byLowest);
     this.byLowest = byLowest.map(fillingsOf);
+  }
+
+  /** What all pieces and all walls weigh at the most. */
+  private mostWeight(): number {
+    const walls = this.model.walls
+      .filter((net) => !isWhole(net))
+      .map((net) => (net.wall.max + 1) * Math.max(...net.arcs.map((arc) => this.size[arc.item]!)));
+    return walls.reduce((sum, weight) => sum + weight, this.weightOf.at(-1)!);
   }
 
   private spend(steps: number): void {
@@ -222,11 +267,23 @@ class Completion {
     return true;
   }
 
-  private worthOf(left: number): number {
-    let sum = 0;
-    for (let rest = left; rest !== 0; rest &= rest - 1)
-      sum += this.items[this.plain[31 - Math.clz32(rest & -rest)]!]!;
-    return sum;
+  /**
+   * Whether one more of the pieces that are left would fit a stick. Such a filling need not be looked at: with a piece moved
+   * to it from another stick the plan costs no more, as what gives a piece away takes no longer stick.
+   */
+  private holdsMore({ length, sets }: Filling, way: number, left: number): boolean {
+    const stick = this.model.sticks[way]!;
+    const k = this.sequencers.indexOf(stick.sequencer);
+    // The shortest come last.
+    for (let rest = left; rest !== 0;) {
+      const at = 31 - Math.clz32(rest);
+      const item = this.model.items[this.plain[at]!]!;
+      if (length + item.length > stick.length) return false;
+      if (length + item.length + this.sequencers[k]!.with(sets[k]!, item.cls).extra <= stick.length)
+        return true;
+      rest ^= 1 << at;
+    }
+    return false;
   }
 
   /** What the sticks that are left of those that run out can still save. */
@@ -244,101 +301,104 @@ class Completion {
     return key;
   }
 
-  /** The least that the pieces left cost where that is below a limit, else Infinity. */
-  private least(left: number, limit: number): number {
-    if (left === 0) return 0;
-    const key = this.key(left);
-    const known = this.exact.get(key);
-    if (known) return known.cost < limit ? known.cost : Infinity;
-    if ((this.failed.get(key) ?? 0) >= limit) return Infinity;
-    this.spend(CALL);
-    let best = limit;
-    let found: { filling: Filling; use: Use } | undefined;
-    const base = this.worthOf(left) - this.credit();
-    const { all, masks, losses } = this.byLowest[31 - Math.clz32(left & -left)]!;
-    for (let k = 0; k < masks.length && losses[k]! < best - base; k++) {
-      this.spend(1);
-      if ((masks[k]! & ~left) !== 0) continue;
-      const filling = all[k]!;
-      if (!this.inOrder(filling.mask, left)) continue;
-      for (const use of filling.ways) {
-        if (use.loss >= best - base || use.price >= best || this.left[use.way] === 0) continue;
-        this.left[use.way]!--;
-        const cost = use.price + this.least(left ^ filling.mask, best - use.price);
-        this.left[use.way]!++;
-        if (cost < best - NOTHING) {
-          best = cost;
-          found = { filling, use };
-        }
-      }
-    }
-    if (!found) {
-      this.failed.set(key, Math.max(limit, this.failed.get(key) ?? 0));
-      return Infinity;
-    }
-    this.exact.set(key, { cost: best, ...found });
-    return best;
+  private partsOf(list: readonly number[]): Parts {
+    const key = list.join();
+    const held = this.parts.get(key);
+    if (held) return held;
+    const sum = (of: ArrayLike<number>): number => list.reduce((all, part) => all + of[part]!, 0);
+    const made: Parts = {
+      list,
+      weight: sum(this.size),
+      worth: sum(this.items),
+      turns: undefined,
+      exact: new Map(),
+      failed: new Map(),
+    };
+    this.parts.set(key, made);
+    return made;
   }
 
-  /** The patterns behind the answer of `least`. */
-  private patternsOf(left: number): Pattern[] {
-    if (left === 0) return [];
-    const { filling, use } = this.exact.get(this.key(left))!;
-    this.left[use.way]!--;
-    const rest = this.patternsOf(left ^ filling.mask);
-    this.left[use.way]!++;
-    return [toPattern(use.way, filling.list), ...rest];
-  }
-
-  /** The least that pieces and parts of walls cost together where that is below a limit; the longest part is placed first. */
-  private cover(
-    parts: readonly number[],
-    left: number,
-    limit: number,
-  ): { cost: number; patterns: readonly Pattern[] } | undefined {
-    if (parts.length === 0) {
-      const cost = this.least(left, limit);
-      return cost < limit ? { cost, patterns: this.patternsOf(left) } : undefined;
-    }
-    let best = limit;
-    let found: readonly Pattern[] | undefined;
-    const { items } = this.model;
-    const base = this.worthOf(left) + parts.reduce((sum, part) => sum + this.items[part]!, 0) - this.credit();
-    const [first, ...others] = parts as [number, ...number[]];
-    const tried = new Set<string>();
+  /** What may lie on the stick of the longest part, and which parts are left then. */
+  private turnsOf(parts: Parts): readonly Turn[] {
+    if (parts.turns) return parts.turns;
+    const [first, ...others] = parts.list as [number, ...number[]];
+    const turns = new Map<string, Turn>();
     for (let beside = 0; beside < 1 << others.length; beside++) {
       this.spend(CALL);
       const here = [first, ...others.filter((_, k) => (beside >> k) & 1)];
-      if (here.reduce((sum, part) => sum + items[part]!.length, 0) > this.model.longest) continue;
-      if (tried.has(here.join())) continue;
-      tried.add(here.join());
-      const rest = others.filter((_, k) => !((beside >> k) & 1));
-      const { all, masks, losses } = this.around(here);
+      if (here.reduce((sum, part) => sum + this.model.items[part]!.length, 0) > this.model.longest) continue;
+      const key = here.join();
+      if (turns.has(key)) continue;
+      const rest = this.partsOf(others.filter((_, k) => !((beside >> k) & 1)));
+      turns.set(key, { fillings: this.around(here), rest });
+    }
+    parts.turns = [...turns.values()];
+    return parts.turns;
+  }
+
+  /** The least that parts of walls and the pieces left cost together where that is below a limit, else Infinity. */
+  private least(parts: Parts, left: number, limit: number): number {
+    const plain = parts.list.length === 0;
+    if (plain && left === 0) return 0;
+    const key = this.key(left);
+    const known = parts.exact.get(key);
+    if (known) return known.cost < limit ? known.cost : Infinity;
+    if ((parts.failed.get(key) ?? 0) >= limit) return Infinity;
+    if (this.roomCost(parts.weight + this.weightOf[left]!) >= limit) return Infinity;
+    this.spend(CALL);
+    let best = limit;
+    let found: Omit<Found, 'cost'> | undefined;
+    const base = this.worthOf[left]! + parts.worth - this.credit();
+    // The longest part is placed first, or the longest piece.
+    const turns = plain
+      ? [{ fillings: this.byLowest[31 - Math.clz32(left & -left)]!, rest: parts }]
+      : this.turnsOf(parts);
+    for (const { fillings, rest } of turns) {
+      const { all, masks, losses } = fillings;
       for (let k = 0; k < masks.length && losses[k]! < best - base; k++) {
         this.spend(1);
-        if ((masks[k]! & ~left) !== 0) continue;
+        const mask = masks[k]!;
+        if ((mask & ~left) !== 0) continue;
         const filling = all[k]!;
-        if (!this.inOrder(filling.mask, left)) continue;
+        if (!this.inOrder(mask, left)) continue;
+        const more = this.roomCost(rest.weight + this.weightOf[left ^ mask]!);
         for (const use of filling.ways) {
-          if (use.loss >= best - base || use.price >= best || this.left[use.way] === 0) continue;
+          if (use.loss >= best - base || use.price + more >= best || this.left[use.way] === 0) continue;
+          if (this.holdsMore(filling, use.way, left ^ mask)) continue;
           this.left[use.way]!--;
-          const more = this.cover(rest, left ^ filling.mask, best - use.price);
+          const cost = use.price + this.least(rest, left ^ mask, best - use.price);
           this.left[use.way]!++;
-          if (more && use.price + more.cost < best - NOTHING) {
-            best = use.price + more.cost;
-            found = [toPattern(use.way, filling.list), ...more.patterns];
+          if (cost < best - NOTHING) {
+            best = cost;
+            found = { filling, use, rest };
           }
         }
       }
     }
-    return found && { cost: best, patterns: found };
+    if (!found) {
+      parts.failed.set(key, Math.max(limit, parts.failed.get(key) ?? 0));
+      return Infinity;
+    }
+    parts.exact.set(key, { cost: best, ...found });
+    return best;
+  }
+
+  /** The patterns behind the answer of `least`. */
+  private patternsOf(parts: Parts, left: number): Pattern[] {
+    if (parts.list.length === 0 && left === 0) return [];
+    const { filling, use, rest } = parts.exact.get(this.key(left))!;
+    this.left[use.way]!--;
+    const patterns = this.patternsOf(rest, left ^ filling.mask);
+    this.left[use.way]!++;
+    return [toPattern(use.way, filling.list), ...patterns];
   }
 
   /** The least that all of it can cost with the walls divided in a way. */
   leastOf({ parts, penalties }: Division): number {
     const every = 2 ** this.plain.length - 1;
-    const worth = parts.reduce((sum, part) => sum + this.items[part]!, this.worthOf(every));
-    return penalties + worth - this.credit();
+    const worth = parts.reduce((sum, part) => sum + this.items[part]!, this.worthOf[every]!);
+    const weight = parts.reduce((sum, part) => sum + this.size[part]!, this.weightOf[every]!);
+    return penalties + Math.max(worth - this.credit(), this.roomCost(weight));
   }
 
   /** The best plan that costs less than a limit, of divisions with the least they can cost, the lowest first. */
@@ -349,10 +409,11 @@ class Completion {
     for (const [division, least] of list) {
       if (least >= best) break;
       this.spend(CALL);
-      const covered = this.cover(division.parts, every, best - division.penalties);
-      if (!covered) continue;
-      best = covered.cost + division.penalties;
-      found = { division, patterns: covered.patterns };
+      const parts = this.partsOf(division.parts);
+      const cost = division.penalties + this.least(parts, every, best - division.penalties);
+      if (cost >= best) continue;
+      best = cost;
+      found = { division, patterns: this.patternsOf(parts, every) };
     }
     return found && filledOf(this.model, found.patterns, found.division.paths);
   }
@@ -402,11 +463,13 @@ const byLeast = (completion: Completion, divisions: readonly Division[]): (reado
 
 /**
  * The true optimum of a small problem in which nothing but cost is weighed: cost, then number of sticks.
+ * @param atLeast the next cost that a plan can have at all
  * @returns `impossible` where no plan exists; undefined where there is too much to try
  */
 export function solveByCompletion(
   model: CutModel,
   stop = (): boolean => false,
+  atLeast: (bound: number) => number = (bound) => bound,
 ): Filled | 'impossible' | undefined {
   const plain = plainOf(model);
   const divisions = plain && fewParts(divisionsOf(model, MOST_DIVISIONS));
@@ -416,8 +479,11 @@ export function solveByCompletion(
     const completion = new Completion(model, plain, undefined, stop);
     const list = byLeast(completion, divisions);
     const lowest = list[0]![1];
+    let limit = -Infinity;
     for (const reach of REACH) {
-      const limit = reach === Infinity ? Infinity : lowest + Math.max(Math.abs(lowest), 1) * reach + HAIRS;
+      const reached = lowest + Math.max(Math.abs(lowest), 1) * reach;
+      // Plans cost whole cents: what lies between two costs that there are need not be looked for.
+      limit = reach === Infinity ? Infinity : atLeast(Math.max(reached, limit + 0.5)) + 0.5;
       const found = completion.below(list, limit);
       if (found) return found;
     }

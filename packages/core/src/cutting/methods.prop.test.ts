@@ -150,13 +150,29 @@ describe('costs that a plan can have at all', () => {
   ];
   test('without splices: multiples of the step of the prices', () => {
     const { atLeast } = attainableCosts(modelOf(problemOf([{ near: 100, left: 0, right: 0 }], { sticks })));
-    expect([atLeast(1), atLeast(118), atLeast(118.01), atLeast(0)]).toEqual([118, 118, 236, 0]);
+    // And the piece wants a stick.
+    expect([atLeast(1), atLeast(118), atLeast(118.01), atLeast(0)]).toEqual([118, 118, 236, 118]);
+  });
+  test('as many sticks as have room for what is wanted', () => {
+    const list = Array.from({ length: 3 }, () => ({ near: 700, left: 0, right: 0 }));
+    const costs = (more: object): number[] => {
+      const { atLeast } = attainableCosts(modelOf(problemOf(list, { sticks, ...more })));
+      return [atLeast(0), atLeast(354.5)];
+    };
+    // 2100 want three of 800, or one of 1000 and two of 800.
+    expect(costs({})).toEqual([354, 472]);
+    // There is one of 800: two of 1000 beside it have 2800, three of 1000 want more.
+    const one = [sticks[0]!, { ...sticks[1]!, count: 1 }];
+    expect(costs({ sticks: one })).toEqual([2 * 236 + 118, 2 * 236 + 118]);
+    // An offcut of the rack costs nothing.
+    const rack = { id: 'r', length: 710, price: 0, count: 1, rack: true };
+    expect(costs({ sticks: [...sticks, rack] })[0]).toBe(236);
   });
   test('with a wall that needs one splice: one or two splices on top', () => {
     const { atLeast } = attainableCosts(modelOf(problemOf([], { sticks, walls: [wall] })));
-    // 118 k + 30 or 118 k + 60
-    expect([atLeast(0), atLeast(31), atLeast(60.5), atLeast(149), atLeast(266)]).toEqual([
-      30, 60, 148, 178, 266,
+    // 118 k + 30 or 118 k + 60, where 1500 want two sticks.
+    expect([atLeast(0), atLeast(266), atLeast(266.5), atLeast(297), atLeast(385)]).toEqual([
+      266, 266, 296, 384, 414,
     ]);
   });
 });

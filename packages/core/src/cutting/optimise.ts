@@ -142,7 +142,12 @@ function searchModel(
       ground: { by: 'trial', figure: 0 },
     };
   const search = new Search(model, options);
-  const small = solveByCompletion(model, () => search.left() <= 0) ?? solveSmall(model);
+  const small =
+    solveByCompletion(
+      model,
+      () => search.left() <= 0,
+      (bound) => search.roundUp(bound),
+    ) ?? solveSmall(model);
   if (small === 'impossible') return { impossible: true, early: false };
   if (small) {
     const best = small;

@@ -16,6 +16,11 @@ const ROOT_SHARE = 0.9;
 const IDLE_UNITS = 6;
 /** Dives in a row that may find nothing while the relaxation is not at its end. */
 const FEW_DIVES = 1;
+/** So few items (parts of walls among them) that the proof of a small problem comes before most dives. */
+const FEW_ITEMS = 120;
+/** Cells of the pricing's table then: the search behind it is short. */
+const FEW_CELLS = 1000;
+const FIRST_DIVES = 2;
 /** So few patterns that the complete programme is tried at once. */
 const FEW_PATTERNS = 1500;
 /** Most patterns in the integer programme of a proof. */
@@ -43,7 +48,8 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (!begun || stop()) return;
     patterns = [...begun];
   }
-  const master = new Master(model, solver);
+  const few = model.items.length <= FEW_ITEMS;
+  const master = new Master(model, solver, few ? { cells: FEW_CELLS } : {});
   const outOfTime = (): boolean => left() <= 0;
   try {
     master.addPatterns(patterns);
@@ -81,10 +87,15 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
       if (relaxed.outcome.status !== 'optimal') return;
     }
     const proof = new Proof(search, master, relaxed.converged);
+    if (few && relaxed.converged && !stop() && units-- > 0) {
+      // A small problem is at its end sooner than dives are at theirs.
+      dives(search, solver, master, relaxed.outcome, random, (plan) => plan, FIRST_DIVES);
+      if (!stop()) complete(search, master, relaxed.outcome);
+    }
     if (!stop() && units-- > 0) dives(search, solver, master, relaxed.outcome, random, (plan) => plan);
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
-    if (relaxed.converged && !stop() && units-- > 0) complete(search, master, relaxed.outcome);
+    if (!few && relaxed.converged && !stop() && units-- > 0) complete(search, master, relaxed.outcome);
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
       // Where few patterns are left to look at the proof is quick: before anything else is tried.
       const few = proof.few();
