@@ -1,6 +1,6 @@
 import { weightsOf } from './length-bound.ts';
 import { fewestArcs, type CutModel, type WallNet } from './model.ts';
-import { MOST_COSTS, roomCosts, stepOf } from './room-cost.ts';
+import { MOST_COSTS, roomCosts, stepOf, type CountRange } from './room-cost.ts';
 
 /**
  * Which costs a plan can have at all: sticks cost multiples of one step, splices a fixed price each, and sticks of a cost hold
@@ -13,14 +13,17 @@ export interface Attainable {
 
 /** Cents by which a linear programme's bound may be off through rounding. */
 const BOUND_NOISE = 1e-3;
+/** Most pairs of a cost and a sum of splices: some hundredths of a second. */
+const MOST_LOOKS = 6e6;
 /** Most sums of splices. */
 const MOST_SUMS = 2_000;
 /** Room that may be missing, in units, through the rounding of sums. */
 const ROOM_NOISE = 1e-6;
 
-export function attainableCosts(model: CutModel): Attainable {
+/** @param within counts that are settled: only plans that keep to them are asked for */
+export function attainableCosts(model: CutModel, within?: Counts): Attainable {
   const inSteps = costsInSteps(model);
-  return (!model.weighed && costsByRoom(model, inSteps)) || inSteps;
+  return (!model.weighed && costsByRoom(model, inSteps, within)) || inSteps;
 }
 
 /** By the common step of all prices alone. */
@@ -64,42 +67,62 @@ function weightsBySplices(net: WallNet, size: ArrayLike<number>): number[] {
   return found;
 }
 
-/** What splices can come to, each with the least that has to be cut then; undefined where there are too many sums. */
-function wantedBySplices(model: CutModel, size: ArrayLike<number>): Map<number, number> | undefined {
-  let sums = new Map([[0, model.items.reduce((sum, item, index) => sum + item.demand * size[index]!, 0)]]);
+/** So many splices of all walls together: what they cost, and the least that has to be cut then. */
+interface Wanted {
+  readonly splices: number;
+  readonly cost: number;
+  readonly weight: number;
+}
+
+/** What splices can come to; undefined where there are too many sums. */
+function wantedBySplices(model: CutModel, size: ArrayLike<number>): readonly Wanted[] | undefined {
+  const blanks = model.items.reduce((sum, item, index) => sum + item.demand * size[index]!, 0);
+  let all: readonly Wanted[] = [{ splices: 0, cost: 0, weight: blanks }];
   for (const net of model.walls) {
     const own = weightsBySplices(net, size);
-    const next = new Map<number, number>();
-    for (const [cost, weight] of sums)
-      own.forEach((more, splices) => {
-        const sum = cost + splices * Math.round(net.wall.penalty);
-        if (more < Infinity) next.set(sum, Math.min(next.get(sum) ?? Infinity, weight + more));
+    const next = new Map<string, Wanted>();
+    for (const before of all)
+      own.forEach((more, count) => {
+        if (more === Infinity) return;
+        const splices = before.splices + count;
+        const cost = before.cost + count * Math.round(net.wall.penalty);
+        const weight = before.weight + more;
+        const key = `${splices}|${cost}`;
+        if (weight < (next.get(key)?.weight ?? Infinity)) next.set(key, { splices, cost, weight });
       });
     if (next.size > MOST_SUMS) return undefined;
-    sums = next;
+    all = [...next.values()];
   }
-  return sums;
+  return all;
+}
+
+/** How many splices there are, and how many sticks of each price in cents, where that is settled. */
+export interface Counts {
+  readonly splices: CountRange;
+  readonly sticks: ReadonlyMap<number, CountRange>;
 }
 
 /**
  * By what sticks of a cost can hold: a cost is out of reach where all sticks that come to it have less room than is wanted.
  * Undefined where there are too many costs to look at.
  */
-function costsByRoom(model: CutModel, { atLeast }: Attainable): Attainable | undefined {
-  const wanted = wantedBySplices(model, weightsOf(model).size);
-  if (!wanted || wanted.size === 0) return undefined;
-  const sums = [...wanted];
-  const rooms = roomCosts(model, Math.max(...sums.map(([, weight]) => weight)));
+function costsByRoom(model: CutModel, { atLeast }: Attainable, within?: Counts): Attainable | undefined {
+  const all = wantedBySplices(model, weightsOf(model).size);
+  if (!all || all.length === 0) return undefined;
+  const wanted = all.filter(
+    ({ splices }) => !within || (within.splices[0] <= splices && splices <= within.splices[1]),
+  );
+  const rooms = roomCosts(model, Math.max(...all.map((one) => one.weight)), within?.sticks);
   if (!rooms) return undefined;
-  const step = stepOf([rooms.step, ...sums.map(([sum]) => sum)]);
+  const step = stepOf([rooms.step, ...all.map((one) => one.cost)]);
   const until = (rooms.held.length - 1) * rooms.step;
   const most = Math.floor(until / step);
-  if (most > MOST_COSTS) return undefined;
+  if (most > MOST_COSTS || most * wanted.length > MOST_LOOKS) return undefined;
   /** For each cost the least above it that is within reach. */
   const next = new Int32Array(most + 2).fill(most + 1);
   for (let at = most; at >= 0; at--) {
-    const can = sums.some(([sum, weight]) => {
-      const sticks = at * step - sum;
+    const can = wanted.some(({ cost, weight }) => {
+      const sticks = at * step - cost;
       return (
         sticks >= 0 && sticks % rooms.step === 0 && rooms.held[sticks / rooms.step]! >= weight - ROOM_NOISE
       );

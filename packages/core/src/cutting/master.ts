@@ -10,6 +10,8 @@ import { mostWanted } from './ways.ts';
 export const uncutPrice = (model: CutModel): number =>
   Math.max(1e7, ...model.sticks.map((way) => 10 * way.price));
 
+/** A bound so close to the objective is as good, cents: costs are whole. */
+const AS_GOOD = 5e-4;
 /** Reduced cost that still counts as none, in cents. */
 const NO_GAIN = 1e-6;
 
@@ -29,7 +31,12 @@ export type MasterColumn =
   | { readonly kind: 'pattern'; readonly pattern: Pattern }
   | { readonly kind: 'arc'; readonly wall: number; readonly arc: number }
   | { readonly kind: 'uncut' }
-  | { readonly kind: 'stand-in' };
+  | { readonly kind: 'stand-in' }
+  /** Of all sticks of a price, or of all splices: how many there are. */
+  | { readonly kind: 'count'; readonly of: CountOf };
+
+/** Sticks of a price in cents, or splices. */
+export type CountOf = number | 'splices';
 
 export interface Priced {
   readonly outcome: LpOutcome;
@@ -59,13 +66,15 @@ interface RowLayout {
   readonly pools: readonly (number | undefined)[];
   readonly kept: readonly (number | undefined)[];
   readonly flow: readonly number[];
+  /** What is counted: that many, less its column, are none. */
+  readonly counts: ReadonlyMap<CountOf, number>;
   readonly rows: readonly LpRow[];
 }
 
 /** A wall that can be made in one way only asks for its pieces like blanks. */
 const isFixed = (net: WallNet): boolean => net.arcs.length === 1;
 
-function layOutRows(model: CutModel): RowLayout {
+function layOutRows(model: CutModel, counting: boolean): RowLayout {
   const demand = model.items.map((item) => item.demand);
   for (const net of model.walls) if (isFixed(net)) demand[net.arcs[0]!.item]!++;
   const rows: LpRow[] = demand.map((lower) => ({ lower, upper: Infinity }));
@@ -81,7 +90,13 @@ function layOutRows(model: CutModel): RowLayout {
     rows.push({ lower: -Infinity, upper: net.wall.max + 1 });
     return first;
   });
-  return { pools, kept, flow, rows };
+  const counts = new Map<CountOf, number>();
+  const count = (of: CountOf): void => {
+    if (counting && !counts.has(of)) counts.set(of, rows.push({ lower: 0, upper: 0 }) - 1);
+  };
+  for (const { price } of model.pools) count(Math.round(price));
+  if (model.walls.some((net) => !isFixed(net))) count('splices');
+  return { pools, kept, flow, counts, rows };
 }
 
 /**
@@ -108,16 +123,17 @@ export class Master {
    * @param cells resolution of the table that cuts the pricing off
    * @param simple without the exact pricing, for small parts of a problem
    * @param nodes for each stick group in the last search of the pricing
+   * @param counting with a column for the number of sticks of each price, and one for that of splices
    */
   constructor(
     model: CutModel,
     solver: LinearSolver,
-    { cells = 3000, simple = false, nodes = EXACT_NODES } = {},
+    { cells = 3000, simple = false, nodes = EXACT_NODES, counting = false } = {},
   ) {
     this.model = model;
     this.solver = solver;
     this.nodes = nodes;
-    this.layout = layOutRows(model);
+    this.layout = layOutRows(model, counting);
     this.program = solver.create(this.layout.rows);
     this.knapsack = new Knapsack(model, cells);
     this.rooms = !simple && RoomPricer.suits(model) ? new RoomPricer(model) : undefined;
@@ -125,6 +141,12 @@ export class Master {
       model.items.map((_, item): [MasterColumn, LpColumn] => [
         { kind: 'uncut' },
         { cost: uncutPrice(model), lower: 0, upper: Infinity, rows: [item], values: [1] },
+      ]),
+    );
+    this.push(
+      [...this.layout.counts.keys()].map((of): [MasterColumn, LpColumn] => [
+        { kind: 'count', of },
+        this.countColumn(of),
       ]),
     );
     this.addPatterns(this.keptPatterns());
@@ -162,6 +184,11 @@ export class Master {
       rows.push(first + arc.to);
       values.push(-1);
     }
+    const counted = this.layout.counts.get('splices');
+    if (counted !== undefined && arc.from > 0) {
+      rows.push(counted);
+      values.push(1);
+    }
     return { cost: arc.penalty, lower: 0, upper: Infinity, rows, values };
   }
 
@@ -176,10 +203,15 @@ export class Master {
     };
   }
 
+  private countColumn(of: CountOf, lower = 0, upper = Infinity): LpColumn {
+    return { cost: 0, lower, upper, rows: [this.layout.counts.get(of)!], values: [-1] };
+  }
+
   /** Rows that count the sticks used in a way. */
   private limitsOf(group: number): number[] {
     const { pool } = this.model.sticks[group]!;
-    return [this.layout.pools[pool], this.layout.kept[group]].filter((row) => row !== undefined);
+    const counted = this.layout.counts.get(Math.round(this.model.pools[pool]!.price));
+    return [this.layout.pools[pool], this.layout.kept[group], counted].filter((row) => row !== undefined);
   }
 
   private push(columns: readonly [MasterColumn, LpColumn][]): void {
@@ -267,8 +299,10 @@ export class Master {
         if (told(exact)) return { outcome, converged: false, bound };
         added = add(exact);
         if (added === 0) {
-          const converged = exact.exact && exact.fillings.length === 0;
-          return { outcome, converged, bound: converged ? outcome.objective : bound };
+          if (exact.exact && exact.fillings.length === 0)
+            return { outcome, converged: true, bound: outcome.objective };
+          // What pricing that was given up may have missed is less than the noise of the figures.
+          return { outcome, converged: outcome.objective - bound < AS_GOOD, bound };
         }
       }
       outcome = this.program.solve(seconds());
@@ -336,24 +370,27 @@ export class Master {
   /**
    * The integer programme over given patterns (and all arcs).
    * @param start patterns of a known plan to start from are part of `patterns`; time may be overrun a little
+   * @param ranges of what is counted, where its columns are among the others
    */
   solveInteger(
     patterns: readonly Pattern[],
-    arcs: readonly MasterColumn[],
+    others: readonly MasterColumn[],
     seconds: number,
+    ranges?: ReadonlyMap<CountOf, readonly [number, number]>,
   ): { outcome: LpOutcome; columns: MasterColumn[] } {
     const program = this.solver.create(this.layout.rows);
     const columns: MasterColumn[] = [
-      ...arcs,
+      ...others,
       ...patterns.map((pattern): MasterColumn => ({ kind: 'pattern', pattern })),
     ];
     try {
       program.addColumns(
-        columns.map((column) =>
-          column.kind === 'arc'
-            ? this.arcColumn(column.wall, column.arc)
-            : this.patternColumn((column as { pattern: Pattern }).pattern),
-        ),
+        columns.map((column) => {
+          if (column.kind === 'arc') return this.arcColumn(column.wall, column.arc);
+          if (column.kind === 'count')
+            return this.countColumn(column.of, ...(ranges?.get(column.of) ?? ([0, Infinity] as const)));
+          return this.patternColumn((column as { pattern: Pattern }).pattern);
+        }),
       );
       return { outcome: program.solveInteger(seconds), columns };
     } finally {

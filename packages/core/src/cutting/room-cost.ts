@@ -28,6 +28,14 @@ export const stepOf = (amounts: readonly number[]): number =>
     amounts.reduce((step, amount) => gcd(step, Math.round(amount)), 0),
   );
 
+/** How many sticks of a price there are at least and at most; both ends belong to it. */
+export type CountRange = readonly [number, number];
+const ANY: CountRange = [0, Infinity];
+/** Room of as many sticks as one likes, for nothing. */
+const PLENTY = 1e15;
+/** So many counts of sticks of one price are tried one by one; with more of them the most is forgotten. */
+const COUNTS = 64;
+
 /** A cost of sticks up to which it is worth looking: a plan hardly wastes more than half of what it buys. */
 function worthLooking(model: CutModel, weight: number, room: (group: number) => number): number {
   const endless = model.sticks.filter((one) => model.pools[one.pool]!.count === undefined);
@@ -36,41 +44,94 @@ function worthLooking(model: CutModel, weight: number, room: (group: number) => 
   return 2 * Math.min(...rates) * weight + 4 * Math.max(...model.pools.map((pool) => pool.price));
 }
 
+/** Sticks of one price: the room of those that there are only so many of, the largest first, and of those without end. */
+interface Priced {
+  readonly limited: readonly number[];
+  readonly endless: number;
+}
+
+function byPriceOf(model: CutModel, room: (group: number) => number): Map<number, Priced> {
+  const found = new Map<number, { limited: number[]; endless: number }>();
+  model.pools.forEach(({ price, count }, index) => {
+    const own = Math.max(0, room(model.sticks.findIndex((one) => one.pool === index)));
+    const held = found.get(Math.round(price)) ?? { limited: [], endless: 0 };
+    found.set(Math.round(price), held);
+    if (count === undefined) held.endless = Math.max(held.endless, own);
+    else held.limited.push(...new Array<number>(count).fill(own));
+  });
+  for (const { limited } of found.values()) limited.sort((a, b) => b - a);
+  return found;
+}
+
+/** The most room that so many sticks of a price have together; of fewer where there are not so many. */
+const roomOf = ({ limited, endless }: Priced, count: number): number => {
+  let sum = 0;
+  for (let k = 0; k < count; k++) {
+    const own = Math.max(limited[k] ?? 0, endless);
+    if (own === 0) break;
+    sum += own;
+  }
+  return sum;
+};
+
+/** Adds sticks of one price to what the others hold; never less room than there is. */
+function withPriced(
+  before: Float64Array,
+  steps: number,
+  priced: Priced,
+  [low, high]: CountRange,
+): Float64Array {
+  const { limited, endless } = priced;
+  const costs = before.length;
+  const after = new Float64Array(costs).fill(-Infinity);
+  const shift = (count: number, own: number): void => {
+    for (let cost = count * steps; cost < costs; cost++)
+      after[cost] = Math.max(after[cost]!, before[cost - count * steps]! + own);
+  };
+  if (steps === 0) {
+    const own = roomOf(priced, Math.min(high, limited.length)) + (endless > 0 && high > 0 ? PLENTY : 0);
+    shift(0, own);
+    return after;
+  }
+  const most = Math.min(high, endless > 0 ? Infinity : limited.length);
+  if (endless === 0 || most - low <= COUNTS) {
+    for (let count = low, own = roomOf(priced, low); count <= most && count * steps < costs; count++) {
+      shift(count, own);
+      own += Math.max(limited[count] ?? 0, endless);
+    }
+    return after;
+  }
+  // Those that must be there, the larger ones as they come, then those without end.
+  const first = Math.max(low, limited.length);
+  for (let count = low, own = roomOf(priced, low); count <= first; count++) {
+    shift(count, own);
+    own += Math.max(limited[count] ?? 0, endless);
+  }
+  for (let cost = steps; cost < costs; cost++)
+    after[cost] = Math.max(after[cost]!, after[cost - steps]! + endless);
+  return after;
+}
+
 /**
  * What sticks with room cost, by a dynamic programme over what they come to.
  * @param weight of all that is wanted, at the most
+ * @param ranges how many sticks of a price (in cents) there are, where that is settled
  * @returns undefined where there are too many costs to look at, or something else than cost is weighed
  */
-export function roomCosts(model: CutModel, weight: number): RoomCosts | undefined {
+export function roomCosts(
+  model: CutModel,
+  weight: number,
+  ranges?: ReadonlyMap<number, CountRange>,
+): RoomCosts | undefined {
   if (model.weighed || model.pools.length === 0) return undefined;
   const { room } = weightsOf(model);
   const step = stepOf(model.pools.map((pool) => pool.price));
   const most = Math.ceil(worthLooking(model, weight, room) / step);
   if (most > MOST_COSTS) return undefined;
-  const held = new Float64Array(most + 1).fill(-Infinity);
+  let held: Float64Array = new Float64Array(most + 1).fill(-Infinity);
   held[0] = 0;
-  model.pools.forEach((pool, index) => {
-    const own = Math.max(0, room(model.sticks.findIndex((one) => one.pool === index)));
-    const price = Math.round(pool.price) / step;
-    if (own === 0) return;
-    if (price === 0) {
-      const all = own * (pool.count ?? Infinity);
-      for (let cost = 0; cost <= most; cost++) held[cost]! += all;
-      return;
-    }
-    if (pool.count === undefined) {
-      for (let cost = price; cost <= most; cost++)
-        held[cost] = Math.max(held[cost]!, held[cost - price]! + own);
-      return;
-    }
-    // So many of them as a sum of powers of two.
-    for (let left = Math.min(pool.count, Math.floor(most / price)), some = 1; left > 0; some *= 2) {
-      const taken = Math.min(some, left);
-      left -= taken;
-      for (let cost = most; cost >= taken * price; cost--)
-        held[cost] = Math.max(held[cost]!, held[cost - taken * price]! + taken * own);
-    }
-  });
+  for (const [price, priced] of byPriceOf(model, room))
+    held = withPriced(held, price / step, priced, ranges?.get(price) ?? ANY);
   return { step, held, least: leastOf(held, step) };
 }
 

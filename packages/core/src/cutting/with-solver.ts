@@ -1,5 +1,6 @@
 import { numbersFrom } from '../base/index.ts';
 import { completeFrom } from './completion.ts';
+import { CountedProof } from './counted.ts';
 import { beginWithSizes, slowness } from './many-sizes.ts';
 import { Master, uncutPrice, type Priced } from './master.ts';
 import { MANY_SIZES } from './model.ts';
@@ -21,6 +22,8 @@ const FEW_ITEMS = 120;
 /** Cells of the pricing's table then: the search behind it is short. */
 const FEW_CELLS = 1000;
 const FIRST_DIVES = 2;
+/** So close to its end, cents, a relaxation is worth a proof by counts. */
+const NEARLY = 1;
 /** So few patterns that the complete programme is tried at once. */
 const FEW_PATTERNS = 1500;
 /** Most patterns in the integer programme of a proof. */
@@ -51,6 +54,7 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
   const few = model.items.length <= FEW_ITEMS;
   const master = new Master(model, solver, few ? { cells: FEW_CELLS } : {});
   const outOfTime = (): boolean => left() <= 0;
+  let counted: CountedProof | undefined;
   try {
     master.addPatterns(patterns);
     const relax = (share: number, isSlow: (objective: number) => boolean = () => false): Priced => {
@@ -96,20 +100,28 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     if (!few && relaxed.converged && !stop() && units-- > 0) complete(search, master, relaxed.outcome);
+    if (relaxed.outcome.objective - relaxed.bound < NEARLY && !model.weighed)
+      counted = new CountedProof(search, solver, patternsOf(master));
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
+      const branched = counted?.turn() ?? false;
+      if (stop()) return;
       // Where few patterns are left to look at the proof is quick: before anything else is tried.
-      const few = proof.few();
+      const looked = proof.few();
       if (stop()) return;
       const better = search.best !== undefined && neighbourhood(search, solver, random);
       if (stop()) return;
       // The fewer patterns a better plan could use the quicker a proof: as long as plans get better it waits.
       const tried = (!better || search.best === undefined) && proof.next();
-      idle = better || tried || few ? 0 : idle + 1;
+      idle = better || tried || looked || branched ? 0 : idle + 1;
     }
   } finally {
     master.dispose();
+    counted?.dispose();
   }
 }
+
+const patternsOf = (master: Master): Pattern[] =>
+  master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
 
 /** A small problem to its end: every plan that the worths of the relaxation leave room for. */
 function complete(search: Search, master: Master, { duals, objective }: LpOutcome): void {
@@ -202,8 +214,11 @@ class Proof {
     if (this.few()) return true;
     const step = this.step++;
     if (step === 0) {
-      const known = master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));
-      this.run([...known, ...(search.best?.patterns ?? [])], 0, Math.min(left() * 0.3, KNOWN_SECONDS));
+      this.run(
+        [...patternsOf(master), ...(search.best?.patterns ?? [])],
+        0,
+        Math.min(left() * 0.3, KNOWN_SECONDS),
+      );
       return true;
     }
     if (!this.fresh?.converged || step > SHARES.length + 1 || stop()) return false;

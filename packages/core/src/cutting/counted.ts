@@ -1,0 +1,173 @@
+import { attainableCosts, type Counts } from './attainable.ts';
+import { Master, uncutPrice, type CountOf } from './master.ts';
+import type { Pattern } from './pattern.ts';
+import { stepOf, type CountRange } from './room-cost.ts';
+import type { CutModel } from './shapes.ts';
+import { filledFrom } from './rounding.ts';
+import type { Search } from './search.ts';
+import type { LinearSolver, LpOutcome } from './solver-port.ts';
+
+/** What lies closer to a whole number is one. */
+const WHOLE = 1e-5;
+/** Relaxations of one turn. */
+const TURN = 8;
+/** Most patterns of an integer programme where all counts are settled, and its seconds. */
+const MOST_PATTERNS = 5_000;
+const SECONDS = 6;
+
+type Ranges = ReadonlyMap<CountOf, CountRange>;
+
+/** Plans that keep to some counts, and what none of them costs less than. */
+interface Branch {
+  readonly ranges: Ranges;
+  readonly bound: number;
+}
+
+/** Counts of what costs no multiple of the step that all else costs multiples of. */
+function oddOnes(model: CutModel): ReadonlySet<CountOf> {
+  const costs: (readonly [CountOf, number])[] = [
+    ...new Set(model.pools.map((pool) => Math.round(pool.price))),
+  ].map((price) => [price, price]);
+  for (const { wall } of model.walls) costs.push(['splices', Math.round(wall.penalty)]);
+  const others = (of: CountOf): number[] => costs.flatMap(([own, cost]) => (own === of ? [] : [cost]));
+  return new Set(costs.flatMap(([of, cost]) => (cost % stepOf(others(of)) === 0 ? [] : [of])));
+}
+
+/** Counts without a limit. */
+const ANY: CountRange = [0, Infinity];
+
+/**
+ * A proof by counts: the relaxation takes sticks and splices in parts, so plans are told apart by how many splices they have
+ * and how many sticks of each price. Of plans that keep to some counts the relaxation costs more, and the next cost that they
+ * can have at all is often a good deal higher still. Each turn goes on with the branch of the lowest bound.
+ */
+export class CountedProof {
+  private readonly search: Search;
+  private readonly master: Master;
+  private open: Branch[];
+  /** What could not be brought to its end: it keeps the bound down. */
+  private stuck = Infinity;
+  private readonly odd: ReadonlySet<CountOf>;
+
+  constructor(search: Search, solver: LinearSolver, patterns: readonly Pattern[]) {
+    this.search = search;
+    this.master = new Master(search.model, solver, { counting: true });
+    this.master.addPatterns(patterns);
+    this.open = [{ ranges: new Map(), bound: search.bound }];
+    this.odd = oddOnes(search.model);
+  }
+
+  dispose(): void {
+    this.master.dispose();
+  }
+
+  private isHopeless = (bound: number): boolean =>
+    this.search.best !== undefined && bound >= this.search.best.cost - 1e-6;
+
+  /** Goes on a little. @returns whether there was anything left to try */
+  turn(): boolean {
+    const { search } = this;
+    if (this.stuck <= search.bound) return false;
+    for (let n = 0; n < TURN && this.open.length > 0 && !search.stop(); n++) {
+      this.open.sort((a, b) => b.bound - a.bound);
+      const branch = this.open.pop()!;
+      if (this.isHopeless(branch.bound)) {
+        this.open = [];
+        break;
+      }
+      if (!this.goOn(branch)) this.open.push(branch);
+      if (this.stuck <= search.bound) return true;
+      const least = this.open.reduce((sum, one) => Math.min(sum, one.bound), this.stuck);
+      search.raise(Math.min(least, search.best?.cost ?? least), 'proving', 'patterns');
+    }
+    if (this.open.length === 0 && this.stuck === Infinity && search.best && !search.stop())
+      search.raise(search.best.cost, 'proving', 'patterns');
+    return true;
+  }
+
+  /** @returns whether the branch is dealt with; not where time was over */
+  private goOn({ ranges, bound: before }: Branch): boolean {
+    const { search, master } = this;
+    master.columns.forEach((column, index) => {
+      if (column.kind === 'count') master.setBounds(index, ...(ranges.get(column.of) ?? ANY));
+    });
+    const attainable = attainableCosts(search.model, this.countsOf(ranges));
+    const { outcome, bound: relaxed } = master.price({
+      stop: () => search.left() <= 0,
+      seconds: search.left,
+      // More columns do not raise the next cost that there is.
+      enough: (least, objective) =>
+        least > uncutPrice(search.model) / 2 || attainable.atLeast(least) >= attainable.atLeast(objective),
+    });
+    if (search.left() <= 0) return false;
+    // There are not so many sticks.
+    if (outcome.status === 'infeasible') return true;
+    if (outcome.status !== 'optimal') {
+      this.stuck = Math.min(this.stuck, before);
+      return true;
+    }
+    // Not all can be cut with these counts.
+    if (relaxed > uncutPrice(search.model) / 2) return true;
+    const bound = Math.max(before, attainable.atLeast(relaxed));
+    if (this.isHopeless(bound)) return true;
+    const parts = this.divided(ranges, outcome);
+    if (parts) {
+      this.open.push(...parts.map((one) => ({ ranges: one, bound })));
+      return true;
+    }
+    const settled = this.settle(ranges, outcome);
+    if (!this.isHopeless(settled)) this.stuck = Math.min(this.stuck, Math.max(bound, settled));
+    return true;
+  }
+
+  private countsOf(ranges: Ranges): Counts {
+    const sticks = new Map<number, CountRange>();
+    for (const [of, range] of ranges) if (of !== 'splices') sticks.set(of, range);
+    return { splices: ranges.get('splices') ?? ANY, sticks };
+  }
+
+  /**
+   * The branch in parts by one count: by those first without which all costs would be multiples of a larger step; then the one
+   * that is farthest from whole, else the first that is not settled.
+   */
+  private divided(ranges: Ranges, { columns }: LpOutcome): Ranges[] | undefined {
+    const open = this.master.columns.flatMap((column, index) => {
+      if (column.kind !== 'count') return [];
+      const [low, high] = ranges.get(column.of) ?? ANY;
+      const value = columns[index]!;
+      return low === high
+        ? []
+        : [{ of: column.of, low, high, value, off: Math.abs(value - Math.round(value)) }];
+    });
+    const odd = open.find(({ of }) => this.odd.has(of));
+    const chosen =
+      odd ?? open.reduce<(typeof open)[0] | undefined>((a, b) => (a && a.off >= b.off ? a : b), undefined);
+    if (!chosen) return undefined;
+    const { of, low, high, value, off } = chosen;
+    const part = (...range: CountRange): Ranges[] =>
+      range[0] > range[1] ? [] : [new Map([...ranges, [of, range]])];
+    if (off > WHOLE && !odd) return [...part(low, Math.floor(value)), ...part(Math.floor(value) + 1, high)];
+    const at = Math.round(value);
+    return [...part(low, at - 1), ...part(at, at), ...part(at + 1, high)];
+  }
+
+  /** All counts are settled: the integer programme over all patterns that matter. @returns what no such plan costs less than */
+  private settle(ranges: Ranges, { duals, objective }: LpOutcome): number {
+    const { search, master } = this;
+    if (!search.best) return -Infinity;
+    const gap = search.best.cost - objective;
+    const patterns = master.patternsWithin(gap, duals, MOST_PATTERNS, () => search.left() <= 0);
+    if (!patterns) return -Infinity;
+    const others = master.columns.filter((column) => column.kind === 'arc' || column.kind === 'count');
+    const { outcome, columns } = master.solveInteger(
+      patterns,
+      others,
+      search.options.units === undefined ? Math.min(search.left(), SECONDS) : search.left(),
+      ranges,
+    );
+    if (outcome.status === 'infeasible') return Infinity;
+    if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return -Infinity;
+    search.offer(filledFrom(search.model, columns, outcome.columns), 'proving');
+    return outcome.bound;
+  }
+}
