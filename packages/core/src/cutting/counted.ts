@@ -9,8 +9,9 @@ import type { LinearSolver, LpOutcome } from './solver-port.ts';
 
 /** What lies closer to a whole number is one. */
 const WHOLE = 1e-5;
-/** Relaxations of one turn. */
-const TURN = 8;
+/** Relaxations of the first turn; each has half as many again, up to the most. */
+const FIRST_TURN = 8;
+const MOST_A_TURN = 300;
 /** Most patterns of an integer programme where all counts are settled, and its seconds. */
 const MOST_PATTERNS = 5_000;
 const SECONDS = 6;
@@ -48,6 +49,7 @@ export class CountedProof {
   /** What could not be brought to its end: it keeps the bound down. */
   private stuck = Infinity;
   private readonly odd: ReadonlySet<CountOf>;
+  private most = FIRST_TURN;
 
   constructor(search: Search, solver: LinearSolver, patterns: readonly Pattern[]) {
     this.search = search;
@@ -68,7 +70,9 @@ export class CountedProof {
   turn(): boolean {
     const { search } = this;
     if (this.stuck <= search.bound) return false;
-    for (let n = 0; n < TURN && this.open.length > 0 && !search.stop(); n++) {
+    const most = this.most;
+    this.most = Math.min(MOST_A_TURN, 1.5 * most);
+    for (let n = 0; n < most && this.open.length > 0 && !search.stop(); n++) {
       this.open.sort((a, b) => b.bound - a.bound);
       const branch = this.open.pop()!;
       if (this.isHopeless(branch.bound)) {
@@ -122,13 +126,13 @@ export class CountedProof {
 
   private countsOf(ranges: Ranges): Counts {
     const sticks = new Map<number, CountRange>();
-    for (const [of, range] of ranges) if (of !== 'splices') sticks.set(of, range);
+    for (const [of, range] of ranges) if (typeof of === 'number') sticks.set(of, range);
     return { splices: ranges.get('splices') ?? ANY, sticks };
   }
 
   /**
-   * The branch in parts by one count: by those first without which all costs would be multiples of a larger step; then the one
-   * that is farthest from whole, else the first that is not settled.
+   * The branch in parts by one count: by those first without which all costs would be multiples of a larger step; then by the
+   * length of all sticks, then the one that is farthest from whole, else the first that is not settled.
    */
   private divided(ranges: Ranges, { columns }: LpOutcome): Ranges[] | undefined {
     const open = this.master.columns.flatMap((column, index) => {
@@ -140,8 +144,11 @@ export class CountedProof {
         : [{ of: column.of, low, high, value, off: Math.abs(value - Math.round(value)) }];
     });
     const odd = open.find(({ of }) => this.odd.has(of));
+    const long = open.find(({ of, off }) => of === 'length' && off > WHOLE);
     const chosen =
-      odd ?? open.reduce<(typeof open)[0] | undefined>((a, b) => (a && a.off >= b.off ? a : b), undefined);
+      odd ??
+      long ??
+      open.reduce<(typeof open)[0] | undefined>((a, b) => (a && a.off >= b.off ? a : b), undefined);
     if (!chosen) return undefined;
     const { of, low, high, value, off } = chosen;
     const part = (...range: CountRange): Ranges[] =>

@@ -2,6 +2,7 @@ import { Knapsack, type KnapsackAnswer, type PricingQuery } from './knapsack.ts'
 import { RoomPricer } from './room-pricing.ts';
 import { MANY_SIZES, type CutModel, type WallNet } from './model.ts';
 import { toPattern, type Pattern } from './pattern.ts';
+import { stepOf } from './room-cost.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
 import { smallerOf, standIns } from './stand-ins.ts';
 import { mostWanted } from './ways.ts';
@@ -35,8 +36,19 @@ export type MasterColumn =
   /** Of all sticks of a price, or of all splices: how many there are. */
   | { readonly kind: 'count'; readonly of: CountOf };
 
-/** Sticks of a price in cents, or splices. */
-export type CountOf = number | 'splices';
+/** Sticks of a price in cents, splices, or how long all sticks together are that are bought, in steps of their lengths. */
+export type CountOf = number | 'splices' | 'length';
+
+/** More steps than this in the longest stick are no steps. */
+const MOST_STEPS = 100;
+
+/** For each pool its length in steps that the lengths of all that are bought have in common; undefined where there are none. */
+function lengthsInSteps(model: CutModel): number[] | undefined {
+  const bought = model.pools.filter((pool) => pool.price > 0);
+  const step = stepOf(bought.map((pool) => pool.length));
+  if (bought.length < 2 || model.longest / step > MOST_STEPS) return undefined;
+  return model.pools.map((pool) => (pool.price > 0 ? pool.length / step : 0));
+}
 
 export interface Priced {
   readonly outcome: LpOutcome;
@@ -68,6 +80,8 @@ interface RowLayout {
   readonly flow: readonly number[];
   /** What is counted: that many, less its column, are none. */
   readonly counts: ReadonlyMap<CountOf, number>;
+  /** For each pool what a stick of it adds to the length of all. */
+  readonly steps: readonly number[];
   readonly rows: readonly LpRow[];
 }
 
@@ -96,7 +110,9 @@ function layOutRows(model: CutModel, counting: boolean): RowLayout {
   };
   for (const { price } of model.pools) count(Math.round(price));
   if (model.walls.some((net) => !isFixed(net))) count('splices');
-  return { pools, kept, flow, counts, rows };
+  const steps = lengthsInSteps(model);
+  if (steps) count('length');
+  return { pools, kept, flow, counts, steps: steps ?? [], rows };
 }
 
 /**
@@ -198,8 +214,8 @@ export class Master {
       cost: this.model.sticks[pattern.group]!.price,
       lower: 0,
       upper: Infinity,
-      rows: [...pattern.items, ...limits],
-      values: [...pattern.counts, ...limits.map(() => 1)],
+      rows: [...pattern.items, ...limits.map(([row]) => row)],
+      values: [...pattern.counts, ...limits.map(([, value]) => value)],
     };
   }
 
@@ -207,11 +223,16 @@ export class Master {
     return { cost: 0, lower, upper, rows: [this.layout.counts.get(of)!], values: [-1] };
   }
 
-  /** Rows that count the sticks used in a way. */
-  private limitsOf(group: number): number[] {
+  /** Rows that count the sticks used in a way, each with what one of them counts. */
+  private limitsOf(group: number): (readonly [number, number])[] {
     const { pool } = this.model.sticks[group]!;
-    const counted = this.layout.counts.get(Math.round(this.model.pools[pool]!.price));
-    return [this.layout.pools[pool], this.layout.kept[group], counted].filter((row) => row !== undefined);
+    const { pools, kept, counts, steps } = this.layout;
+    return [
+      [pools[pool], 1] as const,
+      [kept[group], 1] as const,
+      [counts.get(Math.round(this.model.pools[pool]!.price)), 1] as const,
+      [counts.get('length'), steps[pool] ?? 0] as const,
+    ].flatMap(([row, value]) => (row === undefined || value === 0 ? [] : [[row, value] as const]));
   }
 
   private push(columns: readonly [MasterColumn, LpColumn][]): void {
@@ -236,7 +257,10 @@ export class Master {
 
   /** Value that a filling of a stick group must exceed to gain: its price less the dual of its limit. */
   threshold(group: number, duals: Float64Array): number {
-    return this.limitsOf(group).reduce((sum, row) => sum - duals[row]!, this.model.sticks[group]!.price);
+    return this.limitsOf(group).reduce(
+      (sum, [row, value]) => sum - value * duals[row]!,
+      this.model.sticks[group]!.price,
+    );
   }
 
   /** Ways whose patterns are priced: a stick of the plan before has but one, which is there from the start. */
