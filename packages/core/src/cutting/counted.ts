@@ -1,4 +1,5 @@
 import { attainableCosts, type Counts } from './attainable.ts';
+import { dive } from './dive.ts';
 import { Master, uncutPrice, type CountOf } from './master.ts';
 import type { Pattern } from './pattern.ts';
 import { stepOf, type CountRange } from './room-cost.ts';
@@ -12,6 +13,8 @@ const WHOLE = 1e-5;
 /** Relaxations of the first turn; each has half as many again, up to the most. */
 const FIRST_TURN = 8;
 const MOST_A_TURN = 300;
+/** Dives from a relaxation that may find nothing. */
+const DIVES = 2;
 /** Most patterns of an integer programme where all counts are settled, and its seconds. */
 const MOST_PATTERNS = 5_000;
 const SECONDS = 6;
@@ -51,8 +54,11 @@ export class CountedProof {
   private readonly odd: ReadonlySet<CountOf>;
   private most = FIRST_TURN;
 
-  constructor(search: Search, solver: LinearSolver, patterns: readonly Pattern[]) {
+  private readonly random: () => number;
+
+  constructor(search: Search, solver: LinearSolver, patterns: readonly Pattern[], random: () => number) {
     this.search = search;
+    this.random = random;
     this.master = new Master(search.model, solver, { counting: true });
     this.master.addPatterns(patterns);
     this.open = [{ ranges: new Map(), bound: search.bound }];
@@ -114,6 +120,8 @@ export class CountedProof {
     if (relaxed > uncutPrice(search.model) / 2) return true;
     const bound = Math.max(before, attainable.atLeast(relaxed));
     if (this.isHopeless(bound)) return true;
+    this.dive(outcome);
+    if (this.isHopeless(bound)) return true;
     const parts = this.divided(ranges, outcome);
     if (parts) {
       this.open.push(...parts.map((one) => ({ ranges: one, bound })));
@@ -122,6 +130,20 @@ export class CountedProof {
     const settled = this.settle(ranges, outcome);
     if (!this.isHopeless(settled)) this.stuck = Math.min(this.stuck, Math.max(bound, settled));
     return true;
+  }
+
+  /** Counts that are settled also show the way to plans. */
+  private dive(outcome: LpOutcome): void {
+    const { search, master, random } = this;
+    for (let failed = 0; failed < DIVES && !search.stop(); failed++) {
+      const found = dive(master, outcome, {
+        random,
+        isHopeless: search.isHopeless,
+        stop: search.stop,
+        seconds: search.left,
+      });
+      if (search.offer(found, 'rounding')) failed = -1;
+    }
   }
 
   private countsOf(ranges: Ranges): Counts {

@@ -7,6 +7,7 @@ import { clock, testSolver } from '../../test/helpers/solver.ts';
 import { attainableCosts } from './attainable.ts';
 import { solveByCompletion } from './completion.ts';
 import { solveSmall } from './exact-small.ts';
+import { CountedProof } from './counted.ts';
 import { firstAnswer, fromBefore } from './heuristic.ts';
 import { lengthBound } from './length-bound.ts';
 import { Master } from './master.ts';
@@ -150,6 +151,44 @@ describe('against the trial of everything', () => {
       }),
       { numRuns: 60, seed, interruptAfterTimeLimit: 60_000 },
     );
+  }, 90_000);
+
+  test('the proof by counts alone never says more than is so, and mostly says all', () => {
+    let [tried, ended] = [0, 0];
+    // Where nothing but cost is weighed.
+    const plain = smallProblems(5).map(({ trips: _, keep: __, ...one }) =>
+      buildModel(read({ ...header, ...one })),
+    );
+    fc.assert(
+      fc.property(plain, (built) => {
+        if (!built.ok) return;
+        const model = built.value;
+        const best = solveSmall(model);
+        if (!best || best === 'impossible') return;
+        const search = new Search(model, { seconds: 4, clock });
+        // A plan that can be bettered: what is shown must come from the proof.
+        firstAnswer(model, (plan) => search.offer(plan, 'first'));
+        search.bound = 0;
+        const proof = new CountedProof(search, solver, search.best?.patterns ?? [], numbersFrom(3));
+        try {
+          for (let turn = 0; turn < 40 && !search.stop() && proof.turn(); turn++)
+            expect(search.bound).toBeLessThanOrEqual(best.cost + 1e-6);
+        } finally {
+          proof.dispose();
+        }
+        expect(search.bound).toBeLessThanOrEqual(best.cost + 1e-6);
+        if (!search.best) return;
+        expectWhole(model, search.best);
+        expect(search.best.cost).toBeGreaterThanOrEqual(best.cost - 1e-6);
+        tried++;
+        if (!search.isProven()) return;
+        ended++;
+        expect(search.best.cost).toBeCloseTo(best.cost, 6);
+      }),
+      { numRuns: 120, seed, interruptAfterTimeLimit: 60_000 },
+    );
+    expect(tried).toBeGreaterThan(30);
+    expect(ended).toBeGreaterThan(0.8 * tried);
   }, 90_000);
 
   test('parts taken anew leave a whole plan that costs no more', () => {

@@ -101,7 +101,7 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     if (!few && relaxed.converged && !stop() && units-- > 0) complete(search, master, relaxed.outcome);
     if (relaxed.outcome.objective - relaxed.bound < NEARLY && !model.weighed)
-      counted = new CountedProof(search, solver, patternsOf(master));
+      counted = new CountedProof(search, solver, patternsOf(master), random);
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
       const branched = counted?.turn() ?? false;
       if (stop()) return;
