@@ -1,3 +1,4 @@
+import { numbersFrom } from '../base/index.ts';
 import { attainableCosts, type Counts } from './attainable.ts';
 import { dive } from './dive.ts';
 import { Master, uncutPrice, type CountOf } from './master.ts';
@@ -54,11 +55,10 @@ export class CountedProof {
   private readonly odd: ReadonlySet<CountOf>;
   private most = FIRST_TURN;
 
-  private readonly random: () => number;
+  private readonly random = numbersFrom(2);
 
-  constructor(search: Search, solver: LinearSolver, patterns: readonly Pattern[], random: () => number) {
+  constructor(search: Search, solver: LinearSolver, patterns: readonly Pattern[]) {
     this.search = search;
-    this.random = random;
     this.master = new Master(search.model, solver, { counting: true });
     this.master.addPatterns(patterns);
     this.open = [{ ranges: new Map(), bound: search.bound }];

@@ -26,6 +26,8 @@ const FIRST_DIVES = 2;
 const NEARLY = 1;
 /** So few patterns that the complete programme is tried at once. */
 const FEW_PATTERNS = 1500;
+/** So few that those at hand are not tried alone before all. */
+const SOME_PATTERNS = 4_000;
 /** Most patterns in the integer programme of a proof. */
 const MOST_PATTERNS = 12_000;
 /** Parts of the gap for which all patterns are looked for where those of the whole gap are too many. */
@@ -101,10 +103,10 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     if (!few && relaxed.converged && !stop() && units-- > 0) complete(search, master, relaxed.outcome);
     if (relaxed.outcome.objective - relaxed.bound < NEARLY && !model.weighed)
-      counted = new CountedProof(search, solver, patternsOf(master), random);
+      counted = new CountedProof(search, solver, patternsOf(master));
+    // Often a few counts decide.
+    counted?.turn();
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
-      const branched = counted?.turn() ?? false;
-      if (stop()) return;
       // Where few patterns are left to look at the proof is quick: before anything else is tried.
       const looked = proof.few();
       if (stop()) return;
@@ -112,6 +114,8 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
       if (stop()) return;
       // The fewer patterns a better plan could use the quicker a proof: as long as plans get better it waits.
       const tried = (!better || search.best === undefined) && proof.next();
+      if (stop()) return;
+      const branched = !better && proof.isTried() && (counted?.turn() ?? false);
       idle = better || tried || looked || branched ? 0 : idle + 1;
     }
   } finally {
@@ -182,6 +186,16 @@ class Proof {
     else search.raise(bound, 'proving', 'patterns');
   }
 
+  /** Whether all patterns of the whole gap were looked at, or there is no use in it. */
+  isTried = (): boolean => !this.fresh?.converged || this.step > 1;
+
+  /** The programme that decides: whatever comes of it, no other is tried after it. */
+  private decide(all: readonly Pattern[]): true {
+    this.step = SHARES.length + 2;
+    this.run(all, Infinity, this.search.left() * 0.7);
+    return true;
+  }
+
   private within(part: number, most: number): Pattern[] | undefined {
     return this.master.patternsWithin(part, this.fresh!.outcome.duals, most, () => this.search.left() <= 0);
   }
@@ -214,6 +228,9 @@ class Proof {
     if (this.few()) return true;
     const step = this.step++;
     if (step === 0) {
+      // Those at hand tell nothing that all of them do not tell as soon.
+      const all = this.fresh?.converged ? this.within(this.gap, SOME_PATTERNS) : undefined;
+      if (all) return this.decide(all);
       this.run(
         [...patternsOf(master), ...(search.best?.patterns ?? [])],
         0,
@@ -224,11 +241,7 @@ class Proof {
     if (!this.fresh?.converged || step > SHARES.length + 1 || stop()) return false;
     if (step === 1) {
       const all = this.within(this.gap, MOST_PATTERNS);
-      if (all) {
-        this.step = SHARES.length + 2;
-        this.run(all, Infinity, left() * 0.7);
-      }
-      return true;
+      return all ? this.decide(all) : true;
     }
     const part = SHARES[step - 2]! * this.gap;
     const patterns = this.within(part, MOST_PATTERNS);
