@@ -14,6 +14,8 @@ const WHOLE = 1e-5;
 /** Relaxations of the first turn; each has half as many again, up to the most. */
 const FIRST_TURN = 8;
 const MOST_A_TURN = 300;
+/** Where a count closes such a part of the gap, plans that keep to it are worth looking for. */
+const RISE = 0.25;
 /** Dives from a relaxation that may find nothing. */
 const DIVES = 2;
 /** Most patterns of an integer programme where all counts are settled, and its seconds. */
@@ -120,7 +122,8 @@ export class CountedProof {
     if (relaxed > uncutPrice(search.model) / 2) return true;
     const bound = Math.max(before, attainable.atLeast(relaxed));
     if (this.isHopeless(bound)) return true;
-    this.dive(outcome);
+    const best = search.best?.cost ?? Infinity;
+    if (bound - before >= RISE * (best - before)) this.dive(outcome);
     if (this.isHopeless(bound)) return true;
     const parts = this.divided(ranges, outcome);
     if (parts) {

@@ -22,6 +22,8 @@ const FEW_ITEMS = 120;
 /** Cells of the pricing's table then: the search behind it is short. */
 const FEW_CELLS = 1000;
 const FIRST_DIVES = 2;
+/** Dives that may find nothing before the first turn of the proof by counts. */
+const SOME_DIVES = 8;
 /** So close to its end, cents, a relaxation is worth a proof by counts. */
 const NEARLY = 1;
 /** So few patterns that the complete programme is tried at once. */
@@ -98,14 +100,17 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
       dives(search, solver, master, relaxed.outcome, random, (plan) => plan, FIRST_DIVES);
       if (!stop()) complete(search, master, relaxed.outcome);
     }
+    if (relaxed.outcome.objective - relaxed.bound < NEARLY && !model.weighed) {
+      // Often a few counts decide, and show the way to plans.
+      counted = new CountedProof(search, solver, patternsOf(master));
+      if (!stop() && units-- > 0)
+        dives(search, solver, master, relaxed.outcome, random, (plan) => plan, SOME_DIVES);
+      if (!stop() && units-- > 0) counted.turn();
+    }
     if (!stop() && units-- > 0) dives(search, solver, master, relaxed.outcome, random, (plan) => plan);
     if (search.best && !stop() && units-- > 0)
       search.offer(correctValues(model, search.best.paths, relaxed.outcome.duals, 10, stop), 'rounding');
     if (!few && relaxed.converged && !stop() && units-- > 0) complete(search, master, relaxed.outcome);
-    if (relaxed.outcome.objective - relaxed.bound < NEARLY && !model.weighed)
-      counted = new CountedProof(search, solver, patternsOf(master));
-    // Often a few counts decide.
-    counted?.turn();
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
       // Where few patterns are left to look at the proof is quick: before anything else is tried.
       const looked = proof.few();
