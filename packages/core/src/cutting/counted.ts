@@ -1,7 +1,7 @@
 import { numbersFrom } from '../base/index.ts';
 import { attainableCosts, type Counts } from './attainable.ts';
 import { dive } from './dive.ts';
-import { Master, uncutPrice, type CountOf } from './master.ts';
+import { Master, type CountOf } from './master.ts';
 import type { Pattern } from './pattern.ts';
 import { stepOf, type CountRange } from './room-cost.ts';
 import type { CutModel } from './shapes.ts';
@@ -56,7 +56,6 @@ export class CountedProof {
   private stuck = Infinity;
   private readonly odd: ReadonlySet<CountOf>;
   private most = FIRST_TURN;
-
   private readonly random = numbersFrom(2);
 
   constructor(search: Search, solver: LinearSolver, patterns: readonly Pattern[]) {
@@ -90,10 +89,10 @@ export class CountedProof {
       if (!this.goOn(branch)) this.open.push(branch);
       if (this.stuck <= search.bound) return true;
       const least = this.open.reduce((sum, one) => Math.min(sum, one.bound), this.stuck);
-      search.raise(Math.min(least, search.best?.cost ?? least), 'proving', 'patterns');
+      search.raise(Math.min(least, search.best?.cost ?? least), 'proving', 'counts');
     }
     if (this.open.length === 0 && this.stuck === Infinity && search.best && !search.stop())
-      search.raise(search.best.cost, 'proving', 'patterns');
+      search.raise(search.best.cost, 'proving', 'counts');
     return true;
   }
 
@@ -107,9 +106,11 @@ export class CountedProof {
     const { outcome, bound: relaxed } = master.price({
       stop: () => search.left() <= 0,
       seconds: search.left,
-      // More columns do not raise the next cost that there is.
-      enough: (least, objective) =>
-        least > uncutPrice(search.model) / 2 || attainable.atLeast(least) >= attainable.atLeast(objective),
+      // More columns do not raise the next cost that there is, or it is out of the question.
+      enough: (least, objective) => {
+        const next = attainable.atLeast(least);
+        return this.isHopeless(next) || next >= attainable.atLeast(objective);
+      },
     });
     if (search.left() <= 0) return false;
     // There are not so many sticks.
@@ -118,8 +119,6 @@ export class CountedProof {
       this.stuck = Math.min(this.stuck, before);
       return true;
     }
-    // Not all can be cut with these counts.
-    if (relaxed > uncutPrice(search.model) / 2) return true;
     const bound = Math.max(before, attainable.atLeast(relaxed));
     if (this.isHopeless(bound)) return true;
     const best = search.best?.cost ?? Infinity;
@@ -130,7 +129,7 @@ export class CountedProof {
       this.open.push(...parts.map((one) => ({ ranges: one, bound })));
       return true;
     }
-    const settled = this.settle(ranges, outcome);
+    const settled = this.settle(ranges);
     if (!this.isHopeless(settled)) this.stuck = Math.min(this.stuck, Math.max(bound, settled));
     return true;
   }
@@ -184,9 +183,15 @@ export class CountedProof {
   }
 
   /** All counts are settled: the integer programme over all patterns that matter. @returns what no such plan costs less than */
-  private settle(ranges: Ranges, { duals, objective }: LpOutcome): number {
+  private settle(ranges: Ranges): number {
     const { search, master } = this;
-    if (!search.best) return -Infinity;
+    const { outcome: relaxed, converged } = master.price({
+      stop: () => search.left() <= 0,
+      seconds: search.left,
+    });
+    // Which patterns matter is known only once no other could be worth more.
+    if (!search.best || !converged) return -Infinity;
+    const { duals, objective } = relaxed;
     const gap = search.best.cost - objective;
     const patterns = master.patternsWithin(gap, duals, MOST_PATTERNS, () => search.left() <= 0);
     if (!patterns) return -Infinity;

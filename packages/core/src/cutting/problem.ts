@@ -154,7 +154,7 @@ export interface CutSolution {
  * that gave in cents, before it was raised to the next cost that sticks and splices can add up to.
  */
 export interface BoundGround {
-  readonly by: 'trial' | 'length' | 'relaxed' | 'patterns';
+  readonly by: 'trial' | 'length' | 'relaxed' | 'counts' | 'patterns';
   readonly figure: number;
 }
 

@@ -14,7 +14,9 @@ export function whyBound(
   money: (amount: number) => string,
 ): string {
   const raised =
-    bound - figure > 0.005 ? `, and the next sum that whole sticks can come to is ${money(bound)}` : '';
+    bound - figure > 0.005
+      ? `, and the next sum that whole sticks with room enough can come to is ${money(bound)}`
+      : '';
   switch (by) {
     case 'trial':
       return `Every way to share the ${pieces} pieces among sticks was tried: none costs less than ${money(bound)}.`;
@@ -22,6 +24,8 @@ export function whyBound(
       return `The pieces laid end to end without a cut between them come to ${money(figure)} at the cheapest price for their length${raised}.`;
     case 'relaxed':
       return `Even if sticks could be bought in fractions, no mix of patterns costs less than ${money(figure)}${raised}.`;
+    case 'counts':
+      return `Plans were told apart by how many sticks of each price they buy and how many splices they have: even if patterns could be cut in fractions, none costs less than ${money(figure)}${raised}.`;
     case 'patterns':
       return `All patterns that a cheaper plan could use were tried together: the best of them costs ${money(figure)}${raised}.`;
   }
