@@ -225,6 +225,26 @@ describe('restored while the server runs', () => {
     const [change] = await here.rows("SELECT about FROM change_log WHERE act = 'POST /backup'");
     expect(change).toBeDefined();
   });
+
+  test('one without accounts does not take the place of a house with them: nobody could sign in', async () => {
+    const crew = await fresh('crew');
+    await migrate(crew.pool, MIGRATIONS);
+    const app = createApp(crew, undefined, new DeviceListener(), undefined, {
+      restoring: restoring('crew'),
+      firstCode: 'ABCDEFGH',
+    });
+    const lead = request.agent(app);
+    await lead
+      .post('/api/session/first')
+      .send({ code: 'ABCDEFGH', name: 'Wren', password: 'seven fine mitres', device: 'Office' })
+      .expect(201);
+    const answer = await lead
+      .post('/api/backup')
+      .set('Content-Type', 'application/octet-stream')
+      .send(readFileSync(file));
+    expect([answer.status, answer.body.detail]).toEqual([422, expect.stringContaining('LONGMITER_DATA')]);
+    await lead.get('/api/jobs').expect(200);
+  });
 });
 
 describe('backups in a folder', () => {

@@ -8,6 +8,7 @@ import { pipeline } from 'node:stream/promises';
 import type { PoolConnection, RowDataPacket } from 'mysql2/promise';
 import type { DatabaseConfig } from '../config.ts';
 import { Database } from '../db/pool.ts';
+import { anyAccount } from '../features/crew/accounts.ts';
 import { BackupFault, keepBackup, quoted, readBackup } from './backup.ts';
 
 /**
@@ -84,6 +85,11 @@ export async function restoreFrom(
     let rows: number;
     try {
       rows = await readBackup(other.pool, migrations, file);
+      // Nobody could come in afterwards, or everybody could.
+      if ((await anyAccount(database)) && !(await anyAccount(other)))
+        throw new BackupFault(
+          'nobody has an account in this backup, so nobody could sign in after it: restore it into an empty data folder (LONGMITER_DATA) instead',
+        );
     } finally {
       await other.end();
     }
