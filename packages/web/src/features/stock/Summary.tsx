@@ -224,9 +224,8 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
         </Group>
         {done.length > 0 && (
           <Text size="sm" c="dimmed">
-            {open.length === 0
-              ? t('All trims are proven.')
-              : t('{done} of {all} trims are proven.', { done: done.length, all: all.length })}
+            {/* Trims that nothing has been heard of yet are not among them. */}
+            {t('{count} trims are proven so far.', { count: done.length })}
           </Text>
         )}
         {open.map(([profile, steps]) => {
