@@ -137,6 +137,8 @@ export class CountedProof {
   /** Counts that are settled also show the way to plans. */
   private dive(outcome: LpOutcome): void {
     const { search, master, random } = this;
+    if (!search.best) return;
+    const putBack = master.leaveOut(search.best.cost - outcome.objective, outcome);
     for (let failed = 0; failed < DIVES && !search.stop(); failed++) {
       const found = dive(master, outcome, {
         random,
@@ -146,6 +148,7 @@ export class CountedProof {
       });
       if (search.offer(found, 'rounding')) failed = -1;
     }
+    putBack();
   }
 
   private countsOf(ranges: Ranges): Counts {
@@ -195,7 +198,10 @@ export class CountedProof {
     const gap = search.best.cost - objective;
     const patterns = master.patternsWithin(gap, duals, MOST_PATTERNS, () => search.left() <= 0);
     if (!patterns) return -Infinity;
-    const others = master.columns.filter((column) => column.kind === 'arc' || column.kind === 'count');
+    const others = [
+      ...master.arcsWithin(gap, duals),
+      ...master.columns.filter((column) => column.kind === 'count'),
+    ];
     const { outcome, columns } = master.solveInteger(
       patterns,
       others,

@@ -13,6 +13,8 @@ export const uncutPrice = (model: CutModel): number =>
 
 /** A bound so close to the objective is as good, cents: costs are whole. */
 const AS_GOOD = 5e-4;
+/** What a reduced cost may be off by, cents. */
+const BARELY = 1e-3;
 /** Reduced cost that still counts as none, in cents. */
 const NO_GAIN = 1e-6;
 
@@ -253,6 +255,31 @@ export class Master {
 
   setBounds(column: number, lower: number, upper: number): void {
     this.program.setBounds(column, lower, upper);
+  }
+
+  /**
+   * Leaves out the parts of walls that no plan can use which costs less than the relaxation and `most`: their reduced cost is
+   * that much. @returns puts them back
+   */
+  leaveOut(most: number, { duals }: LpOutcome): () => void {
+    const left: number[] = [];
+    this.columns.forEach((column, index) => {
+      if (column.kind === 'arc' && this.reducedCost(column.wall, column.arc, duals) >= most) left.push(index);
+    });
+    for (const index of left) this.setBounds(index, 0, 0);
+    return () => left.forEach((index) => this.setBounds(index, 0, Infinity));
+  }
+
+  private reducedCost(wall: number, arc: number, duals: Float64Array): number {
+    const { cost, rows, values } = this.arcColumn(wall, arc);
+    return rows.reduce((rest, row, k) => rest - values[k]! * duals[row]!, cost);
+  }
+
+  /** The parts of walls whose reduced cost is at most `gap`, for a proof. */
+  arcsWithin(gap: number, duals: Float64Array): MasterColumn[] {
+    return this.columns.filter(
+      (column) => column.kind === 'arc' && this.reducedCost(column.wall, column.arc, duals) <= gap + BARELY,
+    );
   }
 
   /** Value that a filling of a stick group must exceed to gain: its price less the dual of its limit. */

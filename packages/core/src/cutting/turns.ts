@@ -30,14 +30,22 @@ export function dives(
   const { model } = master;
   const isHopeless = (least: number): boolean => search.isHopeless(least);
   const many = model.items.length > MANY_SIZES;
+  const options = { random, isHopeless, stop, seconds: left };
+  // Only plans that are better are looked for: what they cannot use need not be there.
+  const leaveOut = (): (() => void) =>
+    search.best ? master.leaveOut(search.best.cost - relaxed.objective, relaxed) : () => undefined;
+  let putBack = leaveOut();
   for (let failed = 0; failed < most && !stop(); failed++) {
-    const options = { random, isHopeless, stop, seconds: left };
     const best = search.best?.cost ?? Infinity;
     const found = many
       ? rollingDive(master, relaxed, solver, { ...options, dives: REST_DIVES, best })
       : dive(master, relaxed, options);
-    if (search.offer(found && whole(found), 'rounding')) failed = -1;
+    if (!search.offer(found && whole(found), 'rounding')) continue;
+    failed = -1;
+    putBack();
+    putBack = leaveOut();
   }
+  putBack();
 }
 
 /** Takes parts of the best plan anew; plans of equal cost are walked along. @returns whether a better one was found */

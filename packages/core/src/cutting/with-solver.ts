@@ -177,13 +177,22 @@ class Proof {
       : uncutPrice(this.search.model);
   }
 
-  /** @param within no plan that uses a pattern left out costs less than this; Infinity where all that matter are there */
-  private run(patterns: readonly Pattern[], within: number, seconds: number): void {
+  /**
+   * @param within no plan that uses a pattern left out costs less than this; Infinity where all that matter are there
+   * @param gap    parts of walls whose reduced cost exceeds it are left out as well; left out: none are
+   */
+  private run(patterns: readonly Pattern[], within: number, seconds: number, gap = Infinity): void {
     const { search, master } = this;
-    const arcs = master.columns.filter((column) => column.kind === 'arc');
+    const arcs =
+      gap < Infinity
+        ? master.arcsWithin(gap, this.fresh!.outcome.duals)
+        : master.columns.filter((column) => column.kind === 'arc');
     // Where work is counted its clock is not looked at: its nodes are counted.
     const counted = search.options.units !== undefined;
     const { outcome, columns } = master.solveInteger(patterns, arcs, counted ? search.left() : seconds);
+    // No plan at all is made of these.
+    if (outcome.status === 'infeasible' && gap < Infinity && within < Infinity)
+      search.raise(within, 'proving', 'patterns');
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
     search.offer(filledFrom(search.model, columns, outcome.columns), 'proving');
     const bound = Math.min(within, outcome.bound);
@@ -197,7 +206,7 @@ class Proof {
   /** The programme that decides: whatever comes of it, no other is tried after it. */
   private decide(all: readonly Pattern[]): true {
     this.step = SHARES.length + 2;
-    this.run(all, Infinity, this.search.left() * 0.7);
+    this.run(all, Infinity, this.search.left() * 0.7, this.gap);
     return true;
   }
 
@@ -219,7 +228,7 @@ class Proof {
     const few = this.within(this.gap, FEW_PATTERNS);
     if (few) {
       this.step = SHARES.length + 2;
-      this.run(few, Infinity, Math.min(left(), 2 * PROOF_SECONDS));
+      this.run(few, Infinity, Math.min(left(), 2 * PROOF_SECONDS), this.gap);
       return true;
     }
     if (this.step > 1) this.step = 1;
@@ -255,7 +264,7 @@ class Proof {
       return false;
     }
     const before = search.bound;
-    this.run(patterns, this.fresh.outcome.objective + part, left() / 2);
+    this.run(patterns, this.fresh.outcome.objective + part, left() / 2, part);
     if (search.bound === before && SHARES[step - 2]! > SHARES[1]) this.step = SHARES.length + 2;
     return true;
   }

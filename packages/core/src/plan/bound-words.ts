@@ -19,6 +19,7 @@ export function whyBound(
       : '';
   switch (by) {
     case 'trial':
+      if (pieces === 1) return `There is one piece: no way to cut it costs less than ${money(bound)}.`;
       return `Every way to share the ${pieces} pieces among sticks was tried: none costs less than ${money(bound)}.`;
     case 'length':
       return `The pieces laid end to end without a cut between them come to ${money(figure)} at the cheapest price for their length${raised}.`;
