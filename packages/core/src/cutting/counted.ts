@@ -1,7 +1,7 @@
 import { numbersFrom } from '../base/index.ts';
 import { attainableCosts, type Counts } from './attainable.ts';
 import { dive } from './dive.ts';
-import { Master, type CountOf } from './master.ts';
+import { Master, type CountOf, type Ranges } from './master.ts';
 import type { Pattern } from './pattern.ts';
 import { stepOf, type CountRange } from './room-cost.ts';
 import type { CutModel } from './shapes.ts';
@@ -21,8 +21,6 @@ const DIVES = 2;
 /** Most patterns of an integer programme where all counts are settled, and its seconds. */
 const MOST_PATTERNS = 5_000;
 const SECONDS = 6;
-
-type Ranges = ReadonlyMap<CountOf, CountRange>;
 
 /** Plans that keep to some counts, and what none of them costs less than. */
 interface Branch {
@@ -206,7 +204,7 @@ export class CountedProof {
       patterns,
       others,
       search.options.units === undefined ? Math.min(search.left(), SECONDS) : search.left(),
-      ranges,
+      { ranges },
     );
     if (outcome.status === 'infeasible') return Infinity;
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return -Infinity;

@@ -1,7 +1,7 @@
 import { Knapsack, type KnapsackAnswer, type PricingQuery } from './knapsack.ts';
 import { RoomPricer } from './room-pricing.ts';
 import { MANY_SIZES, type CutModel, type WallNet } from './model.ts';
-import { toPattern, type Pattern } from './pattern.ts';
+import { toPattern, type Filled, type Pattern } from './pattern.ts';
 import { stepOf } from './room-cost.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
 import { smallerOf, standIns } from './stand-ins.ts';
@@ -52,6 +52,9 @@ function lengthsInSteps(model: CutModel): number[] | undefined {
   return model.pools.map((pool) => (pool.price > 0 ? pool.length / step : 0));
 }
 
+/** How many there are at least and at most of what is counted. */
+export type Ranges = ReadonlyMap<CountOf, readonly [number, number]>;
+
 export interface Priced {
   readonly outcome: LpOutcome;
   /** No column outside has a negative reduced cost: the objective is the true bound of the relaxation. */
@@ -86,6 +89,8 @@ interface RowLayout {
   readonly steps: readonly number[];
   readonly rows: readonly LpRow[];
 }
+
+const keyOf = ({ group, items, counts }: Pattern): string => `${group}:${items.join()}:${counts.join()}`;
 
 /** A wall that can be made in one way only asks for its pieces like blanks. */
 const isFixed = (net: WallNet): boolean => net.arcs.length === 1;
@@ -246,7 +251,7 @@ export class Master {
   /** Adds patterns that are not known yet; answers how many were new. */
   addPatterns(patterns: readonly Pattern[]): number {
     const fresh = patterns.filter((pattern) => {
-      const key = `${pattern.group}:${pattern.items.join()}:${pattern.counts.join()}`;
+      const key = keyOf(pattern);
       return !this.known.has(key) && this.known.add(key);
     });
     this.push(fresh.map((pattern) => [{ kind: 'pattern', pattern }, this.patternColumn(pattern)]));
@@ -419,15 +424,15 @@ export class Master {
   }
 
   /**
-   * The integer programme over given patterns (and all arcs).
-   * @param start patterns of a known plan to start from are part of `patterns`; time may be overrun a little
+   * The integer programme over given patterns and other columns; time may be overrun a little.
    * @param ranges of what is counted, where its columns are among the others
+   * @param known  a plan of these patterns and columns, to start from
    */
   solveInteger(
     patterns: readonly Pattern[],
     others: readonly MasterColumn[],
     seconds: number,
-    ranges?: ReadonlyMap<CountOf, readonly [number, number]>,
+    { ranges, known }: { readonly ranges?: Ranges; readonly known?: Filled | undefined } = {},
   ): { outcome: LpOutcome; columns: MasterColumn[] } {
     const program = this.solver.create(this.layout.rows);
     const columns: MasterColumn[] = [
@@ -443,10 +448,37 @@ export class Master {
           return this.patternColumn((column as { pattern: Pattern }).pattern);
         }),
       );
-      return { outcome: program.solveInteger(seconds), columns };
+      return { outcome: program.solveInteger(seconds, known && this.valuesOf(known, columns)), columns };
     } finally {
       program.dispose();
     }
+  }
+
+  /** A plan as values of columns; undefined where it is not made of them. */
+  private valuesOf({ paths, patterns }: Filled, columns: readonly MasterColumn[]): Float64Array | undefined {
+    const at = new Map(
+      columns.map((column, index) => [
+        column.kind === 'pattern'
+          ? keyOf(column.pattern)
+          : column.kind === 'arc'
+            ? `${column.wall}/${column.arc}`
+            : '',
+        index,
+      ]),
+    );
+    const used = [
+      ...patterns.map(keyOf),
+      ...paths.flatMap((path, wall) =>
+        isFixed(this.model.walls[wall]!) ? [] : path.map((arc) => `${wall}/${arc}`),
+      ),
+    ];
+    const values = new Float64Array(columns.length);
+    for (const key of used) {
+      const index = at.get(key);
+      if (index === undefined) return undefined;
+      values[index]!++;
+    }
+    return values;
   }
 
   dispose(): void {

@@ -189,7 +189,9 @@ class Proof {
         : master.columns.filter((column) => column.kind === 'arc');
     // Where work is counted its clock is not looked at: its nodes are counted.
     const counted = search.options.units !== undefined;
-    const { outcome, columns } = master.solveInteger(patterns, arcs, counted ? search.left() : seconds);
+    const { outcome, columns } = master.solveInteger(patterns, arcs, counted ? search.left() : seconds, {
+      known: search.best,
+    });
     // No plan at all is made of these.
     if (outcome.status === 'infeasible' && gap < Infinity && within < Infinity)
       search.raise(within, 'proving', 'patterns');

@@ -105,7 +105,7 @@ class HighsProgram implements LinearProgram {
     }
   }
 
-  solveInteger(seconds: number): LpOutcome {
+  solveInteger(seconds: number, start?: Float64Array): LpOutcome {
     try {
       this.model.options.set({
         presolve: 'on',
@@ -116,6 +116,7 @@ class HighsProgram implements LinearProgram {
       });
       const all = Int32Array.from({ length: this.columns }, (_, index) => index);
       this.model.changeColsIntegrality({ kind: 'set', indices: all }, new Int32Array(this.columns).fill(1));
+      if (start) this.model.setSolution({ colValue: start });
       const status = this.run(seconds);
       const { modelStatus } = this.highs.constants;
       if (status === modelStatus.infeasible) return { ...NOTHING, status: 'infeasible' };
