@@ -74,7 +74,8 @@ export class CountedProof {
   /** Goes on a little. @returns whether there was anything left to try */
   turn(): boolean {
     const { search } = this;
-    if (this.stuck <= search.bound) return false;
+    // Branches are given up against a plan: without one there is nothing to show.
+    if (!search.best || this.stuck <= search.bound) return false;
     const most = this.most;
     this.most = Math.min(MOST_A_TURN, 1.5 * most);
     for (let n = 0; n < most && this.open.length > 0 && !search.stop(); n++) {
@@ -87,9 +88,9 @@ export class CountedProof {
       if (!this.goOn(branch)) this.open.push(branch);
       if (this.stuck <= search.bound) return true;
       const least = this.open.reduce((sum, one) => Math.min(sum, one.bound), this.stuck);
-      search.raise(Math.min(least, search.best?.cost ?? least), 'proving', 'counts');
+      search.raise(Math.min(least, search.best.cost), 'proving', 'counts');
     }
-    if (this.open.length === 0 && this.stuck === Infinity && search.best && !search.stop())
+    if (this.open.length === 0 && this.stuck === Infinity && !search.stop())
       search.raise(search.best.cost, 'proving', 'counts');
     return true;
   }
