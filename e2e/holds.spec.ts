@@ -79,6 +79,23 @@ test('typing on while the server is slow is no quarrel with oneself; what is rem
   expect(faults).toEqual([]);
 });
 
+test('a wall that is entered in the very moment the page is loaded anew is there', async ({ page }) => {
+  await squareRoom(page, 'Loaded anew', ['120', '96', '120']);
+  await expect(saveState(page)).toHaveText('Saved');
+  for (const wall of [4, 5, 6]) {
+    const field = page.getByLabel(`Length of wall ${wall}, the next one`);
+    await field.fill('61');
+    const anew = page.waitForEvent('load');
+    await field.evaluate((input) => {
+      location.reload();
+      input.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    });
+    await anew;
+    await expect(length(page, wall)).toHaveValue('61');
+    await expect(saveState(page)).toHaveText('Saved');
+  }
+});
+
 test('what was typed in a room that somebody deleted is kept, and there when it is restored', async ({
   page,
   browser,

@@ -1,34 +1,11 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { bringLeft, notWanted, watchLeaving, writing } from './last-moment.ts';
+import { KEPT_VERSION, type OutboxEntry } from './outbox-entry.ts';
 
 /**
  * What this browser keeps: changes on their way, edits of rooms that are not acknowledged, this person's steps of undo.
  * IndexedDB; where there is none (switched off, full) it lasts as long as the page.
  */
-
-/** Form of what is kept; older forms are upgraded in `upgradeKept`. */
-export const KEPT_VERSION = 2;
-
-/** A change on its way to the server. */
-export interface OutboxEntry {
-  readonly seq: number;
-  /** Its id, by which the server knows a repeat. */
-  readonly id: string;
-  readonly v: typeof KEPT_VERSION;
-  /** The page that made it. */
-  readonly tab: string;
-  readonly job: string;
-  /** A request as it stands, or a room whose newest state is to be saved. */
-  readonly what:
-    | {
-        readonly kind: 'call';
-        readonly method: 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-        readonly path: string;
-        readonly body?: unknown;
-      }
-    | { readonly kind: 'room'; readonly room: string };
-  /** What it changes, in words: for saying what was refused. */
-  readonly label: string;
-}
 
 interface Kept {
   readonly v: number;
@@ -54,6 +31,8 @@ export interface BrowserStore {
   readonly forget: (key: string) => Promise<void>;
   readonly keys: () => Promise<string[]>;
   readonly beat: (tab: string, at: number) => Promise<void>;
+  /** Brings in what pages were still writing when they were left. */
+  readonly bringLeft: () => Promise<void>;
   /** Pages that have been heard of since then. */
   readonly tabsSince: (at: number) => Promise<Set<string>>;
 }
@@ -90,6 +69,7 @@ export function memoryStore(): BrowserStore {
     find: (key) => Promise.resolve(kept.has(key) ? upgradeKept(kept.get(key)!) : undefined),
     forget: (key) => Promise.resolve(void kept.delete(key)),
     keys: () => Promise.resolve([...kept.keys()]),
+    bringLeft: () => Promise.resolve(),
     beat: (tab, at) => Promise.resolve(void tabs.set(tab, at)),
     tabsSince: (at) =>
       Promise.resolve(new Set([...tabs].filter(([, when]) => when >= at).map(([tab]) => tab))),
@@ -97,11 +77,22 @@ export function memoryStore(): BrowserStore {
 }
 
 function indexedStore(db: IDBPDatabase<Schema>): BrowserStore {
+  // Ended at once, not when the page hears that it was written: by then there may be no page.
+  const keep = async (key: string, value: unknown): Promise<void> => {
+    const tx = db.transaction('kept', 'readwrite');
+    const put = tx.store.put({ v: KEPT_VERSION, value }, key);
+    tx.commit();
+    await Promise.all([put, tx.done]);
+  };
+  const add = async (entry: Omit<OutboxEntry, 'seq'>): Promise<OutboxEntry> => {
+    const tx = db.transaction('outbox', 'readwrite');
+    const put = tx.store.add(entry as OutboxEntry);
+    tx.commit();
+    const [seq] = await Promise.all([put, tx.done]);
+    return { ...entry, seq };
+  };
   return {
-    add: async (entry) => {
-      const seq = await db.add('outbox', entry as OutboxEntry);
-      return { ...entry, seq };
-    },
+    add,
     remove: (seq) => db.delete('outbox', seq),
     entries: () => db.getAll('outbox'),
     adopt: async (from, tab) => {
@@ -112,12 +103,21 @@ function indexedStore(db: IDBPDatabase<Schema>): BrowserStore {
       }
       await tx.done;
     },
-    keep: async (key, value) => void (await db.put('kept', { v: KEPT_VERSION, value }, key)),
+    keep: (key, value) => writing({ kind: 'kept', key, value }, () => keep(key, value)),
     find: async (key) => {
       const held = await db.get('kept', key);
       return held && upgradeKept(held);
     },
-    forget: (key) => db.delete('kept', key),
+    forget: (key) => {
+      notWanted(key);
+      return db.delete('kept', key);
+    },
+    bringLeft: () =>
+      bringLeft(async (left) => {
+        if (left.kind === 'kept') await keep(left.key, left.value);
+        // What came through all the same is there already.
+        else if ((await db.countFromIndex('outbox', 'id', left.entry.id)) === 0) await add(left.entry);
+      }),
     keys: () => db.getAllKeys('kept'),
     beat: async (tab, at) => void (await db.put('tabs', { at }, tab)),
     tabsSince: async (at) => {
@@ -139,7 +139,12 @@ export async function openBrowserStore(): Promise<BrowserStore> {
         fresh.createObjectStore('tabs');
       },
     });
-    return indexedStore(db);
+    const store = indexedStore(db);
+    watchLeaving();
+    await store
+      .bringLeft()
+      .catch((error: unknown) => console.error('what a page has left behind could not be read', error));
+    return store;
   } catch {
     return memoryStore();
   }

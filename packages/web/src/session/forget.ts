@@ -1,5 +1,8 @@
+import { leaveNothing } from './last-moment.ts';
+
 /** Everything that this browser keeps of the house: drafts, what waits, what was read last. For whoever signs out. */
 export async function forgetEverything(): Promise<void> {
+  leaveNothing();
   localStorage.clear();
   sessionStorage.clear();
   const databases = await indexedDB.databases().catch(() => []);

@@ -1,6 +1,8 @@
 import type { ThunkDispatch, UnknownAction } from '@reduxjs/toolkit';
 import { api, errorOf, type ApiError } from '../api/api.ts';
-import { browserStore, KEPT_VERSION, type OutboxEntry } from './browser-store.ts';
+import { browserStore } from './browser-store.ts';
+import { writing } from './last-moment.ts';
+import { KEPT_VERSION, type OutboxEntry } from './outbox-entry.ts';
 import { callsMade, changeRefused, leftTakenOver, lineChanged, waitingCounted } from './outbox-slice.ts';
 import { newId, tabId } from './tab-tag.ts';
 import { t } from '../words/t.ts';
@@ -68,6 +70,7 @@ class Outbox {
   private adopt(): Promise<void> {
     const turn = this.writing.then(async () => {
       const store = await browserStore();
+      await store.bringLeft();
       await store.beat(tabId(), Date.now());
       const alive = await store.tabsSince(Date.now() - GONE);
       const left = (await store.entries()).filter(
@@ -116,13 +119,14 @@ class Outbox {
       this.coming.push(entry.job);
       this.count();
     }
-    const turn = this.writing.then(async () => {
+    const write = async (): Promise<void> => {
       const store = await browserStore();
       const made = await store.add(entry).catch(() => undefined);
       kept?.();
       // A store that is full keeps nothing; the change is sent all the same while the page is open.
       this.queue.push(made ?? { ...entry, seq: this.unkept++ });
-    });
+    };
+    const turn = writing({ kind: 'outbox', entry }, () => this.writing.then(write));
     this.writing = turn.catch(() => undefined);
     await turn.finally(() => {
       if (isCall) this.coming.splice(this.coming.indexOf(entry.job), 1);

@@ -49,6 +49,8 @@ export async function saveRoom(
   if (before.save === 'saved' && !before.sent) return 'done';
   dispatch(saving({ id: key, command: newId() }));
   const { sent } = getState().drafts[key]!;
+  // With what is on its way: a page that is loaded anew meanwhile asks the same again, and no rival of its own.
+  void keepDraft(key, getState().drafts[key]);
   const { sheet, version, command } = sent!;
   const answer = await dispatch(
     api.endpoints.putRoom.initiate({ job, id: room, command, version, ...sheet }),
@@ -101,12 +103,15 @@ const steps = new Map<string, Draft['past']>();
 /** Keeps every edit in the browser at once, and gives the room to the outbox after a pause in typing. */
 autosave.startListening({
   matcher: isAnyOf(edited, undone, redone, recovered, settled, loaded),
-  effect: async (_action, listener) => {
+  effect: async (action, listener) => {
     listener.cancelActiveListeners();
-    const drafts = Object.entries(listener.getState().drafts);
-    for (const [key, draft] of drafts)
-      if (draft.save !== 'saved' && draft !== listener.getOriginalState().drafts[key])
-        void keepDraft(key, draft);
+    const before = listener.getOriginalState().drafts;
+    for (const [key, draft] of Object.entries(listener.getState().drafts)) {
+      if (draft === before[key]) continue;
+      // What turns out to be saved: what was kept of it is not needed, and would be a rival of its own when it was found later.
+      const done = recovered.match(action) || (before[key] && before[key].save !== 'saved');
+      if (draft.save !== 'saved' || done) void keepDraft(key, draft);
+    }
     await listener.delay(PAUSE);
     for (const [key, draft] of Object.entries(listener.getState().drafts)) {
       // Also of a room that was saved in this pause: its newest step is kept nowhere yet.

@@ -34,7 +34,7 @@ export function playServer(): { readonly asked: Asked[]; answers: Answers } {
       if (request.method !== 'GET') play.asked.push({ what, body });
       // What a test says nothing of is a list with nothing in it; a shop log has two.
       const nothing = what.endsWith('/shop') ? { issues: [], events: [] } : [];
-      const answer = play.answers[what]?.(body) ?? nothing;
+      const answer = (await play.answers[what]?.(body)) ?? nothing;
       const refused = answer as { __problem?: number; detail?: string };
       return new Response(
         JSON.stringify(
