@@ -1,4 +1,12 @@
-import { divisionsOf, isWhole, longestFirst, type Division } from './divisions.ts';
+import {
+  cheapestOf,
+  divisionsOf,
+  isWhole,
+  longestFirst,
+  wallWays,
+  type Division,
+  type WallWays,
+} from './divisions.ts';
 import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
 import { weightsOf } from './length-bound.ts';
 import { roomCosts } from './room-cost.ts';
@@ -14,14 +22,15 @@ import { isLimited, StockCount } from './stock.ts';
 
 /** Most pieces beside the parts of walls. */
 const MOST_PLAIN = 18;
-/** Most parts of walls together: with which others each may share a stick is tried by their bits. */
-const MOST_PARTS = 12;
-/** Most ways to divide all walls together. */
+/** Most parts of walls together. */
+const MOST_PARTS = 20;
+/** Most ways to divide all walls together, by a relaxation's worths and by lengths alone. */
 const MOST_DIVISIONS = 120_000;
+const NEAR_DIVISIONS = 20_000;
 /** Most fillings of sticks with pieces that are kept. */
 const MOST_FILLINGS = 40_000;
-/** Steps before it is given up: a fifth of a second by lengths alone, more with a relaxation's worths. Counted, not timed. */
-const STEPS = 2e6;
+/** Steps before it is given up: some tenths of a second by lengths alone, more with a relaxation's worths. Counted, not timed. */
+const STEPS = 1e6;
 const STEPS_BY_WORTH = 4e7;
 /** Steps between two looks at the clock. */
 const LOOK = 2e5;
@@ -112,7 +121,8 @@ class Completion {
   private readonly model: CutModel;
   private readonly plain: readonly number[];
   private readonly sequencers: readonly Sequencer[];
-  private readonly items: ArrayLike<number>;
+  /** What items are worth. */
+  readonly items: ArrayLike<number>;
   private readonly saves: readonly number[];
   private readonly most: number;
   private readonly stop: () => boolean;
@@ -322,16 +332,22 @@ class Completion {
   private turnsOf(parts: Parts): readonly Turn[] {
     if (parts.turns) return parts.turns;
     const [first, ...others] = parts.list as [number, ...number[]];
+    const { items, longest } = this.model;
     const turns = new Map<string, Turn>();
-    for (let beside = 0; beside < 1 << others.length; beside++) {
-      this.spend(CALL);
-      const here = [first, ...others.filter((_, k) => (beside >> k) & 1)];
-      if (here.reduce((sum, part) => sum + this.model.items[part]!.length, 0) > this.model.longest) continue;
-      const key = here.join();
-      if (turns.has(key)) continue;
-      const rest = this.partsOf(others.filter((_, k) => !((beside >> k) & 1)));
-      turns.set(key, { fillings: this.around(here), rest });
-    }
+    const choose = (k: number, here: readonly number[], rest: readonly number[], length: number): void => {
+      this.spend(1);
+      const part = others[k];
+      if (part === undefined) {
+        this.spend(CALL);
+        const key = here.join();
+        if (!turns.has(key)) turns.set(key, { fillings: this.around(here), rest: this.partsOf(rest) });
+        return;
+      }
+      choose(k + 1, here, [...rest, part], length);
+      const longer = length + items[part]!.length;
+      if (longer <= longest) choose(k + 1, [...here, part], rest, longer);
+    };
+    choose(0, [first], [], items[first]!.length);
     parts.turns = [...turns.values()];
     return parts.turns;
   }
@@ -393,6 +409,17 @@ class Completion {
     return [toPattern(use.way, filling.list), ...patterns];
   }
 
+  /** What all of it costs at least, by the worths alone and altogether. */
+  lowest(walls: WallWays): { readonly base: number; readonly lowest: number } {
+    const every = 2 ** this.plain.length - 1;
+    const base = this.worthOf[every]! + cheapestOf(walls, this.items) - this.credit();
+    const lightest = walls.map((ways) =>
+      Math.min(...ways.map(({ parts }) => parts.reduce((sum, part) => sum + this.size[part]!, 0))),
+    );
+    const weight = lightest.reduce((sum, one) => sum + one, this.weightOf[every]!);
+    return { base, lowest: Math.max(base, this.roomCost(weight)) };
+  }
+
   /** The least that all of it can cost with the walls divided in a way. */
   leastOf({ parts, penalties }: Division): number {
     const every = 2 ** this.plain.length - 1;
@@ -452,6 +479,11 @@ function tried<T>(run: () => T, onNoBound?: () => void): T | undefined {
   try {
     return run();
   } catch (error) {
+    if (process.env['DBG'])
+      console.log(
+        '  gave up',
+        error instanceof NoBound ? 'nobound' : error instanceof TooMuch ? 'toomuch' : error,
+      );
     if (error instanceof NoBound) onNoBound?.();
     if (error instanceof TooMuch) return undefined;
     throw error;
@@ -472,19 +504,21 @@ export function solveByCompletion(
   atLeast: (bound: number) => number = (bound) => bound,
 ): Filled | 'impossible' | undefined {
   const plain = plainOf(model);
-  const divisions = plain && fewParts(divisionsOf(model, MOST_DIVISIONS));
-  if (!divisions) return undefined;
-  if (divisions.length === 0) return 'impossible';
+  const walls = plain && wallWays(model, MOST_DIVISIONS);
+  if (!walls) return undefined;
+  if (walls.some((ways) => ways.length === 0)) return 'impossible';
   return tried(() => {
     const completion = new Completion(model, plain, undefined, stop);
-    const list = byLeast(completion, divisions);
-    const lowest = list[0]![1];
+    const { base, lowest } = completion.lowest(walls);
     let limit = -Infinity;
     for (const reach of REACH) {
       const reached = lowest + Math.max(Math.abs(lowest), 1) * reach;
       // Plans cost whole cents: what lies between two costs that there are need not be looked for.
       limit = reach === Infinity ? Infinity : atLeast(Math.max(reached, limit + 0.5)) + 0.5;
-      const found = completion.below(list, limit);
+      const near = { most: NEAR_DIVISIONS, items: completion.items, spare: limit - base };
+      const divisions = fewParts(divisionsOf(model, walls, near));
+      if (!divisions) return undefined;
+      const found = completion.below(byLeast(completion, divisions), limit);
       if (found) return found;
     }
     return 'impossible';
@@ -518,14 +552,16 @@ export function completeFrom(
   },
 ): { readonly found?: Filled; readonly bound: number } {
   const plain = plainOf(model);
-  if (!plain) return { bound };
+  const walls = plain && wallWays(model, MOST_DIVISIONS);
+  if (!walls) return { bound };
   let proven = bound;
   const found = tried(
     () => {
       const completion = new Completion(model, plain, worths, stop);
       for (let limit = atLeast(bound); limit < cost; limit = atLeast(proven + STEP * cost)) {
         const spare = limit + 0.5 - bound;
-        const divisions = fewParts(divisionsOf(model, MOST_DIVISIONS, { items: worths.items, spare }));
+        const near = { most: MOST_DIVISIONS, items: worths.items, spare };
+        const divisions = fewParts(divisionsOf(model, walls, near));
         if (!divisions) return undefined;
         const better = completion.below(byLeast(completion, divisions), limit + 0.5);
         if (better) return better;

@@ -30,44 +30,75 @@ export const longestFirst =
   (a: number, b: number): number =>
     model.items[b]!.length - model.items[a]!.length || a - b;
 
+/** A way to make one wall. */
+interface WallWay {
+  readonly path: readonly number[];
+  readonly parts: readonly number[];
+  readonly penalties: number;
+}
+
+/** For each wall its ways. */
+export type WallWays = readonly (readonly WallWay[])[];
+
+/** For each wall its ways; undefined where there are more than so many of one. */
+export function wallWays(model: CutModel, most: number): WallWays | undefined {
+  const all = model.walls.map((net) =>
+    waysThrough(net, most)?.map((path) => ({
+      path,
+      parts: isWhole(net) ? [] : path.map((arc) => net.arcs[arc]!.item),
+      penalties: path.reduce((sum, arc) => sum + net.arcs[arc]!.penalty, 0),
+    })),
+  );
+  return all.every((one) => one !== undefined) ? all : undefined;
+}
+
+/** What a way comes to, its parts at their worth. */
+const costOf = (items: ArrayLike<number>, { parts, penalties }: WallWay): number =>
+  parts.reduce((sum, item) => sum + items[item]!, penalties);
+
+/** What all walls come to at least. */
+export const cheapestOf = (walls: WallWays, items: ArrayLike<number>): number =>
+  walls.reduce((sum, ways) => sum + Math.min(...ways.map((way) => costOf(items, way))), 0);
+
+/** A division on its way, wall after wall. */
+interface Begun extends Division {
+  /** How much more than with its cheapest ways it comes to so far. */
+  readonly excess: number;
+}
+
 /**
- * Every way to divide the walls; of those that need the same parts the cheapest. Undefined where there are too many.
+ * Ways to divide the walls; of those that need the same parts the cheapest. Undefined where there are too many.
+ * @param walls the ways of each wall
  * @param most  ways together
- * @param worth with it, what parts are worth, and how much more than its cheapest way a wall's may come to
+ * @param items what parts are worth
+ * @param spare how much more than their cheapest ways all walls together may come to
  */
 export function divisionsOf(
   model: CutModel,
-  most: number,
-  worth?: { readonly items: ArrayLike<number>; readonly spare: number },
+  walls: WallWays,
+  {
+    most,
+    items,
+    spare,
+  }: { readonly most: number; readonly items: ArrayLike<number>; readonly spare: number },
 ): Division[] | undefined {
-  let all: { paths: number[][]; parts: number[]; penalties: number }[] = [
-    { paths: [], parts: [], penalties: 0 },
-  ];
-  for (const net of model.walls) {
-    const own = waysThrough(net, most);
-    if (!own) return undefined;
-    const penaltyOf = (path: readonly number[]): number =>
-      path.reduce((sum, arc) => sum + net.arcs[arc]!.penalty, 0);
-    const partsOf = (path: readonly number[]): number[] =>
-      isWhole(net) ? [] : path.map((arc) => net.arcs[arc]!.item);
-    let kept = own;
-    if (worth) {
-      const costs = own.map((path) =>
-        partsOf(path).reduce((sum, item) => sum + worth.items[item]!, penaltyOf(path)),
-      );
-      const cheapest = Math.min(...costs);
-      kept = own.filter((_, k) => costs[k]! - cheapest < worth.spare);
-    }
-    if (all.length * kept.length > most) return undefined;
-    const seen = new Map<string, (typeof all)[number]>();
+  const order = longestFirst(model);
+  let all: Begun[] = [{ paths: [], parts: [], penalties: 0, excess: 0 }];
+  for (const own of walls) {
+    const costs = own.map((way) => ({ way, cost: costOf(items, way) })).sort((a, b) => a.cost - b.cost);
+    const seen = new Map<string, Begun>();
+    let tried = 0;
     for (const before of all)
-      for (const path of kept) {
-        const parts = [...before.parts, ...partsOf(path)].sort(longestFirst(model));
-        const penalties = before.penalties + penaltyOf(path);
+      for (const { way, cost } of costs) {
+        const excess = before.excess + cost - costs[0]!.cost;
+        if (excess >= spare) break;
+        if (++tried > most) return undefined;
+        const parts = [...before.parts, ...way.parts].sort(order);
+        const penalties = before.penalties + way.penalties;
         const key = parts.join();
         const same = seen.get(key);
-        if (!same || penalties < same.penalties)
-          seen.set(key, { paths: [...before.paths, path], parts, penalties });
+        if (same && penalties >= same.penalties) continue;
+        seen.set(key, { paths: [...before.paths, way.path], parts, penalties, excess });
       }
     all = [...seen.values()];
   }
