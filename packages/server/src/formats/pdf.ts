@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import PDFDocument from 'pdfkit';
+import type PDFDocument from 'pdfkit';
 import {
   cellText,
   onPage,
@@ -52,7 +52,9 @@ export async function pdfOf(
   parts: readonly PaperPart[],
   { paper, note }: { paper: PaperSize; note: string },
 ): Promise<Buffer> {
-  const doc = new PDFDocument({
+  // Loaded when it is wanted: whoever asks for a plan alone does not wait for it.
+  const { default: Document } = await import('pdfkit');
+  const doc = new Document({
     size: paper === 'a4' ? 'A4' : 'LETTER',
     margin: MARGIN,
     bufferPages: true,

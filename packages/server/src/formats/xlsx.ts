@@ -1,4 +1,3 @@
-import ExcelJS from 'exceljs';
 import type { Column, TableSheet } from '@long-miter/core';
 
 /** Lists as a workbook, a sheet each. */
@@ -13,6 +12,8 @@ const formatOf = ({ as }: Column, { unit, currency }: TableSheet): string | unde
 };
 
 export async function xlsxOf(sheets: readonly TableSheet[]): Promise<Buffer> {
+  // Loaded when it is wanted: it takes longer than most plans.
+  const { default: ExcelJS } = await import('exceljs');
   const book = new ExcelJS.Workbook();
   book.created = NEVER;
   book.modified = NEVER;

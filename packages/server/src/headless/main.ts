@@ -16,7 +16,6 @@ import { DOCUMENTS, writeDocument } from '../formats/documents.ts';
 import { refuse } from './faults.ts';
 import { cutInThread, planInThread, shopInThread, work } from './heavy.ts';
 import { readCommandLine, readInput, usageOf } from './input.ts';
-import { writeSchemas } from './schemas.ts';
 
 /**
  * The headless commands of the open formats: `plan JOB.json`, `cut PROBLEM.json` and `shop LOG.json`. They share all of their code with
@@ -178,7 +177,6 @@ const commands: Readonly<Record<string, (args: readonly string[]) => Promise<voi
   calc,
   help,
   '--help': help,
-  schemas: () => Promise.resolve(writeSchemas()),
 };
 if (isMainThread) {
   const [, , name = '', ...args] = process.argv;
