@@ -30,7 +30,7 @@ const NEAR_DIVISIONS = 20_000;
 /** Most fillings of sticks with pieces that are kept. */
 const MOST_FILLINGS = 40_000;
 /** Steps before it is given up: some tenths of a second by lengths alone, more with a relaxation's worths. Counted, not timed. */
-const STEPS = 1e6;
+const STEPS = 1.2e6;
 const STEPS_BY_WORTH = 4e7;
 /** Steps between two looks at the clock. */
 const LOOK = 2e5;
@@ -38,6 +38,8 @@ const LOOK = 2e5;
 const MAKING = 40;
 /** And a call with all its preparations. */
 const CALL = 20;
+/** A way to divide the walls as many. */
+const DIVIDING = 100;
 /** Of two plans of one cost the one with fewer sticks wins, then the one with the more even ones. */
 const HAIR = 1e-4;
 const EVEN = 1e-6;
@@ -421,15 +423,17 @@ class Completion {
   }
 
   /** The least that all of it can cost with the walls divided in a way. */
-  leastOf({ parts, penalties }: Division): number {
+  private leastOf({ parts, penalties }: Division): number {
     const every = 2 ** this.plain.length - 1;
     const worth = parts.reduce((sum, part) => sum + this.items[part]!, this.worthOf[every]!);
     const weight = parts.reduce((sum, part) => sum + this.size[part]!, this.weightOf[every]!);
     return penalties + Math.max(worth - this.credit(), this.roomCost(weight));
   }
 
-  /** The best plan that costs less than a limit, of divisions with the least they can cost, the lowest first. */
-  below(list: readonly (readonly [Division, number])[], limit: number): Filled | undefined {
+  /** The best plan that costs less than a limit, of divisions. */
+  below(divisions: readonly Division[], limit: number): Filled | undefined {
+    this.spend(DIVIDING * divisions.length);
+    const list = divisions.map((one) => [one, this.leastOf(one)] as const).sort((a, b) => a[1] - b[1]);
     const every = 2 ** this.plain.length - 1;
     let best = limit;
     let found: { division: Division; patterns: readonly Pattern[] } | undefined;
@@ -490,9 +494,6 @@ function tried<T>(run: () => T, onNoBound?: () => void): T | undefined {
   }
 }
 
-const byLeast = (completion: Completion, divisions: readonly Division[]): (readonly [Division, number])[] =>
-  divisions.map((division) => [division, completion.leastOf(division)] as const).sort((a, b) => a[1] - b[1]);
-
 /**
  * The true optimum of a small problem in which nothing but cost is weighed: cost, then number of sticks.
  * @param atLeast the next cost that a plan can have at all
@@ -518,7 +519,7 @@ export function solveByCompletion(
       const near = { most: NEAR_DIVISIONS, items: completion.items, spare: limit - base };
       const divisions = fewParts(divisionsOf(model, walls, near));
       if (!divisions) return undefined;
-      const found = completion.below(byLeast(completion, divisions), limit);
+      const found = completion.below(divisions, limit);
       if (found) return found;
     }
     return 'impossible';
@@ -563,7 +564,7 @@ export function completeFrom(
         const near = { most: MOST_DIVISIONS, items: worths.items, spare };
         const divisions = fewParts(divisionsOf(model, walls, near));
         if (!divisions) return undefined;
-        const better = completion.below(byLeast(completion, divisions), limit + 0.5);
+        const better = completion.below(divisions, limit + 0.5);
         if (better) return better;
         // Less the hairs that its sticks count.
         proven = limit + 0.5 - HAIRS;
