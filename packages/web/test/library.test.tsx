@@ -91,8 +91,8 @@ describe('the library', () => {
     const user = await open(() => [trim], 'trims');
     const card = within(await screen.findByRole('region', { name: 'Base 5 1/4' }));
     expect(card.getByText('example')).toBeTruthy();
-    expect(card.getByText('prices of the yard, 2026-11-02')).toBeTruthy();
-    expect(card.getByText('18.88 USD')).toBeTruthy();
+    expect(card.getByText('prices of the yard, Nov 2, 2026')).toBeTruthy();
+    expect(card.getByText('$18.88')).toBeTruthy();
     server.answers = {
       ...server.answers,
       'PUT /api/trims/t1': () => [{ ...trim, confirmed: true }],

@@ -80,6 +80,18 @@ describe('at the saw', () => {
     for (const text of [list, document.querySelector('.only-print')!.textContent])
       expect(text).not.toMatch(/\b(cope|coped|miter|mitered|sticks?)\b/i);
   });
+  test('on paper what is bought stands with its trim, and comes to what the plan buys', () => {
+    const plan = planOf(job);
+    const file = jobFileOf(job);
+    show(<PrintedList file={file} plan={plan} on={new Date(2026, 2, 2)} rackName={() => ''} />);
+    const lines = within(screen.getByRole('list', { name: 'To buy' })).getAllByRole('listitem');
+    const bought = lines.map((line) => line.textContent);
+    for (const { profile, count, length } of plan.buy) {
+      const name = file.profiles.find((one) => one.id === profile)!.name;
+      expect(bought.find((line) => line.startsWith(`${name}: `))).toContain(`${count} × ${length}`);
+    }
+    expect(lines).toHaveLength(new Set(plan.buy.map((line) => line.profile)).size);
+  });
   test('a piece picked on the ribbon is looked at; it comes to the saw only when that is asked for', () => {
     const { store } = open();
     const other = cutSteps(jobFileOf(job), planOf(job))[4]!.piece;

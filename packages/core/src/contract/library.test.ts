@@ -30,8 +30,8 @@ test('what has become otherwise is told with before and after; a length no longe
   };
   expect(libraryDifference(job, base, newer)).toEqual([
     'face: 5 1/4 in → 5 1/2 in',
-    '96 in: 9.44 USD → not sold',
-    '192 in: 18.88 USD → 19.98 USD',
+    '96 in: $9.44 → not sold',
+    '192 in: $18.88 → $19.98',
   ]);
   // In other money prices cannot be compared.
   expect(libraryDifference(job, base, { ...newer, coin: { currency: 'EUR', digits: 2 } })).toEqual([
@@ -80,10 +80,10 @@ test('at a supplier’s prices a trim has the lengths that he sells, says whose 
     pricedOn: '2026-12-01',
   });
   expect(trimDifference(kept, after)).toEqual([
-    '96 in: 9.44 USD → not sold',
-    '144 in: 14.16 USD → not sold',
-    '168 in: 16.52 USD → not sold',
-    '192 in: 18.88 USD → 19.55 USD',
+    '96 in: $9.44 → not sold',
+    '144 in: $14.16 → not sold',
+    '168 in: $16.52 → not sold',
+    '192 in: $18.88 → $19.55',
   ]);
   // Somebody who does not sell it says nothing of it: what stands there stays.
   expect(atPricesOf(kept, 'North yard', [other], '2026-12-01')).toBeUndefined();

@@ -17,6 +17,12 @@ describe('amounts as people write them', () => {
     ['1 234,5', 123450],
     ['€ 7,50', 750],
     ['7.50 EUR', 750],
+    ['US$7.50', 750],
+    ['1,234.50', 123450],
+    ['$1,234,567.5', 123456750],
+    ['1.234,50', 123450],
+    ['1,234', 'may be thousands or decimals'],
+    ['1,23.50', 'is no amount'],
     ['12.', 1200],
     ['7.500', 'may be thousands or decimals'],
     ['abc', 'is no amount'],
@@ -43,8 +49,20 @@ describe('counted in coins', () => {
     for (const amount of [0, 0.01, 0.29, 9.44, 11.8, 1234.56])
       expect(fromMinor(toMinor(amount, euro), euro)).toBe(amount);
     expect(toMinor(1.005, euro)).toBe(101);
-    expect(formatMoney(750, euro)).toBe('7.50 EUR');
-    expect(formatMoney(750, coinOf(undefined))).toBe('7.50');
+  });
+  test.each([
+    [750, 'EUR', 'en-US', '€7.50'],
+    [123450, 'USD', 'en-US', '$1,234.50'],
+    [123450, 'USD', 'en-GB', 'US$1,234.50'],
+    [123450, 'GBP', 'en-GB', '£1,234.50'],
+    [750, 'CHF', 'en-US', 'CHF\u00a07.50'],
+    [1200, 'JPY', 'en-US', '¥1,200'],
+    [750, undefined, 'en-US', '7.50'],
+    [-0, 'USD', 'en-US', '$0.00'],
+  ])('%d of %s is shown in %s as %s, and read again', (minor, currency, language, shown) => {
+    const coin = coinOf(currency);
+    expect(formatMoney(minor, coin, language)).toBe(shown);
+    expect(parseMoney(shown, coin)).toEqual({ ok: true, value: minor + 0 });
   });
   test('prices finer than the coin are counted as fine as they are', () => {
     const coin = coinFor(undefined, [9.44, 1.125]);

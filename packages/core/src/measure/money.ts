@@ -72,24 +72,55 @@ export const fromMinor = (minor: number, { digits }: Coin): number =>
 /** @example plainMoney(750, coinOf('EUR')) // "7.50" */
 export const plainMoney = (minor: number, { digits }: Coin): string => (minor / 10 ** digits).toFixed(digits);
 
-/** Money as it is shown: with its currency where the job has one. @example formatMoney(750, coinOf('EUR')) // "7.50 EUR" */
-export const formatMoney = (minor: number, coin: Coin): string =>
-  coin.currency === undefined ? plainMoney(minor, coin) : `${plainMoney(minor, coin)} ${coin.currency}`;
+const writers = new Map<string, Intl.NumberFormat>();
+
+/** Who writes amounts of a coin in a language; kept, as making one takes longer than using it. */
+function writer(language: string, { currency, digits }: Coin): Intl.NumberFormat {
+  const key = `${language} ${currency} ${digits}`;
+  const held = writers.get(key);
+  if (held) return held;
+  const made = new Intl.NumberFormat(language, {
+    ...(currency === undefined ? {} : { style: 'currency', currency }),
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  });
+  writers.set(key, made);
+  return made;
+}
+
+/**
+ * Money as it is shown, by the custom of a language: with its currency where the job has one.
+ * @param language a tag of BCP 47; sentences of the core are American English
+ * @example formatMoney(123450, coinOf('USD')) // "$1,234.50"
+ * @example formatMoney(750, coinOf('USD'), 'en-GB') // "US$7.50"
+ */
+export const formatMoney = (minor: number, coin: Coin, language = 'en-US'): string =>
+  writer(language, coin).format(minor / 10 ** coin.digits + 0);
 
 const LARGEST = 10_000_000;
 const SEPARATED = /^(\d{1,3}(?:[ '\u00a0\u202f]\d{3})+|\d+)(?:([.,])(\d*))?$/;
+/** With both marks there is no doubt which is that of the decimals; nor where there are none. */
+const THOUSANDS = /^\d{1,3}(?:(?:,\d{3})+|(?:\.\d{3})+)$/;
+const BOTH = /^\d{1,3}(?:(?:,\d{3})+\.|(?:\.\d{3})+,)\d*$/;
 
 /**
- * Reads an amount as people write it: decimal point or comma, spaces between thousands, the currency before or after.
+ * Reads an amount as people write it: decimal point or comma, spaces or the other mark between thousands, the currency before or
+ * after.
  * Issues: empty, not an amount, negative, finer than the currency's smallest unit, a comma that may be either.
  * @example parseMoney('7,50', coinOf('EUR')) // 750
  */
 export function parseMoney(text: string, coin: Coin): Result<number> {
   const bad = (why: string): Result<never> => fail({ at: '', code: 'money/unreadable', text: why });
-  const plain = text
+  const bare = text
     .trim()
-    .replace(/^(?:[A-Z]{3}|[$€£¥])\s*/u, '')
-    .replace(/\s*(?:[A-Z]{3}|[$€£¥])$/u, '');
+    .replace(/^(?:[A-Z]{0,3}[$€£¥]|[A-Z]{3})\s*/u, '')
+    .replace(/\s*(?:[A-Z]{0,3}[$€£¥]|[A-Z]{3})$/u, '');
+  const plain =
+    coin.digits === 0 && THOUSANDS.test(bare)
+      ? bare.replace(/[.,]/g, '')
+      : BOTH.test(bare)
+        ? bare.replaceAll(bare.includes(',', bare.indexOf('.')) ? '.' : ',', '')
+        : bare;
   if (plain === '') return bad('write an amount, 0 where it costs nothing');
   if (/^[-−]/.test(plain)) return bad('a price must not be negative');
   const match = SEPARATED.exec(plain);

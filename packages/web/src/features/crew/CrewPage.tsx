@@ -31,11 +31,11 @@ import { useTitle } from '../../shared/use-title.ts';
 import { Keeping } from './Keeping.tsx';
 import { Programs } from './Programs.tsx';
 import { SignOut } from './SignOut.tsx';
+import { dayText } from '../../words/days.ts';
 import { language } from '../../words/language.ts';
 import { choices, roleDoes, roleWord } from '../../shared/code-words.ts';
 import { t } from '../../words/t.ts';
 
-const day = (at: string): string => new Date(at).toLocaleDateString(language, { dateStyle: 'medium' });
 const moment = (at: string): string =>
   new Date(at).toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short' });
 const say = (result: { error?: unknown }): void => {
@@ -160,7 +160,7 @@ function Members({ me }: { me: Me }) {
                   ? roleDoes(one.role)
                   : t('reads {name}{expires}', {
                       name: jobs.find((job) => job.id === one.job)?.name ?? t('one job'),
-                      expires: one.expires ? t(' until {expires}', { expires: day(one.expires) }) : '',
+                      expires: one.expires ? t(' until {expires}', { expires: dayText(one.expires) }) : '',
                     })}
               </Table.Td>
               <Table.Td w={230} style={{ textAlign: 'right' }}>
@@ -267,7 +267,7 @@ function Invite() {
             <Text>
               {t('For one {role}, once, until {expires}. Have it scanned, or send the link:', {
                 role: roleWord(made.role),
-                expires: day(made.expires),
+                expires: dayText(made.expires),
               })}
             </Text>
             <Text style={{ overflowWrap: 'anywhere' }} ff="monospace">

@@ -2,7 +2,6 @@ import { Button, Group, SegmentedControl, Text, Title } from '@mantine/core';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import {
-  formatMoney,
   openingNameOf,
   sideOfLoop,
   type JobRecord,
@@ -22,6 +21,7 @@ import { PieceDetails } from './PieceDetails.tsx';
 import { TrimsEditor } from './TrimsEditor.tsx';
 import { WatchList } from './WatchList.tsx';
 import { jointText, partText } from '../../shared/joint-words.ts';
+import { moneyText } from '../../words/money.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -265,18 +265,18 @@ function CostLine({ live }: { live: LivePlan }) {
     <Text size="sm" c="dimmed" px={8} pb={4} role="status">
       {plan
         ? t('Stock and splices come to {cost}{change}.', {
-            cost: formatMoney(cost, coin),
+            cost: moneyText(cost, coin),
             change:
               change === 0
                 ? ''
                 : t(', {change} {way} than before', {
-                    change: formatMoney(Math.abs(change), coin),
+                    change: moneyText(Math.abs(change), coin),
                     way: change > 0 ? t('more') : t('less'),
                   }),
           })
         : working
-          ? t('Came to {cost}; the new cut plan is being worked out.', { cost: formatMoney(cost, coin) })
-          : t('Came to {cost}.', { cost: formatMoney(cost, coin) })}
+          ? t('Came to {cost}; the new cut plan is being worked out.', { cost: moneyText(cost, coin) })
+          : t('Came to {cost}.', { cost: moneyText(cost, coin) })}
     </Text>
   );
 }

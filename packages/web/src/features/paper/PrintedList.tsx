@@ -4,7 +4,6 @@ import {
   cutSteps,
   edgeNames,
   formatLength,
-  formatMoney,
   formatWithUnit,
   lengthText,
   openingFront,
@@ -25,6 +24,7 @@ import {
 } from '@long-miter/core';
 import { Painted } from '../../drawing/Painted.tsx';
 import { language } from '../../words/language.ts';
+import { moneyText } from '../../words/money.ts';
 import { said, t } from '../../words/t.ts';
 
 interface Props {
@@ -47,17 +47,11 @@ export function PrintedList({ file, plan, on, rackName }: Props) {
     <div className="only-print">
       <h1>{t('{name}: cut sheet by stick', { name: file.name })}</h1>
       <p>
-        {t(
-          '{head} · {buy}; {stock} of stock. Each line is one cut: mark it on the edge named, set the saw, keep the side named.',
-          {
-            head,
-            buy: plan.buy
-              .map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`)
-              .join(', '),
-            stock: formatMoney(plan.cost.stock, plan.coin),
-          },
-        )}
+        {t('{head}. Each line is one cut: mark it on the edge named, set the saw, keep the side named.', {
+          head,
+        })}
       </p>
+      <ToBuy file={file} plan={plan} />
       {plan.sticks.map((stick, index) => (
         <StickSheet
           key={stick.id}
@@ -84,6 +78,30 @@ export function PrintedList({ file, plan, on, rackName }: Props) {
 
 const nameOf = (file: JobFile, id: string): string =>
   file.profiles.find((profile) => profile.id === id)?.name ?? id;
+
+/** What is bought, a line for each trim: lengths alone would say nothing of what they are of. */
+function ToBuy({ file, plan }: Pick<Props, 'file' | 'plan'>) {
+  if (plan.buy.length === 0) return <p>{t('Nothing to buy: all of it is cut from the rack.')}</p>;
+  const trims = [...new Set(plan.buy.map((line) => line.profile))];
+  return (
+    <>
+      <p>{t('To buy, for {stock}:', { stock: moneyText(plan.cost.stock, plan.coin) })}</p>
+      <ul aria-label={t('To buy')}>
+        {trims.map((trim) => (
+          <li key={trim}>
+            {t('{trim}: {lengths}', {
+              trim: nameOf(file, trim),
+              lengths: plan.buy
+                .filter((line) => line.profile === trim)
+                .map((line) => `${line.count} × ${formatWithUnit(line.length, file.unit)}`)
+                .join(', '),
+            })}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
 
 export function StickSheet({
   file,

@@ -12,7 +12,7 @@ import {
 import { useCrewSawsQuery } from '../../api/api.ts';
 import { useDropSawMutation, useKeepSawMutation } from '../../session/commands-api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { language } from '../../words/language.ts';
+import { dayText } from '../../words/days.ts';
 import { t } from '../../words/t.ts';
 
 const POINTS: Readonly<Record<SawPoint, string>> = {
@@ -30,11 +30,6 @@ const reading = (more: number): string =>
     ? t('right')
     : t('{more} too {way}', { more: formatAngle(Math.abs(more)), way: more < 0 ? t('low') : t('high') });
 
-const day = (at: string): string => {
-  const date = new Date(at);
-  return Number.isNaN(date.getTime()) ? at : date.toLocaleDateString(language, { dateStyle: 'medium' });
-};
-
 /** What the scales of a saw were found to show, newest first: one that wanders is seen here. */
 export function SawRecord({ saw }: { saw: Saw }) {
   const record = [...(saw.record ?? [])].reverse();
@@ -49,7 +44,7 @@ export function SawRecord({ saw }: { saw: Saw }) {
       <Table.Tbody>
         {record.slice(0, SHOWN).map((one, index) => (
           <Table.Tr key={`${one.at}${index}`}>
-            <Table.Td>{day(one.at)}</Table.Td>
+            <Table.Td>{dayText(one.at)}</Table.Td>
             <Table.Td>{POINTS[one.of]}</Table.Td>
             <Table.Td>
               {t('{reading}, before {before}', { reading: reading(one.reads), before: reading(one.was) })}
@@ -95,8 +90,8 @@ export function CrewSaws({ saw, unit, saws, onTake }: Props) {
           {own === undefined
             ? t('Only this job knows this saw.')
             : same
-              ? t('Kept for the crew as it is here, {keptAt}.', { keptAt: day(own.keptAt) })
-              : t('The crew has this saw otherwise, kept {keptAt}.', { keptAt: day(own.keptAt) })}
+              ? t('Kept for the crew as it is here, {keptAt}.', { keptAt: dayText(own.keptAt) })
+              : t('The crew has this saw otherwise, kept {keptAt}.', { keptAt: dayText(own.keptAt) })}
         </Text>
         <Group gap={6}>
           {own !== undefined && !same && (
@@ -125,7 +120,7 @@ export function CrewSaws({ saw, unit, saws, onTake }: Props) {
         .map((one) => (
           <Group key={one.saw.id} justify="space-between" gap={8}>
             <Text size="sm">
-              {t('{name}, kept {keptAt}', { name: one.saw.name ?? t('A saw'), keptAt: day(one.keptAt) })}
+              {t('{name}, kept {keptAt}', { name: one.saw.name ?? t('A saw'), keptAt: dayText(one.keptAt) })}
             </Text>
             <Group gap={6}>
               {!saws.some((other) => other.id === one.saw.id) && (

@@ -16,9 +16,10 @@ import { useWhyNot } from '../../session/rights.ts';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { trimWord } from '../../shared/code-words.ts';
+import { dayHere } from '../../words/days.ts';
 import { t } from '../../words/t.ts';
 
-const today = (): string => new Date().toISOString().slice(0, 10);
+const today = (): string => dayHere(new Date());
 
 /** How a profile of a job stands to the Library: kept there, the same, or otherwise, with before and after. */
 export function ProfileInLibrary({ job, profile }: { readonly job: JobRecord; readonly profile: Profile }) {

@@ -2,7 +2,6 @@ import { Badge, Button, Group, Stack, Table, Text, TextInput, Title } from '@man
 import { notifications } from '@mantine/notifications';
 import { useState } from 'react';
 import {
-  formatMoney,
   formatWithUnit,
   traitsOf,
   type Drawing,
@@ -18,6 +17,8 @@ import { useWhyNot } from '../../session/rights.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { finishWord, materialWord, trimWord } from '../../shared/code-words.ts';
+import { dayText } from '../../words/days.ts';
+import { moneyText } from '../../words/money.ts';
 import { t } from '../../words/t.ts';
 
 const say = (done: { error?: unknown }): void => {
@@ -138,7 +139,7 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
                         <Typeset text={formatWithUnit(line.length, unit)} />
                       </b>
                       <br />
-                      {formatMoney(line.price, money)}
+                      {moneyText(line.price, money)}
                     </Table.Td>
                   ))}
                 </Table.Tr>
@@ -148,7 +149,7 @@ function Card({ trim }: { readonly trim: KeptTrim }) {
           <Text size="sm" c="dimmed">
             {t('prices{source}{pricedOn}', {
               source: source === '' ? '' : t(' of {source}', { source }),
-              pricedOn: pricedOn === undefined ? t(', of a day nobody has noted') : `, ${pricedOn}`,
+              pricedOn: pricedOn === undefined ? t(', of a day nobody has noted') : `, ${dayText(pricedOn)}`,
             })}
           </Text>
         </Stack>

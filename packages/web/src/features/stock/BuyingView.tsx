@@ -1,6 +1,5 @@
 import { Switch, Table, Text, Title } from '@mantine/core';
 import {
-  formatMoney,
   formatWithUnit,
   materialsOf,
   orderList,
@@ -18,6 +17,7 @@ import { SecondTrip } from './SecondTrip.tsx';
 import { Suppliers } from './Suppliers.tsx';
 import { NumberField, SizeField } from '../../shared/SettledField.tsx';
 import { useCommands, type Commands } from '../../session/use-commands.ts';
+import { moneyText } from '../../words/money.ts';
 import { said, t } from '../../words/t.ts';
 
 interface Props {
@@ -128,8 +128,8 @@ function Order({
               <Table.Td ta="right" fw={700}>
                 {line.count}
               </Table.Td>
-              <Table.Td ta="right">{formatMoney(line.price, coin)}</Table.Td>
-              <Table.Td ta="right">{formatMoney(line.sum, coin)}</Table.Td>
+              <Table.Td ta="right">{moneyText(line.price, coin)}</Table.Td>
+              <Table.Td ta="right">{moneyText(line.sum, coin)}</Table.Td>
             </Table.Tr>
           ))}
           <Table.Tr>
@@ -137,7 +137,7 @@ function Order({
               {t('Order')}
             </Table.Td>
             <Table.Td ta="right" fw={700}>
-              {formatMoney(
+              {moneyText(
                 lines.reduce((sum, line) => sum + line.sum, 0),
                 coin,
               )}

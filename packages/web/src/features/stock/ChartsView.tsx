@@ -2,7 +2,6 @@ import { Group, SegmentedControl, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import {
-  formatMoney,
   formatWithUnit,
   planFigures,
   ruleOfThumb,
@@ -11,6 +10,7 @@ import {
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
+import { moneyText } from '../../words/money.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -75,14 +75,14 @@ export function ChartsView({ job, file, plan }: Props) {
         <Title order={2} size="h4">
           {t('Money {by}', { by: by === 'length' ? t('by stock length') : t('by profile') })}
         </Title>
-        <Chart data={shares} bars={COST} format={(value) => formatMoney(Number(value), plan.coin)} />
+        <Chart data={shares} bars={COST} format={(value) => moneyText(Number(value), plan.coin)} />
         <Title order={3} size="h5" mt={8}>
           {t('Against the rule of thumb')}
         </Title>
         <Chart
           data={guesses}
           bars={COST}
-          format={(value) => formatMoney(Number(value), plan.coin)}
+          format={(value) => moneyText(Number(value), plan.coin)}
           height={140}
         />
         <Text size="sm">
@@ -92,7 +92,7 @@ export function ChartsView({ job, file, plan }: Props) {
               t('{name}: {sticks} sticks, {cost} {change}', {
                 name: guess.name,
                 sticks: guess.sticks,
-                cost: formatMoney(Math.abs(guess.cost - own.stock), plan.coin),
+                cost: moneyText(Math.abs(guess.cost - own.stock), plan.coin),
                 change: guess.cost >= own.stock ? t('more') : t('less, if it were enough'),
               }),
             )

@@ -1,6 +1,5 @@
 import { Button, Group, Loader, Table, Text, Title } from '@mantine/core';
 import {
-  formatMoney,
   formatWithUnit,
   planFigures,
   ruleOfThumb,
@@ -13,6 +12,7 @@ import { Fragment, useEffect, useState } from 'react';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { useAppSelector } from '../../session/store.ts';
+import { moneyText } from '../../words/money.ts';
 import { t } from '../../words/t.ts';
 
 /** What to buy, what it costs, what is wasted, and why it cannot be less. */
@@ -45,8 +45,8 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
                 <Typeset text={formatWithUnit(line.length, job.unit)} />
               </Table.Td>
               <Table.Td ta="right">{line.count}</Table.Td>
-              <Table.Td ta="right">{formatMoney(line.price, plan.coin)}</Table.Td>
-              <Table.Td ta="right">{formatMoney(line.price * line.count, plan.coin)}</Table.Td>
+              <Table.Td ta="right">{moneyText(line.price, plan.coin)}</Table.Td>
+              <Table.Td ta="right">{moneyText(line.price * line.count, plan.coin)}</Table.Td>
             </Table.Tr>
           </Fragment>
         ))}
@@ -62,13 +62,13 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
                   .join(', ')}
               />
             </Table.Td>
-            <Table.Td ta="right">{formatMoney(0, plan.coin)}</Table.Td>
+            <Table.Td ta="right">{moneyText(0, plan.coin)}</Table.Td>
           </Table.Tr>
         )}
         {plan.cost.splices > 0 && (
           <Table.Tr>
             <Table.Td colSpan={3}>{t('Splices, at the house rate')}</Table.Td>
-            <Table.Td ta="right">{formatMoney(plan.cost.splices, plan.coin)}</Table.Td>
+            <Table.Td ta="right">{moneyText(plan.cost.splices, plan.coin)}</Table.Td>
           </Table.Tr>
         )}
         <Table.Tr>
@@ -76,7 +76,7 @@ export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
             <b>{t('Total')}</b>
           </Table.Td>
           <Table.Td ta="right">
-            <b>{formatMoney(plan.cost.total, plan.coin)}</b>
+            <b>{moneyText(plan.cost.total, plan.coin)}</b>
           </Table.Td>
         </Table.Tr>
       </Table.Tbody>
@@ -92,10 +92,10 @@ export function Headline({ plan, working }: { plan: PlanFile; working: boolean }
     ? t('still looking')
     : proven
       ? t('proven')
-      : t('at most {above} above the best', { above: formatMoney(above, plan.coin) });
+      : t('at most {above} above the best', { above: moneyText(above, plan.coin) });
   return (
     <Title order={2} size="h3">
-      {formatMoney(plan.cost.total, plan.coin)} · {t('{count} sticks', { count: sticks })}
+      {moneyText(plan.cost.total, plan.coin)} · {t('{count} sticks', { count: sticks })}
       {bought === sticks ? '' : t(', {bought} bought', { bought })} · {sure}
       {without.length > 0 && t(', but not with everything in it')}
     </Title>
@@ -119,12 +119,12 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
         {summary.without.length > 0 && `${t('Not everything is in this plan; of what is:')} `}
         {summary.proven
           ? t('Proven: no plan of this stock costs less than {total}{around}.', {
-              total: formatMoney(plan.cost.total, plan.coin),
+              total: moneyText(plan.cost.total, plan.coin),
               around,
             })
           : t('No plan can cost less than {lowerBound}; this one is at most {gap} above the best{around}.', {
-              lowerBound: formatMoney(summary.lowerBound, plan.coin),
-              gap: formatMoney(gap, plan.coin),
+              lowerBound: moneyText(summary.lowerBound, plan.coin),
+              gap: moneyText(gap, plan.coin),
               around,
             })}
       </Text>
@@ -169,7 +169,7 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
         <Table.Tr>
           <Table.Td fw={650}>{t('this plan, bought')}</Table.Td>
           <Table.Td ta="right">{own.bought}</Table.Td>
-          <Table.Td ta="right">{formatMoney(own.stock, plan.coin)}</Table.Td>
+          <Table.Td ta="right">{moneyText(own.stock, plan.coin)}</Table.Td>
           <Table.Td ta="right">{(own.waste * 100).toFixed(1)} %</Table.Td>
         </Table.Tr>
         {THUMBS.map((percent) => {
@@ -178,7 +178,7 @@ export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
             <Table.Tr key={percent}>
               <Table.Td>{t('all lengths and {percent} %', { percent })}</Table.Td>
               <Table.Td ta="right">{thumb.sticks}</Table.Td>
-              <Table.Td ta="right">{formatMoney(thumb.cost, plan.coin)}</Table.Td>
+              <Table.Td ta="right">{moneyText(thumb.cost, plan.coin)}</Table.Td>
               <Table.Td ta="right">{(thumb.waste * 100).toFixed(1)} %</Table.Td>
             </Table.Tr>
           );
@@ -236,8 +236,8 @@ export function Working({ job, coin, onCancel }: { job: JobRecord; coin: Coin; o
                 {t('{profile}: {count} sticks so far, best {cost}, cannot be below {lowerBound}', {
                   profile: names.get(profile),
                   count: last.sticks,
-                  cost: formatMoney(last.cost, coin),
-                  lowerBound: formatMoney(last.lowerBound, coin),
+                  cost: moneyText(last.cost, coin),
+                  lowerBound: moneyText(last.lowerBound, coin),
                 })}
               </Text>
               <ProgressLines steps={steps} />

@@ -1,7 +1,6 @@
 import { Button, Group, Modal, NativeSelect, Stack, Table, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import {
-  formatMoney,
   formatWithUnit,
   isSameTrim,
   kindOf,
@@ -31,6 +30,7 @@ import { undoNotice } from '../../shared/undo-notice.tsx';
 import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { language } from '../../words/language.ts';
+import { moneyText } from '../../words/money.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -168,7 +168,7 @@ function SupplierCard({
       {there && (
         <Text size="sm">
           {there.short.length === 0
-            ? t('This order there: {total}.', { total: formatMoney(there.total, job.coin) })
+            ? t('This order there: {total}.', { total: moneyText(there.total, job.coin) })
             : t('Cannot serve all of this order: {cannot}.', { cannot: cannot.join('; ') })}
         </Text>
       )}
@@ -181,7 +181,7 @@ function SupplierCard({
                 <Table.Td>
                   <Typeset text={formatWithUnit(line.length, line.trim.unit)} />
                 </Table.Td>
-                <Table.Td ta="right">{formatMoney(toMinor(line.price, job.coin), job.coin)}</Table.Td>
+                <Table.Td ta="right">{moneyText(toMinor(line.price, job.coin), job.coin)}</Table.Td>
                 <Table.Td ta="right">{t('{available} there', { available: line.available })}</Table.Td>
               </Table.Tr>
             ))}
@@ -229,7 +229,7 @@ function AskOrder({
               <Table.Td>
                 <Typeset text={formatWithUnit(line.length, job.unit)} />
               </Table.Td>
-              <Table.Td ta="right">{formatMoney(line.sum, job.coin)}</Table.Td>
+              <Table.Td ta="right">{moneyText(line.sum, job.coin)}</Table.Td>
             </Table.Tr>
           ))}
           <Table.Tr>
@@ -237,7 +237,7 @@ function AskOrder({
               {t('At the prices of this job')}
             </Table.Td>
             <Table.Td ta="right" fw={700}>
-              {formatMoney(sum, job.coin)}
+              {moneyText(sum, job.coin)}
             </Table.Td>
           </Table.Tr>
         </Table.Tbody>
@@ -248,7 +248,7 @@ function AskOrder({
           : quoted.short.length > 0
             ? t('They cannot serve all of it by their last price list.')
             : t('By their last price list it comes to {total}.', {
-                total: formatMoney(quoted.total, job.coin),
+                total: moneyText(quoted.total, job.coin),
               })}
       </Text>
       <Group mt={10}>
@@ -289,7 +289,7 @@ function Orders({ job }: { job: JobRecord }) {
               <b>
                 {t('confirmed as {answer}, {total}', {
                   answer: order.answer,
-                  total: formatMoney(order.total, job.coin),
+                  total: moneyText(order.total, job.coin),
                 })}
               </b>
             ) : order.state === 'sending' ? (

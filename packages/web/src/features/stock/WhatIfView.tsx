@@ -2,7 +2,6 @@ import { Button, Group, Loader, NativeSelect, NumberInput, Stack, Table, Text, T
 import { useMemo, useState } from 'react';
 import {
   completeHouseRules,
-  formatMoney,
   formatWithUnit,
   coinOfJob,
   kerfOf,
@@ -27,6 +26,7 @@ import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { Sticks } from './Sticks.tsx';
 import { useVariation } from './use-variation.ts';
+import { moneyText } from '../../words/money.ts';
 import { said, t } from '../../words/t.ts';
 
 interface Props {
@@ -123,8 +123,8 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
                     <Text size="sm" c="dimmed">
                       {t('{profile}: best so far {cost}, cannot be below {lowerBound}', {
                         profile: file.profiles.find((one) => one.id === profile)?.name ?? profile,
-                        cost: formatMoney(steps.at(-1)!.cost, coin),
-                        lowerBound: formatMoney(steps.at(-1)!.lowerBound, coin),
+                        cost: moneyText(steps.at(-1)!.cost, coin),
+                        lowerBound: moneyText(steps.at(-1)!.lowerBound, coin),
                       })}
                     </Text>
                     <ProgressLines steps={steps} />
@@ -299,7 +299,7 @@ function Figures({
   const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
   const plain = (value: number): string => String(value);
   const size = (value: number): string => formatWithUnit(value, job.unit);
-  const money = (value: number): string => formatMoney(value, coin);
+  const money = (value: number): string => moneyText(value, coin);
   const rows: readonly [string, keyof PlanFigures, (value: number) => string][] = [
     [t('cost'), 'cost', money],
     [t('sticks bought'), 'bought', plain],

@@ -14,6 +14,7 @@ import { useKeepTrimMutation } from '../../session/commands-api.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { language } from '../../words/language.ts';
+import { dayHere } from '../../words/days.ts';
 import { t } from '../../words/t.ts';
 
 interface Props {
@@ -31,7 +32,7 @@ export function Offered({ supplier, offer, onDone }: Props) {
   const [fault, setFault] = useState<string>();
   // Trims that stay as they are in the Library.
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const day = offer.askedAt.slice(0, 10);
+  const day = dayHere(new Date(offer.askedAt));
   const offered = trims.flatMap((kept) => {
     const before = plain(kept);
     const after = atPricesOf(before, supplier.name, offer.lines, day);

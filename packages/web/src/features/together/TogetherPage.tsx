@@ -2,7 +2,6 @@ import { Button, Checkbox, Group, Progress, Stack, Table, Text, Title } from '@m
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import {
-  formatMoney,
   formatWithUnit,
   jobFileOf,
   type JobRecord,
@@ -17,6 +16,7 @@ import { useAppDispatch } from '../../session/store.ts';
 import { withKnownTrims } from '../../session/use-job.ts';
 import { Typeset } from '../../shared/Figure.tsx';
 import type { TogetherMessage, TogetherRequest } from '../../workers/together-messages.ts';
+import { moneyText } from '../../words/money.ts';
 import { t } from '../../words/t.ts';
 
 /** Most seconds for each profile, together and job by job. */
@@ -216,7 +216,7 @@ function Choice({
 
 /** What one order comes to against an order for each job. */
 function verdict({ coin, cost, apart, sticks, sticksApart }: Together): string {
-  const money = (value: number): string => formatMoney(value, coin);
+  const money = (value: number): string => moneyText(value, coin);
   if (apart === undefined)
     return t('Together it is {money}; not every job has a plan by itself to compare.', {
       money: money(cost),
@@ -247,7 +247,7 @@ function verdict({ coin, cost, apart, sticks, sticksApart }: Together): string {
 
 function Outcome({ together, names }: { together: Together; names: ReadonlyMap<string, string> }) {
   const { coin, unit, cost, lowerBound } = together;
-  const money = (value: number): string => formatMoney(value, coin);
+  const money = (value: number): string => moneyText(value, coin);
   return (
     <>
       <Text fw={650}>{verdict(together)}</Text>
