@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import AxeBuilder from '@axe-core/playwright';
+import { axe } from './support.ts';
 
 /** Every screen for everybody: what an independent checker finds, headings and titles, no scrolling sideways, keys alone. */
 
@@ -45,7 +45,7 @@ const IN_THE_GARAGE: ReadonlySet<string> = new Set([
   'library',
 ]);
 
-test('no screen has a fault for whoever cannot see it well, by day and in the garage; each has a title and one main heading', async ({
+test('no screen has a fault for whoever cannot see it well, by day and in the garage, or scrolls sideways at 320 pixels; each has a title and one main heading', async ({
   page,
 }) => {
   test.setTimeout(240_000);
@@ -58,7 +58,7 @@ test('no screen has a fault for whoever cannot see it well, by day and in the ga
     if (dark) await page.reload();
     await expect(page.locator('main')).toBeVisible({ timeout: 20_000 });
     await page.waitForTimeout(300);
-    const checker = new AxeBuilder({ page });
+    const checker = axe(page);
     const { violations } = await (
       dark
         ? checker.withRules(['color-contrast'])
@@ -74,26 +74,16 @@ test('no screen has a fault for whoever cannot see it well, by day and in the ga
     await page.goto(path.replace('ID', id).replace('PORCH', porch));
     await look(name, false);
     if (IN_THE_GARAGE.has(name)) await look(name, true);
+    await page.setViewportSize({ width: 320, height: 700 });
+    await page.waitForTimeout(300);
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    if (over > 0) found.push(`${name}: ${over} pixels too wide at 320`);
+    await page.setViewportSize({ width: 1280, height: 800 });
     const headings = await page.locator('h1:not(.only-print h1)').count();
     if (headings !== 1) found.push(`${name}: ${headings} main headings`);
     const title = await page.title();
     if (!title.endsWith('Long Miter') || (name !== 'first page' && title === 'Long Miter'))
       found.push(`${name}: its title is ${title}`);
-  }
-  expect(found).toEqual([]);
-});
-
-test('no screen scrolls sideways at 320 pixels', async ({ page }) => {
-  test.setTimeout(120_000);
-  const [id, porch] = [await jobId(page, 'Fernhollow Schoolhouse'), await jobId(page, 'Fernhollow Porch')];
-  await page.setViewportSize({ width: 320, height: 700 });
-  const found: string[] = [];
-  for (const [name, path] of SCREENS) {
-    await page.goto(path.replace('ID', id).replace('PORCH', porch));
-    await expect(page.locator('main')).toBeVisible({ timeout: 20_000 });
-    await page.waitForTimeout(300);
-    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    if (over > 0) found.push(`${name}: ${over} pixels`);
   }
   expect(found).toEqual([]);
 });

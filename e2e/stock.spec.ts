@@ -1,6 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { squareRoom, watchPage } from './support.ts';
+import { axe, squareRoom, watchPage } from './support.ts';
 
 /** A measured rectangle on its Stock page, with its plan proven. */
 async function planned(page: Page, job: string, lengths: readonly string[]): Promise<void> {
@@ -22,9 +21,7 @@ const sticks = (page: Page) =>
       ),
     );
 const accessible = async (page: Page): Promise<void> => {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-    .analyze();
+  const { violations } = await axe(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
   expect(violations.map((one) => `${one.id} ${one.nodes[0]?.html ?? ''}`)).toEqual([]);
 };
 

@@ -1,4 +1,9 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
+
+/** An independent checker of what a page is for those who cannot see it well. What it found right is not written up: that takes longest. */
+export const axe = (page: Page): AxeBuilder =>
+  new AxeBuilder({ page }).options({ resultTypes: ['violations'], selectors: false, preload: false });
 
 /** Console errors, warnings and requests to other machines: each is a failure of its own. */
 export function watchPage(page: Page): { readonly faults: string[] } {

@@ -1,9 +1,8 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { newRoom, typeWalls, watchPage } from './support.ts';
+import { axe, newRoom, typeWalls, watchPage } from './support.ts';
 
 const length = (page: Page, wall: number) => page.getByLabel(`Length of wall ${wall}`, { exact: true });
 const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved');
@@ -310,7 +309,7 @@ test('walls come in from a table and go out again; bad lines are named; sheets p
   expect(readFileSync(out, 'utf8').replaceAll('\r', '').split('\n')[1]).toBe(
     'Den,142.375,90.5,"d32, 30, 80"',
   );
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+  const { violations } = await axe(page).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
   expect(violations.map((one) => `${one.id} ${one.nodes[0]?.html ?? ''}`)).toEqual([]);
   await page.getByRole('link', { name: 'Walk sheets' }).click();
   await expect(page.getByRole('region', { name: 'Walk sheet of Den' })).toContainText('90° assumed');
