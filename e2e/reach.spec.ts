@@ -34,6 +34,32 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['together', '/together'],
 ];
 
+/**
+ * What is pressed and is not 44 high for a hand in a glove. Drawings are to scale and have their lists; a link in a sentence is
+ * as high as its line.
+ */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('a[href], button, input, select, textarea, summary')]
+      .filter((one) => {
+        if (
+          one.closest('svg, p, .said-only, .skip') ||
+          one.matches('[type=radio], [type=checkbox], [type=file]')
+        )
+          return false;
+        const own = one.getBoundingClientRect();
+        if (own.width < 2 || own.height < 2 || getComputedStyle(one).visibility === 'hidden') return false;
+        // A field's frame is pressed with it; a link reaches beyond its letters.
+        const frame = one.closest('.mantine-Input-wrapper')?.getBoundingClientRect().height ?? 0;
+        const after = getComputedStyle(one, '::after');
+        const beyond = after.position === 'absolute' ? parseFloat(after.height) || 0 : 0;
+        return Math.max(own.height, frame, beyond) < 43.5;
+      })
+      .map(
+        (one) => `${one.outerHTML.slice(0, 90)} is ${Math.round(one.getBoundingClientRect().height)} high`,
+      ),
+  );
+
 /** What is looked at in the garage. */
 const IN_THE_GARAGE: ReadonlySet<string> = new Set([
   'first page',
@@ -78,6 +104,7 @@ test('no screen has a fault for whoever cannot see it well, by day and in the ga
     await page.waitForTimeout(300);
     const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     if (over > 0) found.push(`${name}: ${over} pixels too wide at 320`);
+    for (const one of await tooSmall(page)) found.push(`${name}: ${one}`);
     await page.setViewportSize({ width: 1280, height: 800 });
     const headings = await page.locator('h1:not(.only-print h1)').count();
     if (headings !== 1) found.push(`${name}: ${headings} main headings`);

@@ -52,6 +52,7 @@ export function BenchPage() {
       <header className="bar">
         <Link
           to="/"
+          className="alone"
           style={{ color: 'inherit', fontWeight: 700, textDecoration: 'none' }}
           title={t('All jobs')}
         >
@@ -61,7 +62,10 @@ export function BenchPage() {
           {t('Bench')}
         </span>
         {job && (
-          <Link to={`/jobs/${job.id}/walk${params.get('room') ? `/${params.get('room')}` : ''}`}>
+          <Link
+            className="alone"
+            to={`/jobs/${job.id}/walk${params.get('room') ? `/${params.get('room')}` : ''}`}
+          >
             {t('back to {name}', { name: job.name })}
           </Link>
         )}

@@ -44,13 +44,17 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
         <img src="/mark.svg" alt="" width={34} height={34} style={{ alignSelf: 'center' }} />
         <Title order={1}>{t('Long Miter')}</Title>
         <Text c="dimmed">{t('from the tape to the saw')}</Text>
-        <Link to="/library" style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}>
+        <Link
+          to="/library"
+          className="alone"
+          style={{ marginLeft: 'auto', color: 'inherit', fontWeight: 600 }}
+        >
           {t('Library')}
         </Link>
-        <Link to="/crew" style={{ color: 'inherit', fontWeight: 600 }}>
+        <Link to="/crew" className="alone" style={{ color: 'inherit', fontWeight: 600 }}>
           {t('Crew')}
         </Link>
-        <Link to="/bench" style={{ color: 'inherit', fontWeight: 600 }}>
+        <Link to="/bench" className="alone" style={{ color: 'inherit', fontWeight: 600 }}>
           {t('Bench')}
         </Link>
       </Group>
@@ -135,7 +139,7 @@ export function JobsPage({ onIdle }: { onIdle: () => void }) {
       )}
       {all && all.filter((job) => !job.archived).length > 1 && (
         <Text mt="sm">
-          <Link to="/together" style={{ color: 'inherit', fontWeight: 600 }}>
+          <Link to="/together" className="alone" style={{ color: 'inherit', fontWeight: 600 }}>
             {t('One purchase for several jobs')}
           </Link>
         </Text>

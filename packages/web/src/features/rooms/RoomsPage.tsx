@@ -106,7 +106,9 @@ export function RoomsPage({ job }: { job: JobRecord }) {
                 corners: sum((one) => one.corners),
               },
             )}{' '}
-            <Link to={`/changes/${job.id}`}>{t('who changed what')}</Link>
+            <Link to={`/changes/${job.id}`} className="alone" style={{ color: 'var(--lm-picked)' }}>
+              {t('who changed what')}
+            </Link>
           </Text>
         </div>
         <Group gap={6}>

@@ -43,7 +43,9 @@ export function WalkSheetsPage() {
     <main className="sheets">
       <h1 className="said-only">{t('Sheets to walk with, {name}', { name: job.name })}</h1>
       <Group className="no-print" gap={10} p="10px 16px">
-        <Link to={`/jobs/${job.id}/rooms`}>{t('back to {name}', { name: job.name })}</Link>
+        <Link to={`/jobs/${job.id}/rooms`} className="alone" style={{ color: 'inherit', fontWeight: 600 }}>
+          {t('back to {name}', { name: job.name })}
+        </Link>
         <NativeSelect
           aria-label={t('Which sheets')}
           value={which}
