@@ -30,7 +30,7 @@ test('a piece is dragged to another stick and stays there; what does not fit is 
 }) => {
   const { faults } = watchPage(page);
   await planned(page, 'By hand', ['60', '60', '60', '60']);
-  await expect(page.getByText(/costs? less than \d+\.\d\d|come to|was tried/).first()).toBeVisible();
+  await expect(page.getByText(/costs? less than \$\d+\.\d\d|come to|was tried/).first()).toBeVisible();
   await expect(page.getByRole('table', { name: 'Against the rule of thumb' })).toContainText(
     'all lengths and 15 %',
   );
@@ -111,7 +111,7 @@ test('what if: the other plan stands beside the one in force, and the job stays 
   await expect(
     page
       .getByRole('region', { name: 'Money' })
-      .locator('svg text', { hasText: /^\d+\.00 / })
+      .locator('svg text', { hasText: /^\$\d+\.00$/ })
       .first(),
   ).toBeVisible();
   await expect(page.getByRole('region', { name: 'Length' })).toContainText('ends up in no piece');
@@ -148,7 +148,7 @@ test('in the Library a supplier is added and taken out, and asked what our trims
   await page.goto('/library/suppliers');
   const south = page.getByRole('region', { name: 'South yard (stand-in)' });
   await south.getByRole('button', { name: 'Ask what our trims cost' }).click();
-  await expect(south).toContainText(/192 in: [\d.]+.* → [\d.]+/);
+  await expect(south).toContainText(/192 in: \$[\d.]+ → \$[\d.]+/);
   await south.getByRole('button', { name: 'Take these prices into the Library' }).click();
   await expect(page.getByText('The Library has the prices of South yard (stand-in)')).toBeVisible();
   // Asked again it has nothing new to tell.
@@ -198,7 +198,7 @@ test('buying: spare sticks, prices from a supplier who may fail, an order that i
   await north.getByRole('button', { name: 'Order here' }).click();
   const ask = page.getByRole('dialog');
   await expect(ask).toContainText('North yard (stand-in)');
-  await expect(ask.getByRole('table', { name: 'What is ordered' })).toContainText(/\d+ in\d/);
+  await expect(ask.getByRole('table', { name: 'What is ordered' })).toContainText(/\d+ in\$\d/);
   await ask.getByRole('button', { name: 'Send the order' }).click();
   await expect(north.getByRole('alert')).toContainText('cannot take it just now');
   const orders = page.getByRole('region', { name: 'Orders' });
@@ -326,7 +326,7 @@ test('two jobs with one purchase: a stick that both share is bought once', async
   await page.getByLabel('Shared north').check();
   await page.getByLabel('Shared south').check();
   await page.getByRole('button', { name: 'Plan together' }).click();
-  await expect(page.getByText(/^Together it is \d/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Together it is \$\d/)).toBeVisible({ timeout: 60_000 });
   const rows = page.getByRole('table', { name: 'Sticks' }).getByRole('row');
   await expect(rows.first()).toContainText(/Shared (north|south) 1-0\d/);
   const text = (await rows.allTextContents()).join(' ');
