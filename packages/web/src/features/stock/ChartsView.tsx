@@ -117,8 +117,9 @@ const USED: readonly Series[] = [
 ];
 const COST: readonly Series[] = [{ key: 'cost', name: t('cost'), fill: 'var(--lm-picked)' }];
 
-/** How many names have room beside one another, and the height that they take aslant, in pixels. */
+/** How many names have room beside one another, how many letters on a phone, and the height that they take aslant, in pixels. */
 const SIDE_BY_SIDE = 3;
+const LETTERS = 45;
 const NAMES = 112;
 
 function Chart({
@@ -127,13 +128,14 @@ function Chart({
   format,
   height = 240,
 }: {
-  data: readonly object[];
+  data: readonly { readonly name: string }[];
   bars: readonly Series[];
   format: (value: unknown) => string;
   height?: number;
 }) {
-  // Names of many bars stand aslant, so that none lies over another.
-  const many = data.length > SIDE_BY_SIDE;
+  // Names of many bars, and long ones, stand aslant, so that none lies over another.
+  const longest = Math.max(0, ...data.map(({ name }) => name.length));
+  const many = data.length > SIDE_BY_SIDE || longest * data.length > LETTERS;
   return (
     <div style={{ height: many ? height + NAMES : height }}>
       <ResponsiveContainer width="100%" height="100%">

@@ -39,7 +39,11 @@ export function StockEditor({ job }: { job: JobRecord }) {
   };
   return (
     <div>
-      <Table verticalSpacing={2} withRowBorders={false}>
+      <Table
+        verticalSpacing={2}
+        withRowBorders={false}
+        className={many ? 'sale-lines of-trims' : 'sale-lines'}
+      >
         <Table.Thead>
           <Table.Tr>
             {many && <Table.Th>{t('Profile')}</Table.Th>}
