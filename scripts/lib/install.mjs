@@ -40,12 +40,21 @@ function isInstalled() {
 
 /** npm packages, when one that the lock file names is not there, or another version of it, or damaged. */
 export function ensurePackages({ anew = false } = {}) {
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+  const isStamped = () => {
+    try {
+      return readFileSync(stamp, 'utf8') === lock;
+    } catch {
+      return false;
+    }
+  };
+  // Whoever only looks holds nobody up and waits for nobody: an install takes the stamp away before anything else.
+  if (!anew && isStamped() && isInstalled()) return;
   withLock(join(cache, 'install.lock'), 'installing npm packages', () => {
-    const lock = createHash('sha256')
-      .update(readFileSync(join(root, 'package-lock.json')))
-      .digest('hex');
     if (!anew && isInstalled()) {
-      if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) writeFileSync(stamp, lock);
+      if (!isStamped()) writeFileSync(stamp, lock);
       return;
     }
     process.stderr.write('Installing npm packages (about two minutes the first time)…\n');

@@ -1,8 +1,9 @@
 import { expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
+import { execFile, spawnSync } from 'node:child_process';
 import { writeFileSync, mkdtempSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { fernhollow } from '../src/demo/fernhollow.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'lm-headless-'));
@@ -25,6 +26,16 @@ test('plan prints a plan file and nothing else', () => {
   const plan = JSON.parse(stdout) as { format: string; pieces: unknown[]; sticks: unknown[] };
   expect(plan).toMatchObject({ format: 'longmiter-plan', version: 1, unit: 'in' });
   expect(plan.pieces.length).toBeGreaterThan(20);
+});
+
+test('several at once answer each as if alone', async () => {
+  const question = JSON.stringify({ op: 'crown.cut', A: 90, spring: 38 });
+  const asked = Array.from({ length: 8 }, () =>
+    promisify(execFile)(process.execPath, ['scripts/headless.mjs', 'calc', question]),
+  );
+  const answers = await Promise.all(asked);
+  expect(new Set(answers.map((one) => one.stderr))).toEqual(new Set(['']));
+  expect(new Set(answers.map((one) => one.stdout)).size).toBe(1);
 });
 
 test('shop folds a log of that job and plans what is left, the first stick half cut', () => {
