@@ -483,11 +483,6 @@ function tried<T>(run: () => T, onNoBound?: () => void): T | undefined {
   try {
     return run();
   } catch (error) {
-    if (process.env['DBG'])
-      console.log(
-        '  gave up',
-        error instanceof NoBound ? 'nobound' : error instanceof TooMuch ? 'toomuch' : error,
-      );
     if (error instanceof NoBound) onNoBound?.();
     if (error instanceof TooMuch) return undefined;
     throw error;
