@@ -2,7 +2,7 @@
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
 import { setLength, type JobRecord } from '@long-miter/core';
-import { openBrowserStore } from '../src/session/browser-store.ts';
+import { browserStore, openBrowserStore } from '../src/session/browser-store.ts';
 import { draftKey } from '../src/session/draft-key.ts';
 import { edited, loaded, recovered } from '../src/session/draft-slice.ts';
 import { keptDraft } from '../src/session/kept.ts';
@@ -84,6 +84,25 @@ describe('a page that is left while it writes', () => {
     expect((await next.entries())[0]).toEqual(made);
     expect(await next.find('draft late')).toEqual({ base: {} });
     for (const { seq } of await next.entries()) await next.remove(seq);
+  });
+});
+
+describe('a browser that is full', () => {
+  test('brings in nothing of what was left, keeps it aside, and sends what it has', async () => {
+    const store = await browserStore();
+    const { bringLeft: bring } = store;
+    await store.add({ ...entry('waits'), tab: 'gone', job: job.id });
+    localStorage.setItem('long-miter-left kept k', '{"kind":"kept","key":"k","value":7,"turn":0}');
+    server.answers = { 'PATCH /api/jobs/j': () => ({}) };
+    Object.assign(store, { bringLeft: () => Promise.reject(new DOMException('full', 'QuotaExceededError')) });
+    try {
+      await openJob(job);
+      await waitFor(() => expect(server.asked.map((one) => one.what)).toContain('PATCH /api/jobs/j'));
+      expect(localStorage.getItem('long-miter-left kept k')).not.toBeNull();
+    } finally {
+      Object.assign(store, { bringLeft: bring });
+      server.answers = {};
+    }
   });
 });
 
