@@ -1,37 +1,32 @@
+import { cheapestOf, isWhole, longestFirst, pathsOf, type Division, type WallWays } from './divisions.ts';
 import {
-  cheapestOf,
-  divisionsOf,
-  isWhole,
-  longestFirst,
-  wallWays,
-  type Division,
-  type WallWays,
-} from './divisions.ts';
-import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
+  ByWorth,
+  FillingMaker,
+  fillingsOf,
+  itemsOn,
+  type Filling,
+  type Fillings,
+  type Use,
+  type Worths,
+} from './fillings.ts';
 import { weightsOf } from './length-bound.ts';
-import { roomCosts } from './room-cost.ts';
-import type { ClassSet, Sequencer } from './sequencer.ts';
+import { filledOf, toPattern, type Filled, type Pattern } from './pattern.ts';
+import { roomCosts, type RoomCosts } from './room-cost.ts';
 import type { CutModel } from './shapes.ts';
 import { isLimited, StockCount } from './stock.ts';
 
 /**
- * Small problems with long walls, exactly: stick after stick is filled, the longest blank that is left first, and no further
- * than what is lost on the way may cost. What is lost is what a stick costs beyond its contents at the cheapest price for
- * their length: a better plan than the best so far can lose only so much altogether, and few fillings lose so little.
+ * A plan below a limit, or the proof that there is none: stick after stick is filled, the longest blank that is left first, and
+ * no further than what is lost on the way may cost. What is lost is what a stick costs beyond what its contents are worth: a
+ * plan below the limit can lose only so much altogether, and few fillings lose so little.
  */
 
 /** Most pieces beside the parts of walls. */
 const MOST_PLAIN = 18;
 /** Most parts of walls together. */
-const MOST_PARTS = 20;
-/** Most ways to divide all walls together, by a relaxation's worths and by lengths alone. */
-const MOST_DIVISIONS = 120_000;
-const NEAR_DIVISIONS = 20_000;
+export const MOST_PARTS = 20;
 /** Most fillings of sticks with pieces that are kept. */
 const MOST_FILLINGS = 40_000;
-/** Steps before it is given up: some tenths of a second by lengths alone, more with a relaxation's worths. Counted, not timed. */
-const STEPS = 1.2e6;
-const STEPS_BY_WORTH = 4e7;
 /** Steps between two looks at the clock. */
 const LOOK = 2e5;
 /** A filling made costs as much as so many looked at. */
@@ -40,57 +35,9 @@ const MAKING = 40;
 const CALL = 20;
 /** A way to divide the walls as many. */
 const DIVIDING = 100;
-/** Of two plans of one cost the one with fewer sticks wins, then the one with the more even ones. */
-const HAIR = 1e-4;
-const EVEN = 1e-6;
 /** More than the hairs of all sticks of a plan together. */
-const HAIRS = (MOST_PLAIN + MOST_PARTS) * 2 * HAIR;
-/** How far above the least cost there can be plans are looked for, step by step: near it hardly anything has to be tried. */
-const REACH = [0.004, 0.007, 0.01, 0.015, 0.02, 0.03, 0.045, 0.07, 0.12, 0.25, Infinity] as const;
+const SURELY = 0.5;
 const NOTHING = 1e-9;
-/** What a filling may be better than the worths of its contents, by rounding; more, and they are no bound. */
-const ROUNDING = 1e-4;
-
-/** What contents are worth at least: by their length, or as a relaxation weighs them. */
-export interface Worths {
-  /** For each item, cents. No stick holds more than its price and what it saves. */
-  readonly items: ArrayLike<number>;
-  /** For each way: what each of its sticks saves, of those that there are only so many of. */
-  readonly saves: readonly number[];
-}
-
-/** What may lie on one stick: pieces by their bits, parts of walls beside them, and the ways to use a stick that hold it. */
-interface Filling {
-  readonly mask: number;
-  readonly list: readonly number[];
-  readonly length: number;
-  readonly worth: number;
-  readonly sets: readonly ClassSet[];
-  /** Ways worth using, the one that loses least first. */
-  readonly ways: readonly Use[];
-}
-interface Use {
-  readonly way: number;
-  /** What it counts. */
-  readonly price: number;
-  /** What it costs beyond the cheapest price for what lies on it. */
-  readonly loss: number;
-}
-
-/** Fillings by what they lose, with what is asked of each of them side by side: they are looked at by the million. */
-interface Fillings {
-  readonly all: readonly Filling[];
-  readonly masks: Int32Array;
-  readonly losses: Float64Array;
-}
-const fillingsOf = (made: readonly Filling[]): Fillings => {
-  const all = [...made].sort((a, b) => a.ways[0]!.loss - b.ways[0]!.loss);
-  return {
-    all,
-    masks: Int32Array.from(all, (one) => one.mask),
-    losses: Float64Array.from(all, (one) => one.ways[0]!.loss),
-  };
-};
 
 /** Parts of walls that are still to be placed, and what has been found of them with pieces that are left. */
 interface Parts {
@@ -103,8 +50,17 @@ interface Parts {
   readonly failed: Map<number, number>;
 }
 interface Turn {
-  readonly fillings: Fillings;
+  readonly around: Around;
   readonly rest: Parts;
+}
+/** Fillings with just some parts of walls, and pieces beside them. */
+interface Around {
+  readonly parts: readonly number[];
+  readonly length: number;
+  readonly worth: number;
+  /** Those that lose less than so much. */
+  fillings: Fillings;
+  upTo: number;
 }
 /** The next stick of the cheapest way. */
 interface Found {
@@ -114,50 +70,85 @@ interface Found {
   readonly rest: Parts;
 }
 
-class TooMuch extends Error {}
-/** Worths that a filling exceeds: what was concluded from them does not hold either. */
-class NoBound extends TooMuch {}
+/** A way to divide the walls: what all of it costs with it at least, and may lose of that where it is to be below a limit. */
+interface Chance {
+  readonly division: Division;
+  readonly least: number;
+  readonly spare: number;
+}
+
+const NONE = fillingsOf([]);
+
+/** More to try than is worth it. */
+export class TooMuch extends Error {}
+
+/**
+ * The pieces beside the walls that can be made in several ways, the longest first; undefined where there are too many to
+ * try, or something else than cost is weighed.
+ */
+export function plainOf(model: CutModel): number[] | undefined {
+  if (model.weighed) return undefined;
+  const plain = [
+    ...model.items.flatMap((item, index) => new Array<number>(item.demand).fill(index)),
+    ...model.walls.filter(isWhole).map((net) => net.arcs[0]!.item),
+  ].sort(longestFirst(model));
+  return plain.length > MOST_PLAIN ? undefined : plain;
+}
+
+/** How many sticks there are of each way to use one, as far as a small problem can want them. */
+export function sticksThere(model: CutModel, plain: number): number[] {
+  const stock = new StockCount(model);
+  return model.sticks.map((one, way) =>
+    isLimited(model, way) ? Math.min(stock.left(one.pool), plain + MOST_PARTS) : Infinity,
+  );
+}
+
+export interface CompletionLimits {
+  /** Steps before it is given up. Counted, not timed: the same on every machine. */
+  readonly steps: number;
+  /** Whether of plans of one cost that with the fewest sticks is looked for: proving it takes longer. */
+  readonly fewest: boolean;
+  /** Whether the time is over; asked now and then. */
+  readonly stop: () => boolean;
+}
 
 /** One search: what can lie together, what is left of limited sticks, what has been found. */
-class Completion {
+export class Completion {
   private readonly model: CutModel;
   private readonly plain: readonly number[];
-  private readonly sequencers: readonly Sequencer[];
+  private readonly maker: FillingMaker;
   /** What items are worth. */
-  readonly items: ArrayLike<number>;
+  private readonly items: ArrayLike<number>;
   private readonly saves: readonly number[];
-  private readonly most: number;
-  private readonly stop: () => boolean;
+  private readonly limits: CompletionLimits;
   private looked = 0;
-  /** Sticks of each way at the outset, and now. */
-  private readonly there: readonly number[];
+  /** Sticks of each way that are left. */
   private readonly left: number[];
   private readonly weight: number[];
   private readonly byLowest: readonly Fillings[];
   /** For each copy of a piece the bit of the copy before it: like pieces are taken in their order. */
   private readonly twin: readonly number[];
-  private readonly withParts = new Map<string, Fillings>();
+  private readonly withParts = new Map<string, Around>();
+  /** What is lost on the sticks of a plan below the limit, at the most. */
+  private spare = 0;
   private readonly parts = new Map<string, Parts>();
-  private readonly all: Filling[];
+  private readonly all: Filling[] = [];
+  private readonly byWorth: ByWorth;
   private steps = 0;
-  /** Weights of items, of all pieces of a mask, and what sticks with room for a weight cost at least. */
+  /** Weights of items, of all pieces of a mask, and what sticks with room for a weight cost. */
   private readonly size: Float64Array;
   private readonly weightOf: Float64Array;
   private readonly worthOf: Float64Array;
-  private readonly roomCost: (weight: number) => number;
+  private readonly rooms: Pick<RoomCosts, 'least' | 'mostBelow'>;
 
-  constructor(model: CutModel, plain: readonly number[], worths: Worths | undefined, stop: () => boolean) {
+  /** @throws TooMuch where there is more to prepare than is worth it */
+  constructor(model: CutModel, plain: readonly number[], worths: Worths, limits: CompletionLimits) {
     this.model = model;
-    this.stop = stop;
-    this.most = worths ? STEPS_BY_WORTH : STEPS;
     this.plain = plain;
-    this.sequencers = [...new Set(model.sticks.map((one) => one.sequencer))];
-    const stock = new StockCount(model);
-    this.there = model.sticks.map((one, way) =>
-      isLimited(model, way) ? Math.min(stock.left(one.pool), plain.length + MOST_PARTS) : Infinity,
-    );
-    ({ items: this.items, saves: this.saves } = worths ?? byLength(model, this.there));
-    this.left = [...this.there];
+    this.limits = limits;
+    this.left = sticksThere(model, plain.length);
+    this.maker = new FillingMaker(model, worths, this.left, limits.fewest);
+    ({ items: this.items, saves: this.saves } = worths);
     this.size = weightsOf(model).size;
     this.weightOf = new Float64Array(2 ** plain.length);
     this.worthOf = new Float64Array(2 ** plain.length);
@@ -166,7 +157,10 @@ class Completion {
       this.weightOf[mask] = this.weightOf[mask & (mask - 1)]! + this.size[item]!;
       this.worthOf[mask] = this.worthOf[mask & (mask - 1)]! + this.items[item]!;
     }
-    this.roomCost = roomCosts(model, this.mostWeight())?.least ?? ((): number => -Infinity);
+    this.rooms = roomCosts(model, this.mostWeight()) ?? {
+      least: () => -Infinity,
+      mostBelow: (limit) => limit,
+    };
     let weight = 2 ** plain.length;
     this.weight = this.left.map((count) => {
       if (count === Infinity) return 0;
@@ -177,16 +171,9 @@ class Completion {
     if (weight > Number.MAX_SAFE_INTEGER) throw new TooMuch();
     this.twin = plain.map((item, k) => (k > 0 && plain[k - 1] === item ? 1 << (k - 1) : 0));
     const byLowest: Filling[][] = plain.map(() => []);
-    this.all = [];
-    const nothing = this.filling(
-      0,
-      [],
-      0,
-      0,
-      this.sequencers.map((one) => one.empty),
-    )!;
-    this.all.push(nothing);
-    this.grow(nothing, 0, byLowest);
+    this.all.push(this.maker.nothing);
+    this.grow(this.maker.nothing, 0, byLowest);
+    this.byWorth = new ByWorth(this.all);
     this.byLowest = byLowest.map(fillingsOf);
   }
 
@@ -200,46 +187,22 @@ class Completion {
 
   private spend(steps: number): void {
     this.steps += steps;
-    if (this.steps > this.most) throw new TooMuch();
+    if (this.steps > this.limits.steps) throw new TooMuch();
     if (this.steps - this.looked > LOOK) {
       this.looked = this.steps;
-      if (this.stop()) throw new TooMuch();
+      if (this.limits.stop()) throw new TooMuch();
     }
-  }
-
-  private filling(
-    mask: number,
-    list: readonly number[],
-    length: number,
-    worth: number,
-    sets: readonly ClassSet[],
-  ): Filling | undefined {
-    this.spend(MAKING);
-    const { model } = this;
-    const ways: Use[] = [];
-    let unlimited = Infinity;
-    for (const [way, stick] of model.sticks.entries()) {
-      if (this.there[way] === 0 || stick.price >= unlimited) continue;
-      if (length + sets[this.sequencers.indexOf(stick.sequencer)]!.extra > stick.length) continue;
-      const price = stick.price + HAIR + EVEN * (stick.length / model.longest) ** 2;
-      const loss = price - worth + this.saves[way]!;
-      if (loss < -ROUNDING) throw new NoBound();
-      ways.push({ way, price, loss });
-      // They stand by price: behind one that there is as much of as wanted nothing is worth using.
-      if (this.there[way] === Infinity) unlimited = stick.price;
-    }
-    if (ways.length === 0) return undefined;
-    ways.sort((a, b) => a.loss - b.loss);
-    return { mask, list, length, worth, sets, ways };
   }
 
   /** All fillings with more pieces behind those that are there. */
   private grow(held: Filling, from: number, byLowest: readonly Filling[][]): void {
     for (let k = from; k < this.plain.length; k++) {
       // Like pieces are taken in their order: those on one stick follow each other.
-      if ((held.mask & this.twin[k]!) === 0 && held.list.at(-1) === this.plain[k]) continue;
-      const next = this.extended(held, this.plain[k]!, 1 << k);
+      if ((held.mask & this.twin[k]!) === 0 && held.item === this.plain[k]) continue;
+      this.spend(1);
+      const next = this.maker.with(held, this.plain[k]!, 1 << k);
       if (!next) continue;
+      this.spend(MAKING);
       if (this.all.length >= MOST_FILLINGS) throw new TooMuch();
       this.all.push(next);
       byLowest[31 - Math.clz32(next.mask & -next.mask)]!.push(next);
@@ -247,27 +210,37 @@ class Completion {
     }
   }
 
-  private extended(held: Filling, item: number, bit: number): Filling | undefined {
-    const { length, cls } = this.model.items[item]!;
-    const total = held.length + length;
-    if (total > this.model.longest) {
-      this.spend(1);
-      return undefined;
-    }
-    const sets = held.sets.map((set, k) => this.sequencers[k]!.with(set, cls));
-    const worth = held.worth + this.items[item]!;
-    return this.filling(held.mask | bit, [...held.list, item], total, worth, sets);
-  }
-
-  /** All fillings with just these parts of walls, and pieces beside them; what loses least first. */
-  private around(parts: readonly number[]): Fillings {
-    const key = parts.join();
+  private around(parts: readonly number[]): Around {
+    const key = String.fromCharCode(...parts);
     const known = this.withParts.get(key);
     if (known) return known;
-    const before = parts.length === 1 ? this.all : this.around(parts.slice(0, -1)).all;
-    const made = fillingsOf(before.flatMap((one) => this.extended(one, parts.at(-1)!, 0) ?? []));
+    const sum = (of: (part: number) => number): number => parts.reduce((all, part) => all + of(part), 0);
+    const made: Around = {
+      parts,
+      length: sum((part) => this.model.items[part]!.length),
+      worth: sum((part) => this.items[part]!),
+      fillings: NONE,
+      upTo: -Infinity,
+    };
     this.withParts.set(key, made);
     return made;
+  }
+
+  /** Those that lose no more than a plan below the limit can; what loses least first. */
+  private fillingsAround(around: Around): Fillings {
+    const { parts, length, worth } = around;
+    if (around.upTo >= this.spare) return around.fillings;
+    this.spend(CALL);
+    const made: Filling[] = [];
+    for (const one of this.byWorth.within(this.maker.roomBeside(length, worth, this.spare))) {
+      this.spend(MAKING * parts.length);
+      let filling: Filling | undefined = one;
+      for (const part of parts) filling &&= this.maker.with(filling, part, 0);
+      if (filling && filling.loss < this.spare) made.push(filling);
+    }
+    around.fillings = fillingsOf(made);
+    around.upTo = this.spare;
+    return around.fillings;
   }
 
   /** Whether of like pieces the first that are left are taken. */
@@ -283,16 +256,14 @@ class Completion {
    * Whether one more of the pieces that are left would fit a stick. Such a filling need not be looked at: with a piece moved
    * to it from another stick the plan costs no more, as what gives a piece away takes no longer stick.
    */
-  private holdsMore({ length, sets }: Filling, way: number, left: number): boolean {
-    const stick = this.model.sticks[way]!;
-    const k = this.sequencers.indexOf(stick.sequencer);
+  private holdsMore(filling: Filling, way: number, left: number): boolean {
+    const room = this.model.sticks[way]!.length - filling.length;
     // The shortest come last.
     for (let rest = left; rest !== 0;) {
       const at = 31 - Math.clz32(rest);
-      const item = this.model.items[this.plain[at]!]!;
-      if (length + item.length > stick.length) return false;
-      if (length + item.length + this.sequencers[k]!.with(sets[k]!, item.cls).extra <= stick.length)
-        return true;
+      const item = this.plain[at]!;
+      if (this.model.items[item]!.length > room) return false;
+      if (this.maker.fits(filling, way, item)) return true;
       rest ^= 1 << at;
     }
     return false;
@@ -314,7 +285,7 @@ class Completion {
   }
 
   private partsOf(list: readonly number[]): Parts {
-    const key = list.join();
+    const key = String.fromCharCode(...list);
     const held = this.parts.get(key);
     if (held) return held;
     const sum = (of: ArrayLike<number>): number => list.reduce((all, part) => all + of[part]!, 0);
@@ -342,7 +313,7 @@ class Completion {
       if (part === undefined) {
         this.spend(CALL);
         const key = here.join();
-        if (!turns.has(key)) turns.set(key, { fillings: this.around(here), rest: this.partsOf(rest) });
+        if (!turns.has(key)) turns.set(key, { around: this.around(here), rest: this.partsOf(rest) });
         return;
       }
       choose(k + 1, here, [...rest, part], length);
@@ -362,32 +333,37 @@ class Completion {
     const known = parts.exact.get(key);
     if (known) return known.cost < limit ? known.cost : Infinity;
     if ((parts.failed.get(key) ?? 0) >= limit) return Infinity;
-    if (this.roomCost(parts.weight + this.weightOf[left]!) >= limit) return Infinity;
+    const weight = parts.weight + this.weightOf[left]!;
+    if (this.rooms.least(weight) >= limit) return Infinity;
     this.spend(CALL);
-    let best = limit;
+    // Between two costs that sticks come to there is nothing to be found: often much less than the limit may be lost.
+    const capped = (cost: number): number => Math.min(cost, this.rooms.mostBelow(cost, weight) + SURELY);
+    let best = capped(limit);
+    let reached = Infinity;
     let found: Omit<Found, 'cost'> | undefined;
     const base = this.worthOf[left]! + parts.worth - this.credit();
     // The longest part is placed first, or the longest piece.
-    const turns = plain
-      ? [{ fillings: this.byLowest[31 - Math.clz32(left & -left)]!, rest: parts }]
-      : this.turnsOf(parts);
-    for (const { fillings, rest } of turns) {
-      const { all, masks, losses } = fillings;
+    const lowest = this.byLowest[31 - Math.clz32(left & -left)];
+    const turns = plain ? [{ fillings: lowest!, rest: parts }] : base < best ? this.turnsOf(parts) : [];
+    for (const turn of turns) {
+      const { rest } = turn;
+      const { all, masks, losses } = 'around' in turn ? this.fillingsAround(turn.around) : turn.fillings;
       for (let k = 0; k < masks.length && losses[k]! < best - base; k++) {
         this.spend(1);
         const mask = masks[k]!;
         if ((mask & ~left) !== 0) continue;
         const filling = all[k]!;
         if (!this.inOrder(mask, left)) continue;
-        const more = this.roomCost(rest.weight + this.weightOf[left ^ mask]!);
-        for (const use of filling.ways) {
+        const more = this.rooms.least(rest.weight + this.weightOf[left ^ mask]!);
+        for (const use of this.maker.usesOf(filling)) {
           if (use.loss >= best - base || use.price + more >= best || this.left[use.way] === 0) continue;
           if (this.holdsMore(filling, use.way, left ^ mask)) continue;
           this.left[use.way]!--;
           const cost = use.price + this.least(rest, left ^ mask, best - use.price);
           this.left[use.way]!++;
           if (cost < best - NOTHING) {
-            best = cost;
+            reached = cost;
+            best = capped(cost);
             found = { filling, use, rest };
           }
         }
@@ -397,8 +373,8 @@ class Completion {
       parts.failed.set(key, Math.max(limit, parts.failed.get(key) ?? 0));
       return Infinity;
     }
-    parts.exact.set(key, { cost: best, ...found });
-    return best;
+    parts.exact.set(key, { cost: reached, ...found });
+    return reached;
   }
 
   /** The patterns behind the answer of `least`. */
@@ -408,7 +384,7 @@ class Completion {
     this.left[use.way]!--;
     const patterns = this.patternsOf(rest, left ^ filling.mask);
     this.left[use.way]!++;
-    return [toPattern(use.way, filling.list), ...patterns];
+    return [toPattern(use.way, itemsOn(filling)), ...patterns];
   }
 
   /** What all of it costs at least, by the worths alone and altogether. */
@@ -419,25 +395,34 @@ class Completion {
       Math.min(...ways.map(({ parts }) => parts.reduce((sum, part) => sum + this.size[part]!, 0))),
     );
     const weight = lightest.reduce((sum, one) => sum + one, this.weightOf[every]!);
-    return { base, lowest: Math.max(base, this.roomCost(weight)) };
+    return { base, lowest: Math.max(base, this.rooms.least(weight)) };
   }
 
-  /** The least that all of it can cost with the walls divided in a way. */
-  private leastOf({ parts, penalties }: Division): number {
+  private chanceOf(division: Division, limit: number): Chance {
+    const { parts, penalties } = division;
     const every = 2 ** this.plain.length - 1;
-    const worth = parts.reduce((sum, part) => sum + this.items[part]!, this.worthOf[every]!);
-    const weight = parts.reduce((sum, part) => sum + this.size[part]!, this.weightOf[every]!);
-    return penalties + Math.max(worth - this.credit(), this.roomCost(weight));
+    let worth = this.worthOf[every]! - this.credit();
+    let weight = this.weightOf[every]!;
+    for (const part of parts) {
+      worth += this.items[part]!;
+      weight += this.size[part]!;
+    }
+    const most = this.rooms.mostBelow(limit - penalties, weight) + SURELY;
+    return { division, least: penalties + Math.max(worth, this.rooms.least(weight)), spare: most - worth };
   }
 
   /** The best plan that costs less than a limit, of divisions. */
   below(divisions: readonly Division[], limit: number): Filled | undefined {
     this.spend(DIVIDING * divisions.length);
-    const list = divisions.map((one) => [one, this.leastOf(one)] as const).sort((a, b) => a[1] - b[1]);
+    const list = divisions
+      .map((division) => this.chanceOf(division, limit))
+      .filter(({ least, spare }) => least < limit && spare > 0)
+      .sort((a, b) => a.least - b.least);
+    this.spare = Math.max(0, ...list.map((one) => one.spare));
     const every = 2 ** this.plain.length - 1;
     let best = limit;
     let found: { division: Division; patterns: readonly Pattern[] } | undefined;
-    for (const [division, least] of list) {
+    for (const { division, least } of list) {
       if (least >= best) break;
       this.spend(CALL);
       const parts = this.partsOf(division.parts);
@@ -446,128 +431,6 @@ class Completion {
       best = cost;
       found = { division, patterns: this.patternsOf(parts, every) };
     }
-    return found && filledOf(this.model, found.patterns, found.division.paths);
+    return found && filledOf(this.model, found.patterns, pathsOf(found.division));
   }
-}
-
-/** Worths by length, at the cheapest price for it of sticks that do not run out. */
-function byLength(model: CutModel, there: readonly number[]): Worths {
-  const endless = model.sticks.filter((_, way) => there[way] === Infinity);
-  const rate = Math.min(
-    ...(endless.length > 0 ? endless : model.sticks).map((one) => one.price / one.length),
-  );
-  return {
-    items: model.items.map((item) => rate * item.length),
-    saves: model.sticks.map((one, way) =>
-      there[way] === Infinity ? 0 : Math.max(0, rate * one.length - one.price),
-    ),
-  };
-}
-
-/** The pieces beside the walls that can be made in several ways, the longest first; undefined where there are too many to try. */
-function plainOf(model: CutModel): number[] | undefined {
-  if (model.weighed) return undefined;
-  const plain = [
-    ...model.items.flatMap((item, index) => new Array<number>(item.demand).fill(index)),
-    ...model.walls.filter(isWhole).map((net) => net.arcs[0]!.item),
-  ].sort(longestFirst(model));
-  return plain.length > MOST_PLAIN ? undefined : plain;
-}
-
-/** Ways to divide the walls, where none has too many parts to try. */
-const fewParts = (all: Division[] | undefined): Division[] | undefined =>
-  all?.every((one) => one.parts.length <= MOST_PARTS) ? all : undefined;
-
-/** Undefined where it was too much. @param onNoBound where what was concluded so far does not hold */
-function tried<T>(run: () => T, onNoBound?: () => void): T | undefined {
-  try {
-    return run();
-  } catch (error) {
-    if (error instanceof NoBound) onNoBound?.();
-    if (error instanceof TooMuch) return undefined;
-    throw error;
-  }
-}
-
-/**
- * The true optimum of a small problem in which nothing but cost is weighed: cost, then number of sticks.
- * @param atLeast the next cost that a plan can have at all
- * @returns `impossible` where no plan exists; undefined where there is too much to try
- */
-export function solveByCompletion(
-  model: CutModel,
-  stop = (): boolean => false,
-  atLeast: (bound: number) => number = (bound) => bound,
-): Filled | 'impossible' | undefined {
-  const plain = plainOf(model);
-  const walls = plain && wallWays(model, MOST_DIVISIONS);
-  if (!walls) return undefined;
-  if (walls.some((ways) => ways.length === 0)) return 'impossible';
-  return tried(() => {
-    const completion = new Completion(model, plain, undefined, stop);
-    const { base, lowest } = completion.lowest(walls);
-    let limit = -Infinity;
-    for (const reach of REACH) {
-      const reached = lowest + Math.max(Math.abs(lowest), 1) * reach;
-      // Plans cost whole cents: what lies between two costs that there are need not be looked for.
-      limit = reach === Infinity ? Infinity : atLeast(Math.max(reached, limit + 0.5)) + 0.5;
-      const near = { most: NEAR_DIVISIONS, items: completion.items, spare: limit - base };
-      const divisions = fewParts(divisionsOf(model, walls, near));
-      if (!divisions) return undefined;
-      const found = completion.below(divisions, limit);
-      if (found) return found;
-    }
-    return 'impossible';
-  });
-}
-
-/** A step from one limit to the next is at least such a part of the cost. */
-const STEP = 5e-4;
-
-/**
- * The best plan below a known one, by the worths of a relaxation that is at its end: near its bound they leave so little to
- * lose that few fillings and few ways to divide the walls are left. Looked for from the bound upwards, step by step.
- * @param cost  of the known plan, in whole cents
- * @param bound of the relaxation
- * @param atLeast the next cost that a plan can have at all
- * @returns a better plan, the best there is, or none; and what no plan costs less than
- */
-export function completeFrom(
-  model: CutModel,
-  worths: Worths,
-  {
-    cost,
-    bound,
-    atLeast,
-    stop,
-  }: {
-    readonly cost: number;
-    readonly bound: number;
-    readonly atLeast: (bound: number) => number;
-    readonly stop: () => boolean;
-  },
-): { readonly found?: Filled; readonly bound: number } {
-  const plain = plainOf(model);
-  const walls = plain && wallWays(model, MOST_DIVISIONS);
-  if (!walls) return { bound };
-  let proven = bound;
-  const found = tried(
-    () => {
-      const completion = new Completion(model, plain, worths, stop);
-      for (let limit = atLeast(bound); limit < cost; limit = atLeast(proven + STEP * cost)) {
-        const spare = limit + 0.5 - bound;
-        const near = { most: MOST_DIVISIONS, items: worths.items, spare };
-        const divisions = fewParts(divisionsOf(model, walls, near));
-        if (!divisions) return undefined;
-        const better = completion.below(divisions, limit + 0.5);
-        if (better) return better;
-        // Less the hairs that its sticks count.
-        proven = limit + 0.5 - HAIRS;
-      }
-      proven = cost;
-      return undefined;
-    },
-    () => (proven = bound),
-  );
-  return found ? { found, bound: found.cost } : { bound: proven };
 }

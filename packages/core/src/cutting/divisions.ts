@@ -16,12 +16,21 @@ export function waysThrough(net: WallNet, most: number): number[][] | undefined 
 /** A wall that can be made in one way only is a piece like any other. */
 export const isWhole = (net: WallNet): boolean => net.arcs.length === 1;
 
+/** A way to divide all walls. */
 export interface Division {
-  /** For each wall its arcs. */
-  readonly paths: readonly (readonly number[])[];
   /** Items of the parts of walls that can be made in several ways, the longest first. */
   readonly parts: readonly number[];
   readonly penalties: number;
+  /** The way of the last wall, and what comes before it. */
+  readonly last: WallWay | undefined;
+  readonly before: Division | undefined;
+}
+
+/** For each wall its arcs. */
+export function pathsOf(division: Division): (readonly number[])[] {
+  const paths: (readonly number[])[] = [];
+  for (let at: Division | undefined = division; at?.last; at = at.before) paths.push(at.last.path);
+  return paths.reverse();
 }
 
 /** Longer items first; of one length in one order. */
@@ -31,8 +40,9 @@ export const longestFirst =
     model.items[b]!.length - model.items[a]!.length || a - b;
 
 /** A way to make one wall. */
-interface WallWay {
+export interface WallWay {
   readonly path: readonly number[];
+  /** The longest first. */
   readonly parts: readonly number[];
   readonly penalties: number;
 }
@@ -42,10 +52,11 @@ export type WallWays = readonly (readonly WallWay[])[];
 
 /** For each wall its ways; undefined where there are more than so many of one. */
 export function wallWays(model: CutModel, most: number): WallWays | undefined {
+  const order = longestFirst(model);
   const all = model.walls.map((net) =>
     waysThrough(net, most)?.map((path) => ({
       path,
-      parts: isWhole(net) ? [] : path.map((arc) => net.arcs[arc]!.item),
+      parts: isWhole(net) ? [] : path.map((arc) => net.arcs[arc]!.item).sort(order),
       penalties: path.reduce((sum, arc) => sum + net.arcs[arc]!.penalty, 0),
     })),
   );
@@ -62,8 +73,27 @@ export const cheapestOf = (walls: WallWays, items: ArrayLike<number>): number =>
 
 /** A division on its way, wall after wall. */
 interface Begun extends Division {
+  readonly before: Begun | undefined;
   /** How much more than with its cheapest ways it comes to so far. */
   readonly excess: number;
+}
+
+/** Two lists in an order as one. There are thousands to make: quicker than sorting each. */
+function merged(
+  a: readonly number[],
+  b: readonly number[],
+  order: (a: number, b: number) => number,
+): readonly number[] {
+  if (b.length === 0) return a;
+  if (a.length === 0) return b;
+  const all: number[] = [];
+  let i = 0;
+  for (const one of b) {
+    while (i < a.length && order(a[i]!, one) <= 0) all.push(a[i++]!);
+    all.push(one);
+  }
+  while (i < a.length) all.push(a[i++]!);
+  return all;
 }
 
 /**
@@ -83,7 +113,7 @@ export function divisionsOf(
   }: { readonly most: number; readonly items: ArrayLike<number>; readonly spare: number },
 ): Division[] | undefined {
   const order = longestFirst(model);
-  let all: Begun[] = [{ paths: [], parts: [], penalties: 0, excess: 0 }];
+  let all: Begun[] = [{ before: undefined, last: undefined, parts: [], penalties: 0, excess: 0 }];
   for (const own of walls) {
     const costs = own.map((way) => ({ way, cost: costOf(items, way) })).sort((a, b) => a.cost - b.cost);
     const seen = new Map<string, Begun>();
@@ -93,12 +123,12 @@ export function divisionsOf(
         const excess = before.excess + cost - costs[0]!.cost;
         if (excess >= spare) break;
         if (++tried > most) return undefined;
-        const parts = [...before.parts, ...way.parts].sort(order);
+        const parts = merged(before.parts, way.parts, order);
         const penalties = before.penalties + way.penalties;
-        const key = parts.join();
+        const key = String.fromCharCode(...parts);
         const same = seen.get(key);
         if (same && penalties >= same.penalties) continue;
-        seen.set(key, { paths: [...before.paths, way.path], parts, penalties, excess });
+        seen.set(key, { before, last: way, parts, penalties, excess });
       }
     all = [...seen.values()];
   }

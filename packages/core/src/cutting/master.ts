@@ -75,6 +75,8 @@ export interface PriceOptions {
   readonly quick?: boolean;
   /** With hundreds of sizes: patterns of a stick group in one call that share no size. */
   readonly disjoint?: number;
+  /** Patterns are read from the table by the dozen before any is searched for. */
+  readonly reading?: boolean;
 }
 
 /** Where each kind of row starts. */
@@ -316,6 +318,7 @@ export class Master {
     enough = () => false,
     quick = false,
     disjoint = DISJOINT,
+    reading = false,
   }: PriceOptions): Priced {
     let bound = -Infinity;
     let outcome = this.program.solve(seconds());
@@ -329,7 +332,7 @@ export class Master {
         bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, most));
         return enough(bound, outcome.objective);
       };
-      const reads = many || (quick && this.model.items.length > TRACE_FROM);
+      const reads = many || reading || (quick && this.model.items.length > TRACE_FROM);
       let added = 0;
       if (reads) {
         const traced = this.knapsack.trace(query, TRACED);

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../base/index.ts';
-import { solveByCompletion } from './completion.ts';
+import { solveByCompletion } from './few-pieces.ts';
 import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
@@ -147,7 +147,7 @@ function searchModel(
       model,
       () => search.left() <= 0,
       (bound) => search.roundUp(bound),
-    ) ?? solveSmall(model);
+    ) ?? (model.weighed || !solver ? solveSmall(model) : undefined);
   if (small === 'impossible') return { impossible: true, early: false };
   if (small) {
     const best = small;

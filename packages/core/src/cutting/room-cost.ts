@@ -12,6 +12,8 @@ export interface RoomCosts {
   readonly held: Float64Array;
   /** The least that sticks with so much room cost, cents; for more than was looked at what that costs at the least. */
   readonly least: (weight: number) => number;
+  /** The most that sticks with so much room cost below a limit, cents; more than was looked at is taken as it is. */
+  readonly mostBelow: (limit: number, weight: number) => number;
 }
 
 /** Most costs that are looked at one by one: with more hardly any is out of reach. */
@@ -132,7 +134,7 @@ export function roomCosts(
   held[0] = 0;
   for (const [price, priced] of byPriceOf(model, room))
     held = withPriced(held, price / step, priced, ranges?.get(price) ?? ANY);
-  return { step, held, least: leastOf(held, step) };
+  return { step, held, least: leastOf(held, step), mostBelow: mostBelowOf(held, step) };
 }
 
 /** Reads the least cost for a weight: room is gained at few costs only. */
@@ -154,5 +156,22 @@ function leastOf(held: Float64Array, step: number): (weight: number) => number {
       else low = middle + 1;
     }
     return costs[low]!;
+  };
+}
+
+/** Reads the next cost below a limit at which there is room enough. */
+function mostBelowOf(held: Float64Array, step: number): RoomCosts['mostBelow'] {
+  /** For each cost the next below it that sticks come to at all. */
+  const before = new Int32Array(held.length);
+  let last = -1;
+  held.forEach((room, cost) => {
+    before[cost] = last;
+    if (room > -Infinity) last = cost;
+  });
+  return (limit, weight) => {
+    let cost = Math.ceil(limit / step) - 1;
+    if (cost >= held.length) return limit;
+    while (cost >= 0 && held[cost]! + ROOM_NOISE < weight) cost = before[cost]!;
+    return cost < 0 ? -Infinity : cost * step;
   };
 }

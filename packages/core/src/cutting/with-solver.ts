@@ -1,5 +1,5 @@
 import { numbersFrom } from '../base/index.ts';
-import { completeFrom } from './completion.ts';
+import { completeFrom, isFew } from './few-pieces.ts';
 import { CountedProof } from './counted.ts';
 import { beginWithSizes, slowness } from './many-sizes.ts';
 import { Master, uncutPrice, type Priced } from './master.ts';
@@ -56,7 +56,7 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     patterns = [...begun];
   }
   const few = model.items.length <= FEW_ITEMS;
-  const master = new Master(model, solver, few ? { cells: FEW_CELLS } : {});
+  const master = new Master(model, solver, few ? { cells: FEW_CELLS, simple: isFew(model) } : {});
   const outOfTime = (): boolean => left() <= 0;
   let counted: CountedProof | undefined;
   try {
@@ -65,6 +65,7 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
       const priced = master.price({
         stop: outOfTime,
         seconds: left,
+        reading: few,
         // Once no attainable cost lies between bound and objective, more columns cannot raise the bound; and with hundreds
         // of sizes the last columns take too long: a plan is worth more than they are.
         enough: (bound, objective) => {
@@ -96,9 +97,11 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     }
     const proof = new Proof(search, master, relaxed.converged);
     if (few && relaxed.converged && !stop() && units-- > 0) {
-      // A small problem is at its end sooner than dives are at theirs.
-      dives(search, solver, master, relaxed.outcome, random, (plan) => plan, FIRST_DIVES);
-      if (!stop()) complete(search, master, relaxed.outcome);
+      // A small problem is at its end sooner than dives are at theirs; where it is not, a better plan leaves less to try.
+      complete(search, master, relaxed.outcome);
+      const before = search.best?.cost ?? Infinity;
+      if (!stop()) dives(search, solver, master, relaxed.outcome, random, (plan) => plan, FIRST_DIVES);
+      if (!stop() && search.best && search.best.cost < before) complete(search, master, relaxed.outcome);
     }
     if (relaxed.outcome.objective - relaxed.bound < NEARLY && !model.weighed) {
       // Often a few counts decide, and show the way to plans.
