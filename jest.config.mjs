@@ -18,7 +18,8 @@ const common = { extensionsToTreatAsEsm: ['.ts', '.tsx'], transform, testEnviron
 export default {
   // A slow machine is no fault: nothing here is judged by its time.
   testTimeout: 60_000,
-  maxWorkers: 2,
+  // One more than there are cores: the tests of the commands mostly wait.
+  maxWorkers: 3,
   testSequencer: '<rootDir>/scripts/lib/long-first.cjs',
   projects: [
     {

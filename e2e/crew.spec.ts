@@ -1,5 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
 
+// As most people have it: what opens and closes moves.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
 /** A house that gets accounts, on an application of its own: the lead's first, others by invitation, and what each may do. */
 
 interface App {

@@ -1,6 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { watchPage } from './support.ts';
 
+// As most people have it: what opens and closes moves.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
 const guide = 'First walk';
 
 test('somebody new walks six walls and a door with the guide, and has a printed list', async ({ page }) => {

@@ -7,16 +7,19 @@ export default defineConfig({
   testDir: '.',
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  workers: 2,
+  // One more than there are cores: each waits now and then.
+  workers: 3,
   reporter: [['list'], ['json', { outputFile: process.env['LONGMITER_E2E_REPORT'] ?? '../.cache/e2e.json' }]],
   outputDir: '../.cache/e2e-results',
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Nothing is judged by how it moves; where dialogs come and go one after the other it moves all the same.
+    contextOptions: { reducedMotion: 'reduce' },
     // What a test takes from the line it takes from the page, not from a worker before it.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env['LONGMITER_E2E_CHROMIUM'] ?? '/usr/bin/chromium',
       chromiumSandbox: false,
       args: [
         '--disable-gpu',

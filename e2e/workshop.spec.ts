@@ -1,5 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
 
+// As most people have it: what opens and closes moves.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } });
+
 /** A day at the saw and on the wall: what is given stands, what happens is kept, whoever looks. */
 
 const room = {

@@ -59,7 +59,7 @@ function count(name, good, report, read) {
 
 ensurePackages();
 ensureMariaDb();
-ensureChromium();
+const chromium = ensureChromium();
 const cache = ensureCache();
 
 // Two at a time: lint is as long as all the others together.
@@ -99,6 +99,7 @@ const e2eGood = run(bin('playwright'), ['test', '--config', 'e2e/playwright.conf
   LONGMITER_E2E_PORT: String(await freePort()),
   LONGMITER_E2E_DATA: data,
   LONGMITER_E2E_REPORT: e2eReport,
+  LONGMITER_E2E_CHROMIUM: chromium,
   LONGMITER_DB_HOST: '',
 });
 count('browser tests', e2eGood, e2eReport, (report) => [

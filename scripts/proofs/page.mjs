@@ -8,7 +8,7 @@ import { ensureChromium, ensurePackages } from '../lib/install.mjs';
  * room and of a hundred. Milliseconds on this machine; what should not grow with the job stands as a ratio.
  */
 ensurePackages();
-ensureChromium();
+const chromiumPath = ensureChromium();
 const { chromium } = await import('@playwright/test');
 const app = await startApplication({ LONGMITER_SEED: 'no' });
 const corner = { reading: { as: 'wall-angle', degrees: 90 } };
@@ -71,7 +71,7 @@ try {
 
   const big = await jobOf('Four hundred', 400);
   browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumPath,
     args: ['--no-sandbox', '--disable-gpu'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -238,7 +238,7 @@ const PARTS = {
   },
 
   async pages() {
-    ensureChromium();
+    const chromiumPath = ensureChromium();
     const { chromium } = await import('playwright-core');
     const { app, job } = await house();
     const faults = [];
@@ -268,7 +268,7 @@ const PARTS = {
     await new Promise((resolve) => evil.listen(0, '127.0.0.1', resolve));
     const { port } = new URL(app.address);
     const browser = await chromium.launch({
-      executablePath: '/usr/bin/chromium',
+      executablePath: chromiumPath,
       args: ['--no-sandbox', '--disable-gpu', '--host-resolver-rules=MAP *.invalid 127.0.0.1'],
     });
     try {
