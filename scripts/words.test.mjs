@@ -1,8 +1,11 @@
 import { expect, test } from '@jest/globals';
-import { blanksOf, british, catalogueOf, ofOne, texts } from './lib/words.mjs';
+import * as core from '../packages/core/src/index.ts';
+import { scenario } from '../packages/core/test/helpers/jobs.ts';
+import { sentencesOf } from '../packages/web/src/words/sentences.ts';
+import { blanksOf, british, catalogueOf, ofOne, sentences, texts } from './lib/words.mjs';
 
 const all = texts();
-const known = new Set(all.map(({ text }) => text));
+const known = new Set([...all.map(({ text }) => text), ...sentences()]);
 
 test('every text of the page is given what it has to be filled in with, and nothing else', () => {
   expect(all.length).toBeGreaterThan(1500);
@@ -18,7 +21,7 @@ test('every text of the page is given what it has to be filled in with, and noth
   expect(wrong).toEqual([]);
 });
 
-test('each language has entries for texts of the page only, with the same names to fill in', () => {
+test('each language has entries for what the page and the core say only, with the same names to fill in', () => {
   const counted = new Set(all.filter(({ given }) => given.includes('count')).map(({ text }) => text));
   for (const language of ['en-US', 'en-GB'])
     for (const [key, said] of Object.entries(catalogueOf(language))) {
@@ -46,4 +49,39 @@ test('the texts are American, and what is spelled otherwise in Britain is in its
     expect([key, here[key] ?? text]).toEqual([key, british(text)]);
   }
   expect(here[ofOne('Garage colors')]).toBeUndefined();
+});
+
+/** What is read in what the core answers. */
+const READ = /^(?:how|label|lines|name|notes?|question|reasons?|rule|steps|text|tip|title|what|why)$/;
+function textsOf(answer, found, key = '') {
+  if (typeof answer === 'string') {
+    // Figures and names of one word are not sentences.
+    if (READ.test(key) && /\p{L}{2}.* /u.test(answer)) found.add(answer);
+  } else if (Array.isArray(answer)) for (const one of answer) textsOf(one, found, key);
+  else if (answer && typeof answer === 'object')
+    for (const [own, value] of Object.entries(answer)) textsOf(value, found, own);
+}
+
+test('whatever the core says can be said in another language', () => {
+  // One in which every sentence stands in its own brackets.
+  const say = sentencesOf(Object.fromEntries(sentences().map((text) => [text, `«${text}»`])));
+  const found = new Set();
+  for (const { name, question, fields } of core.benchSheets) textsOf({ name, question, fields }, found);
+  textsOf(core.RULE_NOTES, found);
+  for (const name of ['mixed-7', 's01', 's02', 's05', 's10', 's11']) {
+    const job = scenario(name);
+    const names = new Set(job.rooms.map((room) => room.name));
+    const planned = core.planJob(job, {
+      solver: undefined,
+      seconds: 1,
+      clock: () => performance.now() / 1000,
+    });
+    if (!planned.ok) throw new Error(planned.issues[0].text);
+    const said = new Set();
+    textsOf([planned.value, core.cutSteps(job, planned.value)], said);
+    for (const text of said)
+      if (!names.has(text) && !job.profiles.some((one) => one.name === text)) found.add(text);
+  }
+  expect(found.size).toBeGreaterThan(300);
+  expect([...found].filter((text) => !say(text).includes('«'))).toEqual([]);
 });

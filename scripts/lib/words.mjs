@@ -79,6 +79,73 @@ export const texts = () =>
     path.startsWith(CATALOGUE) ? [] : textsIn(path, readFileSync(path, 'utf8')),
   );
 
+/** The heart of the job, which says why, how and what is wrong. */
+const HEART = join(root, 'packages/core/src');
+/** The server, as far as it answers pages; the rest of it is for whoever runs it. */
+const SERVER = ['http', 'features'].map((folder) => join(root, 'packages/server/src', folder));
+/** Properties that hold words to be shown. */
+const SHOWN = /^(?:group|hint|how|label|name|note|question|text|title|what|why)$/;
+/** Something to say, blanks aside; a word alone, and no key or id. */
+const WORDS = /\p{L}{2}/u;
+const ONE_WORD = /^\p{L}+$/u;
+
+/** A template with its blanks numbered, as the page looks it up: `it is {1} high`. */
+const numbered = (template) =>
+  template.head.text + template.templateSpans.map((span, k) => `{${k + 1}}${span.literal.text}`).join('');
+
+/** Whether a word is said rather than looked up: it fills in a template, stands in a table of words, or is what a function says. */
+function isSaid(node) {
+  for (let at = node.parent; at; at = at.parent) {
+    if (ts.isTemplateSpan(at)) return true;
+    if (ts.isPropertyAssignment(at) && SHOWN.test(at.name.text ?? '')) return true;
+    if (ts.isVariableDeclaration(at)) return /string>$/.test(at.type?.getText() ?? '');
+    if (ts.isFunctionLike(at)) return at.type?.getText() === 'string';
+  }
+  return false;
+}
+
+/** Whether a string is what a page is answered where something is wrong. */
+function isAnswer(node) {
+  for (let at = node; at; at = at.parent) {
+    if (ts.isNewExpression(at))
+      return /^(?:HttpProblem|NoWorkbook|NoDocument)$/.test(at.expression.getText());
+    if (ts.isPropertyAssignment(at)) return /^(?:detail|text)$/.test(at.name.text ?? '');
+    if (ts.isFunctionLike(at)) return false;
+  }
+  return false;
+}
+
+/**
+ * Sentences and words of one file of the core or the server, each with `{1}`, `{2}` where something is filled in.
+ * @param takes which strings, of those that are plainly said
+ */
+export function sentencesIn(path, code, takes = () => true) {
+  const file = ts.createSourceFile(path, code, ts.ScriptTarget.Latest, true);
+  const found = new Set();
+  const look = (node) => {
+    if (ts.isTypeNode(node) || ts.isImportDeclaration(node) || ts.isExportDeclaration(node)) return;
+    const text = ts.isTemplateExpression(node)
+      ? numbered(node)
+      : ts.isStringLiteralLike(node)
+        ? node.text
+        : '';
+    const own = text.replace(/\{\d+\}/g, '');
+    if (WORDS.test(own) && (/\s/.test(own) || (ONE_WORD.test(text) && isSaid(node))) && takes(node))
+      found.add(text);
+    ts.forEachChild(node, look);
+  };
+  look(file);
+  return [...found];
+}
+
+const sentencesOf = (folder, takes) =>
+  [...sources(folder)].flatMap((path) => sentencesIn(path, readFileSync(path, 'utf8'), takes));
+
+/** Every sentence of the core and the server that a page may show. */
+export const sentences = () => [
+  ...new Set([...sentencesOf(HEART), ...SERVER.flatMap((folder) => sentencesOf(folder, isAnswer))]),
+];
+
 /** A file of the catalogue. */
 export const catalogueOf = (language) =>
   JSON.parse(readFileSync(join(CATALOGUE, `${language}.json`), 'utf8'));

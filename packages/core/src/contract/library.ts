@@ -84,6 +84,7 @@ export function libraryDifference(
   job: { readonly unit: Unit; readonly coin: Coin; readonly settings: Pick<JobSettings, 'stock'> },
   profile: Profile,
   trim: LibraryTrim,
+  amount: (minor: number, coin: Coin) => string = formatMoney,
 ): string[] {
   const size = (value: number | undefined): string =>
     value === undefined ? 'none' : formatWithUnit(value, job.unit);
@@ -106,7 +107,7 @@ export function libraryDifference(
     job.settings.stock.filter((line) => line.profile === profile.id).map((line) => [line.length, line.price]),
   );
   const money = (minor: number | undefined): string =>
-    minor === undefined ? 'not sold' : formatMoney(minor, job.coin);
+    minor === undefined ? 'not sold' : amount(minor, job.coin);
   const theirs = new Map(trim.lines.map((line) => [line.length, line.price]));
   const lengths = [...new Set([...own.keys(), ...theirs.keys()])].sort((a, b) => a - b);
   return [

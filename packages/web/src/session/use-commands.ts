@@ -31,7 +31,7 @@ import { refusalOf } from './rights.ts';
 import { shownJob } from './shown-job.ts';
 import { newId } from './tab-tag.ts';
 import { useAppDispatch, type State } from './store.ts';
-import { t } from '../words/t.ts';
+import { said, t } from '../words/t.ts';
 
 /**
  * Changes of a job, small and by name. Each is checked, shown at once, and sent in its turn; it answers why it cannot be, or
@@ -99,7 +99,7 @@ export function useCommands(jobId: string): Commands {
       const change = changeBetween(held, { ...held, ...set });
       if (Object.keys(change.set).length === 0) return undefined;
       const shaped = checkShape(LISTS[list], applyChange(held, change).next);
-      if (!shaped.ok) return shaped.issues[0].text;
+      if (!shaped.ok) return said(shaped.issues[0].text);
       const next = { ...settings, [list]: items.map((one) => (one.id === id ? shaped.value : one)) };
       const wrong = fault(next, list === 'profiles');
       if (wrong !== undefined) return wrong;
@@ -114,7 +114,7 @@ export function useCommands(jobId: string): Commands {
     const putItem: Commands['putItem'] = (list, item) => {
       const { settings } = now();
       const shaped = checkShape(LISTS[list], item);
-      if (!shaped.ok) return shaped.issues[0].text;
+      if (!shaped.ok) return said(shaped.issues[0].text);
       const others = (settings[list] as readonly { readonly id: string }[]).filter(
         (one) => one.id !== item.id,
       );
@@ -142,7 +142,7 @@ export function useCommands(jobId: string): Commands {
         name === 'rules' ? houseRulesSchema : choicesSchema,
         applyChange(settings[key] as Fields, change).next,
       );
-      if (!shaped.ok) return shaped.issues[0].text;
+      if (!shaped.ok) return said(shaped.issues[0].text);
       const wrong = fault({ ...settings, [key]: shaped.value });
       if (wrong !== undefined) return wrong;
       void send(label, 'PATCH', `/${name}`, change);

@@ -1,6 +1,7 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { parseLength, type Unit } from '@long-miter/core';
+import { said } from '../words/t.ts';
 
 interface Props {
   readonly label: string;
@@ -18,7 +19,7 @@ export function AskLength({ label, unit, description, action, onLength }: Props)
   const [fault, setFault] = useState<string>();
   const take = (): void => {
     const read = parseLength(text, unit);
-    const wrong = read.ok ? onLength(read.value.value) : read.issues[0].text;
+    const wrong = read.ok ? onLength(read.value.value) : said(read.issues[0].text);
     if (typeof wrong === 'string') setFault(wrong);
     else setText('');
   };

@@ -1,5 +1,6 @@
 import { formatLength, parseLength, parsePosition, type Issue, type Unit } from '@long-miter/core';
 import { CommitField } from './CommitField.tsx';
+import { said } from '../words/t.ts';
 
 interface Props {
   readonly label: string;
@@ -43,7 +44,7 @@ export function LengthField({
       {...(onFocus ? { onFocus } : {})}
       onCommit={(text) => {
         const reading = read(text, unit);
-        if (!reading.ok) return reading.issues[0].text;
+        if (!reading.ok) return said(reading.issues[0].text);
         const { value: length, typed: as } = reading.value;
         // From a mark the tape's text is not the length: the length itself is what is shown.
         return onLength(length, offset === 0 ? as : formatLength(length, unit, { inchParts: 32 }))[0]?.text;

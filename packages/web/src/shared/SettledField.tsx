@@ -13,7 +13,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { FieldScope, halfWritten } from './half-written.ts';
-import { t } from '../words/t.ts';
+import { said, t } from '../words/t.ts';
 
 type Rest = Omit<TextInputProps, 'value' | 'onChange' | 'error' | 'defaultValue' | 'onBlur'>;
 
@@ -36,7 +36,7 @@ export function SettledField<T>({ text, read, onTake, ...rest }: Props<T>) {
   const [own, setOwn] = useState<string | undefined>(kept);
   const [fault, setFault] = useState<string | undefined>(() => {
     const parsed = kept === undefined ? undefined : read(kept);
-    return parsed && !parsed.ok ? parsed.issues[0].text : undefined;
+    return parsed && !parsed.ok ? said(parsed.issues[0].text) : undefined;
   });
   const settle = (): void => {
     if (own === undefined) return;
@@ -46,7 +46,7 @@ export function SettledField<T>({ text, read, onTake, ...rest }: Props<T>) {
       return setOwn(undefined);
     }
     const parsed = read(own);
-    const wrong = parsed.ok ? onTake(parsed.value) : parsed.issues[0].text;
+    const wrong = parsed.ok ? onTake(parsed.value) : said(parsed.issues[0].text);
     setFault(wrong);
     halfWritten.keep(scope, name, wrong === undefined ? undefined : own);
     if (wrong === undefined) setOwn(undefined);

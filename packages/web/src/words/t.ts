@@ -1,6 +1,7 @@
 import i18next from 'i18next';
 import { spoken } from '@long-miter/core';
 import { language, SOURCE, type Language } from './language.ts';
+import { sentencesOf } from './sentences.ts';
 import { vocabularyNow } from './vocabulary.ts';
 import american from './en-US.json' with { type: 'json' };
 
@@ -26,6 +27,7 @@ async function entriesOf(one: Language): Promise<Entries> {
   );
 }
 
+const own = await entriesOf(language);
 const catalogue = i18next.createInstance();
 void catalogue.init({
   lng: language,
@@ -36,7 +38,7 @@ void catalogue.init({
   nsSeparator: false,
   resources: {
     [SOURCE]: { translation: american },
-    ...(language === SOURCE ? {} : { [language]: { translation: await entriesOf(language) } }),
+    ...(language === SOURCE ? {} : { [language]: { translation: own } }),
   },
 });
 
@@ -60,8 +62,20 @@ function entry(text: string, count: number | undefined): string {
   return made;
 }
 
-/** A sentence of the core, which comes as it stands, in the trade's words of now. Names in it are said as words too. */
-export const said = (text: string): string => spoken(text, vocabularyNow());
+const sentence = language === SOURCE ? (text: string) => text : sentencesOf(own);
+
+/** What stands in quotes is a name that somebody gave, or what he wrote. */
+const QUOTED = /("[^"]*")/;
+
+/**
+ * A sentence of the core or the server, which comes as it stands, in the language of the page and the trade's words of now.
+ * Names that are not in quotes are said as words too.
+ */
+export const said = (text: string): string =>
+  sentence(text)
+    .split(QUOTED)
+    .map((part, index) => (index % 2 === 1 ? part : spoken(part, vocabularyNow())))
+    .join('');
 
 const shown = (value: Value): string =>
   typeof value === 'number' ? figures.format(value) : typeof value === 'string' ? value : '';

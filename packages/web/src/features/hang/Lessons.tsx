@@ -11,7 +11,7 @@ import {
   type Shop,
   type ShopLog,
 } from '@long-miter/core';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -120,7 +120,7 @@ export function Lessons({ file, shop, log }: Props) {
                 <Table.Td>{one.tag}</Table.Td>
                 <Table.Td>{formatWithUnit(one.asked, unit)}</Table.Td>
                 <Table.Td>{formatWithUnit(one.is, unit)}</Table.Td>
-                <Table.Td>{one.why}</Table.Td>
+                <Table.Td>{said(one.why)}</Table.Td>
               </Table.Tr>
             ))}
           </Table.Tbody>

@@ -12,7 +12,7 @@ import {
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
 import { language } from '../../words/language.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 /** Charts are fetched when the log is opened. */
 const Lessons = lazy(async () => ({ default: (await import('./Lessons.tsx')).Lessons }));
@@ -26,7 +26,7 @@ interface Props {
 }
 
 /** What an event says, in a line. */
-function said(event: LogEvent, unit: Unit): string {
+function eventText(event: LogEvent, unit: Unit): string {
   const length = (value: number): string => formatWithUnit(value, unit);
   switch (event.kind) {
     case 'stick-taken':
@@ -219,10 +219,10 @@ export function LogView({ job, file, session, shop, onClose }: Props) {
                     })}
                   </Table.Td>
                   <Table.Td style={gone.has(event.id) ? { textDecoration: 'line-through' } : undefined}>
-                    {said(event, job.unit)}
+                    {eventText(event, job.unit)}
                     {wrong.has(event.id) && (
                       <Text size="sm" style={{ color: 'var(--lm-bad)' }}>
-                        ▲ {wrong.get(event.id)}
+                        ▲ {said(wrong.get(event.id) ?? '')}
                       </Text>
                     )}
                   </Table.Td>

@@ -22,7 +22,7 @@ import { TrimsEditor } from './TrimsEditor.tsx';
 import { WatchList } from './WatchList.tsx';
 import { jointText, partText } from '../../shared/joint-words.ts';
 import { moneyText } from '../../words/money.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -114,7 +114,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                 )}
                 {roomWatch.map((one, index) => (
                   <Text key={`${one.code}${index}`} size="sm" style={{ color: 'var(--lm-assumed)' }}>
-                    ▲ {one.text}
+                    ▲ {said(one.text)}
                   </Text>
                 ))}
               </div>

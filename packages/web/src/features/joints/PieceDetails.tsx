@@ -89,7 +89,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
             <Text fw={650}>{endText(piece[side])}</Text>
             <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />
             <Text size="sm" c="dimmed">
-              {settingText(piece[side].saw, profile)}
+              {said(settingText(piece[side].saw, profile))}
             </Text>
           </section>
         ))}
@@ -106,7 +106,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       <SplicePlaces piece={piece} room={room} quick={quick} unit={unit} edit={edit} />
       {watch.map((one) => (
         <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
-          ▲ {one.text}
+          ▲ {said(one.text)}
         </Text>
       ))}
     </Stack>

@@ -27,7 +27,7 @@ import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { LoopsEditor } from './LoopsEditor.tsx';
 import { trimWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -74,7 +74,7 @@ export function TrimsEditor({ job, survey, edit }: Props) {
         }
         onCommit={(text) => {
           const read = text.trim() === '' ? undefined : parseLength(text, unit);
-          if (read && !read.ok) return read.issues[0].text;
+          if (read && !read.ok) return said(read.issues[0].text);
           const wrong = edit(({ ceilingHeight: _old, ...now }) =>
             read?.ok ? { ...now, ceilingHeight: read.value.value } : now,
           )[0]?.text;

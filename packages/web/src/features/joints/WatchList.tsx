@@ -9,7 +9,7 @@ import {
 } from '@long-miter/core';
 import { useSheet } from '../../session/use-sheet.ts';
 import { Typeset } from '../../shared/Figure.tsx';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly opened: boolean;
@@ -55,10 +55,10 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
                     }}
                   >
                     <span>
-                      ▲ <Typeset text={one.text} />
+                      ▲ <Typeset text={said(one.text)} />
                     </span>
                     <span className="watch-why">
-                      {why} {what}
+                      {said(why)} {said(what)}
                     </span>
                   </UnstyledButton>
                   {one.code === 'pipes-splice' && <BehindPipes job={job} watch={one} />}

@@ -35,7 +35,7 @@ import { listOpenings, type Listed } from './openings-of.ts';
 import { PartList } from './PartList.tsx';
 import { Remedies } from './Remedies.tsx';
 import { openingShort } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -156,8 +156,8 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
       </div>
       {watch.map((one) => (
         <div key={one.code + one.text} className="opening-watch">
-          <Text size="sm" title={adviceFor(one.code, job.vocabulary).why}>
-            ▲ <Typeset text={one.text} />
+          <Text size="sm" title={said(adviceFor(one.code, job.vocabulary).why)}>
+            ▲ <Typeset text={said(one.text)} />
           </Text>
           {one.code === 'clearance' && (
             <Remedies

@@ -11,6 +11,7 @@ import {
 } from '@long-miter/core';
 import { useCommitted } from '../../shared/CommitField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
+import { said } from '../../words/t.ts';
 
 interface Props {
   readonly field: OpeningField;
@@ -49,7 +50,7 @@ export const SheetCell = memo(function SheetCell(props: Props) {
     takes: field.reads === 'degrees' ? undefined : TAKES,
     onCommit: (written) => {
       const read = readOpeningFigure(field, written, unit);
-      if (!read.ok) return read.issues[0].text;
+      if (!read.ok) return said(read.issues[0].text);
       return edit(
         (survey) => {
           const now = survey.walls[wallIndex]?.openings?.find((one) => one.id === opening.id);

@@ -161,13 +161,13 @@ export function StickSheet({
               <td>
                 {t('from {from}, on the {edge}', {
                   from: said(step.mark.from),
-                  edge: step.mark.edge,
+                  edge: said(step.mark.edge),
                 })}
               </td>
               <td>
-                {settingText(step.saw, step.profile)}
+                {said(settingText(step.saw, step.profile))}
                 {notes.map((note) => (
-                  <div key={note}>{note}</div>
+                  <div key={note}>{said(note)}</div>
                 ))}
               </td>
             </tr>
@@ -228,7 +228,7 @@ function OpeningSheets({ file, plan, head }: Pick<Props, 'file' | 'plan'> & { he
                     <tr key={piece.id}>
                       <td>☐ {piece.label}</td>
                       <td>
-                        {partWords(piece.role, piece.place)}
+                        {said(partWords(piece.role, piece.place))}
                         {piece.side === 'other' ? t(', other side') : ''}
                       </td>
                       <td>
@@ -279,9 +279,9 @@ function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
               <td>
                 <b className="whole">{line.length}</b>
               </td>
-              <td>{line.ends}</td>
+              <td>{said(line.ends)}</td>
               <td>
-                {profile.name}, {edgeNames(profile).near}
+                {profile.name}, {said(edgeNames(profile).near)}
               </td>
               <td>{line.piece.order}</td>
               <td>

@@ -85,7 +85,7 @@ export function CutCard({
             ? t('{end} end', { end: step.end })
             : piece.opening === undefined
               ? t('closing')
-              : partWords(piece.role, piece.place)}
+              : said(partWords(piece.role, piece.place))}
         </span>
         <span className="cut-name" data-testid="profile">
           <span>
@@ -115,12 +115,12 @@ export function CutCard({
           <div className="cut-notes">
             {(step.held ? [] : cutNotes(step, machine, unit, vocabulary)).map((note) => (
               <Text key={note} size="md">
-                <Typeset text={note} />
+                <Typeset text={said(note)} />
               </Text>
             ))}
             {warnings.map((text) => (
               <Text key={text} size="md" fw={600} role="note" style={{ color: 'var(--lm-bad)' }}>
-                ▲ {text}
+                ▲ {said(text)}
               </Text>
             ))}
           </div>
@@ -198,7 +198,7 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
 
 const parseFault = (text: string, unit: Unit): string | undefined => {
   const read = parseLength(text, unit);
-  return read.ok ? undefined : read.issues[0].text;
+  return read.ok ? undefined : said(read.issues[0].text);
 };
 
 /** Where it is marked and how the saw is set. */
@@ -318,11 +318,11 @@ function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
       <Text className="cut-keep">{t('not on this saw')}</Text>
       {(step.saw.why ?? []).map((one) => (
         <Text key={`${one.way} ${one.lacks} ${one.side ?? ''}`} size="lg">
-          <Typeset text={lackText(one, (length) => formatWithUnit(length, unit))} />
+          <Typeset text={said(lackText(one, (length) => formatWithUnit(length, unit)))} />
         </Text>
       ))}
       <Text size="lg" fw={650}>
-        {t('{what}cuts.', { what: adviceFor('beyond-saw', vocabulary).what })}
+        {t('{what}cuts.', { what: said(adviceFor('beyond-saw', vocabulary).what) })}
       </Text>
     </div>
   );

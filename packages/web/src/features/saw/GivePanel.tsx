@@ -16,7 +16,7 @@ import {
 import { useWhyNot } from '../../session/rights.ts';
 import type { ShopSession } from '../../session/shop.ts';
 import { useNextIssue } from './use-next-issue.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -137,7 +137,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
               </Text>
               {faults.hard.map((one) => (
                 <Text key={one.text} style={{ color: 'var(--lm-bad)' }}>
-                  ▲ {one.text}
+                  ▲ {said(one.text)}
                 </Text>
               ))}
               <Text size="sm" c="dimmed">
@@ -154,7 +154,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
                     key={acceptedName(one)}
                     checked={accepted.has(acceptedName(one))}
                     onChange={() => setAccepted(toggle(accepted, acceptedName(one)))}
-                    label={one.text}
+                    label={said(one.text)}
                   />
                 ))}
               </Stack>

@@ -13,7 +13,7 @@ import {
 import { CommitField } from '../../shared/CommitField.tsx';
 import type { ShopSession } from '../../session/shop.ts';
 import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 type What = (typeof MISCUTS)[number];
 
@@ -46,7 +46,7 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
   }, [reused, onClose]);
   if (!piece) return null;
   // Only what is noted is said: until then the cut behind is still the one of this piece.
-  const said = piece.state === 'spoilt' || reused;
+  const isNoted = piece.state === 'spoilt' || reused;
   const good = usable ?? (what === 'short' ? undefined : 0);
   const note = (): void => {
     const noted = session.note({
@@ -58,10 +58,10 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
     if (noted) setSaying(true);
   };
   const again = shop.pieces.findLast((one) => one.stem === piece.stem);
-  const offers = said && usable !== undefined ? reusableFor(shop, piece, usable).slice(0, 4) : [];
+  const offers = isNoted && usable !== undefined ? reusableFor(shop, piece, usable).slice(0, 4) : [];
   return (
     <Modal opened onClose={onClose} size="lg" title={<Text fw={650}>{t('Not good')}</Text>}>
-      {said ? (
+      {isNoted ? (
         <Stack gap={12}>
           <Text fz={22} fw={650}>
             {t('Write ✕ on {tag}.', { tag: piece.tag })}
@@ -139,7 +139,7 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
               onCommit={(text) => {
                 if (text.trim() === '') return void setUsable(undefined);
                 const read = parseLength(text, unit);
-                if (!read.ok) return read.issues[0].text;
+                if (!read.ok) return said(read.issues[0].text);
                 setUsable(read.value.value);
                 return undefined;
               }}

@@ -12,7 +12,7 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Typeset } from '../../shared/Figure.tsx';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly stick: WorkStick;
@@ -68,7 +68,7 @@ export function TakeCard({ stick, letter, file, shop, onTaken, below }: Props) {
           onCommit={(text) => {
             if (text.trim() === '') return void setMeasured(undefined);
             const read = parseLength(text, unit);
-            if (!read.ok) return read.issues[0].text;
+            if (!read.ok) return said(read.issues[0].text);
             setMeasured(read.value.value);
             return undefined;
           }}

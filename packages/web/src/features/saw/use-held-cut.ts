@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { settingText, type CutStep, type SawTask } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 type CutTask = Extract<SawTask, { kind: 'cut' }>;
 
@@ -55,9 +55,9 @@ export function insteadWords(held: SawTask, instead: SawTask): string {
   if (instead.kind === 'cut' && keyOf(instead) === keyOf(held)) {
     const [was, is] = [held.step, instead.step];
     // What one sees to be otherwise: the mark, else how the saw is set.
-    const said = (step: CutStep): string =>
-      was.mark.text === is.mark.text ? settingText(step.saw, step.profile) : step.mark.text;
-    return t('Stop: {tag} was given anew: {said} → {now}', { tag, said: said(was), now: said(is) });
+    const shown = (step: CutStep): string =>
+      was.mark.text === is.mark.text ? said(settingText(step.saw, step.profile)) : step.mark.text;
+    return t('Stop: {tag} was given anew: {was} → {now}', { tag, was: shown(was), now: shown(is) });
   }
   return t('Stop: {tag} is not what is asked for now', { tag });
 }

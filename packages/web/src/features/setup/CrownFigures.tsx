@@ -12,7 +12,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly profile: Profile;
@@ -70,7 +70,7 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
   };
   const faults = FIELDS.flatMap((field) => {
     const one = read[field];
-    return one.ok ? [] : [`${LABELS[field]} ${one.issues[0].text}`];
+    return one.ok ? [] : [`${LABELS[field]} ${said(one.issues[0].text)}`];
   });
   const value = (field: Field): number | undefined => {
     const one = read[field];
@@ -85,7 +85,7 @@ export function CrownFigures({ profile, unit, onTake }: Props) {
           drop: value('drop'),
           projection: value('projection'),
         });
-  const wrong = fault ?? faults[0] ?? (figures && !figures.ok ? figures.issues[0].text : undefined);
+  const wrong = fault ?? faults[0] ?? (figures && !figures.ok ? said(figures.issues[0].text) : undefined);
   const shown: Profile | undefined = figures?.ok
     ? {
         ...profile,

@@ -17,7 +17,8 @@ import { newId } from '../../session/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { trimWord } from '../../shared/code-words.ts';
 import { dayHere } from '../../words/days.ts';
-import { t } from '../../words/t.ts';
+import { moneyText } from '../../words/money.ts';
+import { said, t } from '../../words/t.ts';
 
 const today = (): string => dayHere(new Date());
 
@@ -28,7 +29,7 @@ export function ProfileInLibrary({ job, profile }: { readonly job: JobRecord; re
   const { setItem, replaceStock } = useCommands(job.id);
   const notLead = useWhyNot('lead') !== undefined;
   const theirs = inLibrary(trims, job.unit, profile);
-  const otherwise = theirs ? libraryDifference(job, profile, theirs) : [];
+  const otherwise = theirs ? libraryDifference(job, profile, theirs, moneyText).map(said) : [];
   const keepIt = (): void =>
     void keep(libraryTrimOf(job, profile, theirs?.id ?? newId(), today())).then((done) => {
       if (done.error) notifications.show({ color: 'red', message: errorOf(done.error).detail });

@@ -36,7 +36,7 @@ import { AssumedLine } from './AssumedLine.tsx';
 import { Sticks, type StickHand } from './Sticks.tsx';
 import { BuyList, Headline, ThumbLine, Verdict, Working } from './Summary.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -89,7 +89,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
     const target = plan.sticks.find((stick) => stick.id === stickId);
     if (target?.cut !== undefined) return say(t('That stick has been cut already'));
     const moved = movePiece(file, plan, pins, pieceId, stickId);
-    if (!moved.ok) return say(moved.issues[0].text);
+    if (!moved.ok) return say(said(moved.issues[0].text));
     pinAsIn(moved.value);
   };
   const notCut = async (id: string): Promise<void> => {
@@ -157,13 +157,14 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         {working && <Working job={job} coin={coin} onCancel={cancel} />}
         {plan && !working && <Verdict plan={plan} job={job} />}
         {shown && <ThumbLine job={file} plan={shown} />}
-        {[...issues.map((issue) => issue.text), ...new Set(shown?.refused.map((one) => one.text))].map(
-          (text) => (
-            <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
-              {text}
-            </Text>
-          ),
-        )}
+        {[
+          ...issues.map((issue) => said(issue.text)),
+          ...new Set(shown?.refused.map((one) => said(one.text))),
+        ].map((text) => (
+          <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
+            {text}
+          </Text>
+        ))}
         {pins.length > 0 && (
           <Button
             size="compact-md"

@@ -12,7 +12,7 @@ import { Fragment, useEffect, useState } from 'react';
 import { Typeset } from '../../shared/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { useAppSelector } from '../../session/store.ts';
-import { moneyText } from '../../words/money.ts';
+import { amountsIn, moneyText } from '../../words/money.ts';
 import { said, t } from '../../words/t.ts';
 
 /** What to buy, what it costs, what is wasted, and why it cannot be less. */
@@ -139,7 +139,7 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
             {plan.bounds.length > 1
               ? `${job.settings.profiles.find((one) => one.id === bound.profile)?.name ?? bound.profile}: `
               : ''}
-            {bound.why === undefined ? '' : said(bound.why)}
+            {bound.why === undefined ? '' : amountsIn(said(bound.why), plan.coin)}
           </Text>
         ))}
       </details>

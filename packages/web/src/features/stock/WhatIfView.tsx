@@ -85,7 +85,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         ) : (
           (refused.length === 0
             ? [t('The cut plan is being worked out.')]
-            : refused.map((one) => one.text)
+            : refused.map((one) => said(one.text))
           ).map((text) => (
             <Text key={text} c="dimmed">
               {text}
@@ -132,7 +132,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
                 ))}
             {found.issues.map((issue) => (
               <Text key={issue.text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
-                {issue.text}
+                {said(issue.text)}
               </Text>
             ))}
             {found.plan && (

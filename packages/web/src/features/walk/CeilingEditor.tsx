@@ -11,7 +11,7 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly unit: Unit;
@@ -34,7 +34,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
       text={typed[at(key)] ?? (wall.ceiling?.[key] === undefined ? '' : String(wall.ceiling[key]))}
       onCommit={(text) => {
         const read = text.trim() === '' ? undefined : parseSignedAngle(text);
-        if (read && !read.ok) return read.issues[0].text;
+        if (read && !read.ok) return said(read.issues[0].text);
         return edit(
           (survey) => {
             const { [key]: _old, ...others } = survey.walls[index]?.ceiling ?? {};
@@ -59,7 +59,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
         text={held ? formatLength(held.height, unit, { inchParts: 32 }) : ''}
         onCommit={(text) => {
           const parsed = text.trim() === '' ? undefined : parseLength(text, unit);
-          if (parsed && !parsed.ok) return parsed.issues[0].text;
+          if (parsed && !parsed.ok) return said(parsed.issues[0].text);
           const others = read.filter((one) => one !== held);
           const next = parsed?.ok ? [...others, { at: place, height: parsed.value.value }] : others;
           return edit((survey) =>
@@ -96,7 +96,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
           }
           onCommit={(text) => {
             const read = text.trim() === '' ? undefined : parseLength(text, unit);
-            if (read && !read.ok) return read.issues[0].text;
+            if (read && !read.ok) return said(read.issues[0].text);
             return edit(
               (survey) => setOfWall(survey, index, 'ceilingLength', read?.ok ? read.value.value : undefined),
               { typed: { at: at('ceilingLength'), text: text.trim() } },
@@ -151,7 +151,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
               text={formatLength(Math.abs(one[key]), unit, { inchParts: 32 })}
               onCommit={(text) => {
                 const read = parseLength(text, unit);
-                if (!read.ok) return read.issues[0].text;
+                if (!read.ok) return said(read.issues[0].text);
                 const sign = key === 'depth' && one.depth < 0 ? -1 : 1;
                 return change(i, { [key]: sign * read.value.value })[0]?.text;
               }}

@@ -16,7 +16,7 @@ import {
 import { CommitField } from '../../shared/CommitField.tsx';
 import { Readings } from './Readings.tsx';
 import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly corner: Corner;
@@ -50,7 +50,7 @@ export function CornerDetails(props: Props) {
       onCommit={(text) => {
         const empty = text.trim() === '';
         const read = empty ? { ok: true as const, value: 0 } : parseSignedAngle(text);
-        if (!read.ok) return read.issues[0].text;
+        if (!read.ok) return said(read.issues[0].text);
         return edit(
           (survey) =>
             key === 'lean/left'
@@ -97,7 +97,7 @@ export function CornerDetails(props: Props) {
             text={typed[at('radius')] ?? formatLength(radius, unit, { inchParts: 32 })}
             onCommit={(text) => {
               const read = parseLength(text, unit);
-              if (!read.ok) return read.issues[0].text;
+              if (!read.ok) return said(read.issues[0].text);
               return edit(
                 (survey) =>
                   setForm(survey, index, { ...corner.form, radius: read.value.value } as Corner['form']),

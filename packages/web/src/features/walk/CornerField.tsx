@@ -3,7 +3,7 @@ import { memo, useState } from 'react';
 import type { Corner, Issue, Unit } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import { derivedText, kindOf, READING_KINDS, readReading, textOf, type ReadingKind } from './readings.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly number: number;
@@ -32,7 +32,7 @@ export const CornerField = memo(function CornerField({
   const assumed = corner.reading.as === 'assumed';
   const take = (text: string, as: ReadingKind): string | undefined => {
     const reading = readReading(as, text, unit);
-    if (!reading.ok) return reading.issues[0].text;
+    if (!reading.ok) return said(reading.issues[0].text);
     const fault = onReading(reading.value, text.trim())[0]?.text;
     if (fault === undefined) setChosen(undefined);
     return fault;

@@ -11,7 +11,7 @@ import {
 } from '@long-miter/core';
 import { CommitField } from '../../shared/CommitField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly opening: Opening;
@@ -51,7 +51,7 @@ export function OpeningMore({ opening, unit, profiles, typed, index, edit }: Pro
         text={typed[at] ?? (value === undefined ? '' : formatLength(value, unit, { inchParts: 32 }))}
         onCommit={(text) => {
           const read = text.trim() === '' ? undefined : parseLength(text, unit);
-          if (read && !read.ok) return read.issues[0].text;
+          if (read && !read.ok) return said(read.issues[0].text);
           return edit(
             (survey) => changeOpening(survey, index, id, { [key]: read?.ok ? read.value.value : undefined }),
             { typed: { at, text: text.trim() } },

@@ -25,7 +25,7 @@ import { TAB_TAG } from '../../session/tab-tag.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { later } from '../../words/later.ts';
 import { choices, OPENING_CODES, openingWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly unit: Unit;
@@ -170,10 +170,10 @@ const NewOpening = memo(function NewOpening({
     const head = parseLength(texts.head, unit);
     const sill = window ? parsePosition(texts.sill, unit) : undefined;
     const found: typeof faults = {};
-    if (!at.ok) found.at = at.issues[0].text;
-    if (!width.ok) found.width = width.issues[0].text;
-    if (!head.ok) found.head = head.issues[0].text;
-    if (sill && !sill.ok) found.sill = sill.issues[0].text;
+    if (!at.ok) found.at = said(at.issues[0].text);
+    if (!width.ok) found.width = said(width.issues[0].text);
+    if (!head.ok) found.head = said(head.issues[0].text);
+    if (sill && !sill.ok) found.sill = said(sill.issues[0].text);
     const overCasing = fixed && casing !== undefined;
     const clear =
       at.ok && width.ok
@@ -252,7 +252,7 @@ const NewOpening = memo(function NewOpening({
           : issue.at.endsWith('/headHeight')
             ? 'head'
             : 'at';
-      found[field] = issue.text;
+      found[field] = said(issue.text);
     }
     setFaults(found);
   };

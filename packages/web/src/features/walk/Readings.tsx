@@ -65,7 +65,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
   };
   const add = (): void => {
     const value = read();
-    if (!value.ok) return setFault(value.issues[0].text);
+    if (!value.ok) return setFault(said(value.issues[0].text));
     editSheet((sheet) => {
       // The one in use becomes the first of the list, so that nothing that was read is lost.
       const first = list.length === 0 ? keepReading(sheet, at, current) : sheet;

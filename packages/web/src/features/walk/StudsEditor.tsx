@@ -4,7 +4,7 @@ import { formatLength, parsePosition, setStuds, type Unit, type Wall } from '@lo
 import { CommitField } from '../../shared/CommitField.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 /** Studs of a wall by the first one and their spacing, or one by one. */
 export const StudsEditor = memo(function StudsEditor({
@@ -41,7 +41,7 @@ export const StudsEditor = memo(function StudsEditor({
               const places: number[] = [];
               for (const part of text.split(/[,;]/).filter((one) => one.trim() !== '')) {
                 const read = parsePosition(part, unit);
-                if (!read.ok) return read.issues[0].text;
+                if (!read.ok) return said(read.issues[0].text);
                 places.push(read.value.value);
               }
               if (places.length === 0) return t('write at least one, or forget the studs');

@@ -18,7 +18,7 @@ import { TAB_TAG } from '../../session/tab-tag.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { EditSurvey } from '../../session/use-sheet.ts';
 import { choices, pointWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 type Point = NonNullable<Wall['points']>[number];
 type Furniture = NonNullable<Wall['furniture']>[number];
@@ -133,7 +133,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
                     ),
                   )[0]?.text;
                 const read = parsePosition(text, unit);
-                if (!read.ok) return read.issues[0].text;
+                if (!read.ok) return said(read.issues[0].text);
                 return setPoints(
                   points.map((one, k) => (k === i ? { ...one, [key]: read.value.value } : one)),
                 )[0]?.text;
@@ -193,7 +193,7 @@ export function ThingsEditor({ unit, wall, index, typed, edit }: Props) {
               text={formatLength(item[key], unit, { inchParts: 32 })}
               onCommit={(text) => {
                 const read = parsePosition(text, unit);
-                if (!read.ok) return read.issues[0].text;
+                if (!read.ok) return said(read.issues[0].text);
                 return setFurniture(
                   furniture.map((one, k) => (k === i ? { ...one, [key]: read.value.value } : one)),
                 )[0]?.text;

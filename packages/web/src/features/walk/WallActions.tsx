@@ -15,7 +15,7 @@ import {
 } from '@long-miter/core';
 import { TAB_TAG } from '../../session/tab-tag.ts';
 import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import { said, t } from '../../words/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -35,7 +35,7 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
   const wall = survey.walls[index]!;
   const place = (): number | undefined => {
     const read = parseLength(at, unit);
-    if (!read.ok) return void setFaults({ at: read.issues[0].text });
+    if (!read.ok) return void setFaults({ at: said(read.issues[0].text) });
     if (!isFree(wall, read.value.value))
       return void setFaults({ at: t('must lie inside the wall, and in no opening or built-in') });
     return read.value.value;
@@ -44,21 +44,21 @@ export function WallActions({ survey, index, unit, edit, editSheet, onSelect }: 
     const x = place();
     if (x === undefined) return;
     const issue = edit((now) => splitWall(now, index, x, TAB_TAG))[0];
-    setFaults(issue ? { at: issue.text } : {});
+    setFaults(issue ? { at: said(issue.text) } : {});
     if (!issue) setAt('');
   };
   const jog = (): void => {
     const x = place();
     if (x === undefined) return;
     const deep = parseLength(depth, unit);
-    if (!deep.ok) return setFaults({ depth: deep.issues[0].text });
+    if (!deep.ok) return setFaults({ depth: said(deep.issues[0].text) });
     const issue = editSheet((sheet) => {
       const made = insertJog(sheet.survey, index, x, deep.value.value, way, TAB_TAG);
       // An outside corner has no "assumed" form in the job file: it is put on the list instead.
       const list = Object.fromEntries(made.assumed.map((id) => [cornerAt(id), t('taken as 90 outside')]));
       return putOnList({ ...sheet, survey: made.survey }, list);
     })[0];
-    setFaults(issue ? { at: issue.text } : {});
+    setFaults(issue ? { at: said(issue.text) } : {});
     if (!issue) {
       setAt('');
       setDepth('');
