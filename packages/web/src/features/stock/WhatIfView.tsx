@@ -42,7 +42,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
   const records = useCutRecords(job.id, file);
   const earlier = useAppSelector((state) => state.plan.before);
   const before = useMemo(() => sticksOfPlan(earlier), [earlier]);
-  const { found, ask, stop } = useVariation(file, pins, records, before);
+  const { found, outdated, ask, stop } = useVariation(file, pins, records, before);
   const coin = useMemo(() => coinOfJob(file), [file]);
   const refused = useAppSelector((state) => state.plan.issues);
   return (
@@ -99,7 +99,13 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         tabIndex={0}
         style={{ padding: '8px 12px' }}
       >
-        {!found && <Text c="dimmed">{t('Ask a question on the left: its plan appears here.')}</Text>}
+        {!found && (
+          <Text c="dimmed" role="status">
+            {outdated
+              ? t('The job was changed meanwhile, so the answer is gone: ask again.')
+              : t('Ask a question on the left: its plan appears here.')}
+          </Text>
+        )}
         {found && (
           <>
             <Group justify="space-between">

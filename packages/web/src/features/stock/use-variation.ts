@@ -32,10 +32,14 @@ export function useVariation(
   before: readonly StickPin[],
 ): {
   readonly found: VariedPlan | undefined;
+  /** An answer was taken away: the job has changed since it was asked for. */
+  readonly outdated: boolean;
   readonly ask: (variation: Variation) => void;
   readonly stop: () => void;
 } {
   const [found, setFound] = useState<VariedPlan>();
+  const [outdated, setOutdated] = useState(false);
+  const asked = useRef(false);
   const worker = useRef<Worker | undefined>(undefined);
   const end = useCallback(() => {
     worker.current?.terminate();
@@ -45,6 +49,8 @@ export function useVariation(
   useEffect(() => {
     end();
     setFound(undefined);
+    setOutdated(asked.current);
+    asked.current = false;
   }, [job, end]);
   useEffect(() => end, [end]);
   const ask = useCallback(
@@ -54,6 +60,8 @@ export function useVariation(
       const own = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' });
       worker.current = own;
       const began = performance.now();
+      asked.current = true;
+      setOutdated(false);
       setFound({ variation, job: varied.job, plan: undefined, final: false, issues: [], progress: {} });
       own.onmessage = ({ data }: MessageEvent<PlanMessage>) =>
         setFound((before) => {
@@ -95,5 +103,5 @@ export function useVariation(
     end();
     setFound((before) => before && { ...before, final: true });
   }, [end]);
-  return { found, ask, stop };
+  return { found, outdated, ask, stop };
 }
