@@ -12,9 +12,11 @@ import type { CutModel } from './shapes.ts';
 /** Most ways to divide all walls together, by a relaxation's worths and by lengths alone. */
 const MOST_DIVISIONS = 120_000;
 const NEAR_DIVISIONS = 20_000;
-/** Steps of the search: some tenths of a second by lengths alone, more with a relaxation's worths. */
+/** Steps of the search: a tenth of a second by lengths alone, a second or two with a relaxation's worths. */
 const STEPS = 1.2e6;
 const STEPS_BY_WORTH = 4e7;
+/** By lengths where a relaxation comes after it: it is quicker than many more. */
+export const FEW_STEPS = 2e5;
 /** How far above the least cost there can be plans are looked for, step by step: near it hardly anything has to be tried. */
 const REACH = [0.004, 0.007, 0.01, 0.015, 0.02, 0.03, 0.045, 0.07, 0.12, 0.25, Infinity] as const;
 /** With a relaxation's worths a step from one limit to the next is at least such a part of the cost, and of the way so far. */
@@ -59,12 +61,14 @@ function tried<T>(run: () => T, onNoBound?: () => void): T | undefined {
 /**
  * The true optimum of a small problem in which nothing but cost is weighed: cost, then number of sticks.
  * @param atLeast the next cost that a plan can have at all
+ * @param steps after which it is given up
  * @returns `impossible` where no plan exists; undefined where there is too much to try
  */
 export function solveByCompletion(
   model: CutModel,
   stop = (): boolean => false,
   atLeast: (bound: number) => number = (bound) => bound,
+  steps = STEPS,
 ): Filled | 'impossible' | undefined {
   const plain = plainOf(model);
   const walls = plain && wallWays(model, MOST_DIVISIONS);
@@ -72,7 +76,7 @@ export function solveByCompletion(
   if (walls.some((ways) => ways.length === 0)) return 'impossible';
   return tried(() => {
     const worths = byLength(model, plain.length);
-    const completion = new Completion(model, plain, worths, { steps: STEPS, fewest: true, stop });
+    const completion = new Completion(model, plain, worths, { steps, fewest: true, stop });
     const { base, lowest } = completion.lowest(walls);
     let limit = -Infinity;
     for (const reach of REACH) {

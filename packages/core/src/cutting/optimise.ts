@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../base/index.ts';
-import { solveByCompletion } from './few-pieces.ts';
+import { FEW_STEPS, solveByCompletion } from './few-pieces.ts';
 import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
@@ -147,6 +147,7 @@ function searchModel(
       model,
       () => search.left() <= 0,
       (bound) => search.roundUp(bound),
+      solver ? FEW_STEPS : undefined,
     ) ?? (model.weighed || !solver ? solveSmall(model) : undefined);
   if (small === 'impossible') return { impossible: true, early: false };
   if (small) {
