@@ -1,6 +1,7 @@
 import { api } from '../api/api.ts';
 import { bringOldDrafts } from './kept.ts';
 import { callHeard } from './outbox-slice.ts';
+import { watchGoing } from './on-the-way.ts';
 import { outbox } from './outbox.ts';
 import { saveRoom } from './save-room.ts';
 import { eventsTaken } from './shop.ts';
@@ -9,6 +10,7 @@ import type { Store } from './store.ts';
 
 /** Starts what goes on whatever screen is shown: what an earlier version kept is brought here, and changes are sent. */
 export async function startSession(store: Store): Promise<void> {
+  watchGoing();
   await bringOldDrafts().catch((error: unknown) =>
     console.error('what an earlier version kept could not be read', error),
   );

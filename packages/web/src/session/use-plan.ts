@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { pinOf, type CutRecord, type JobFile, type PlanFile, type StickPin } from '@long-miter/core';
+import { inTurn } from './on-the-way.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import type { PlanMessage, PlanRequest } from '../workers/plan-messages.ts';
 import {
@@ -68,15 +69,21 @@ export function usePlan(
       worker.current = own;
       const began = performance.now();
       dispatch(planStarted({ job, key, at: began }));
-      own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
-        if (data.kind === 'progress')
-          return void dispatch(planProgressed({ ...data, at: performance.now() - began }));
+      const turn = inTurn();
+      const hear = (data: PlanMessage, at: number): void => {
+        // What comes late from a worker that was ended is of a job that is another by now.
+        if (worker.current !== own) return;
+        if (data.kind === 'progress') return void dispatch(planProgressed({ ...data, at }));
         if (data.kind === 'refused' || data.final) end();
         dispatch(
           data.kind === 'plan'
             ? planned({ key, plan: data.plan, final: data.final })
             : planRefused({ key, issues: data.issues.map((issue) => ({ ...issue, text: t(issue.text) })) }),
         );
+      };
+      own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {
+        const at = performance.now() - began;
+        turn(() => hear(data, at));
       };
       own.onerror = () =>
         dispatch(
