@@ -10,7 +10,7 @@ beforeEach(() => {
   jest.advanceTimersByTime(++minutes * 60_000);
   document.body.innerHTML = '<a href="#stock"><span>Stock</span></a><button>Set-up</button>';
 });
-afterEach(() => jest.useRealTimers());
+afterEach(() => void jest.useRealTimers());
 
 const press = (selector: string) =>
   document
