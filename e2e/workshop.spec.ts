@@ -178,6 +178,46 @@ test('a trip is given, cut, spoilt, planned anew and hung; a reload and an hour 
   await expect(page.getByText(`${sent} sent again, to be 101 1/2 in`)).toBeVisible();
 });
 
+for (const [device, width, height] of [
+  ['a tablet', 1280, 800],
+  ['a tablet upright', 820, 1180],
+  ['a phone', 390, 844],
+] as const)
+  test(`on ${device} what is pressed at the saw stands in one place, and nothing lies under it`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height });
+    const id = await openJob(page);
+    await press(page, 'Give to the saw');
+    await press(page, /^Give \d+ pieces/);
+    const place = async (name: string | RegExp) => {
+      const button = page.getByRole('button', { name });
+      await expect(button).toBeVisible();
+      return button.boundingBox();
+    };
+    const taken = await place(/^Taken/);
+    expect(taken!.y + taken!.height).toBeGreaterThan(height - 20);
+    await press(page, /^Taken/);
+    expect(await place('It is cut')).toEqual(taken);
+    await expect(page.locator('footer.foot')).toBeHidden();
+    await press(page, 'It is cut');
+    await expect(end(page)).toHaveText('right end');
+    await press(page, 'It is cut');
+    expect(await place('Written')).toEqual(taken);
+    // What comes up above the card, as a wall is measured anew, moves it no more.
+    const { rooms } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as {
+      rooms: { version: number; name: string; survey: typeof room; typed: object; notes: object }[];
+    };
+    const { version, name, survey, typed, notes } = rooms[0]!;
+    const walls = survey.walls.map((wall) => ({ ...wall, length: wall.length === 60 ? 58 : 103 }));
+    const put = await page.request.put(`/api/jobs/${id}/rooms/den`, {
+      data: { version, name, survey: { ...survey, walls }, typed, notes },
+    });
+    expect(put.ok()).toBe(true);
+    await expect(page.getByText(/planned otherwise since it was given/)).toBeVisible({ timeout: 20_000 });
+    expect(await place('Written')).toEqual(taken);
+  });
+
 test('labels come out one to a page in their size; what was ticked on paper is entered in one go', async ({
   page,
 }) => {
