@@ -1,7 +1,8 @@
 import { numbersFrom } from '../base/index.ts';
 import { attainableCosts, type Counts } from './attainable.ts';
 import { dive } from './dive.ts';
-import { Master, type CountOf, type Ranges } from './master.ts';
+import type { CountOf } from './master-rows.ts';
+import { Master, type Ranges } from './master.ts';
 import type { Pattern } from './pattern.ts';
 import { stepOf, type CountRange } from './room-cost.ts';
 import type { CutModel } from './shapes.ts';

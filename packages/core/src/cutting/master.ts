@@ -1,9 +1,10 @@
 import { Knapsack, type KnapsackAnswer, type PricingQuery } from './knapsack.ts';
 import { RoomPricer } from './room-pricing.ts';
-import { MANY_SIZES, type CutModel, type WallNet } from './model.ts';
+import { isWhole } from './divisions.ts';
+import { layOutRows, type CountOf, type RowLayout } from './master-rows.ts';
+import { MANY_SIZES, type CutModel } from './model.ts';
 import { toPattern, type Filled, type Pattern } from './pattern.ts';
-import { stepOf } from './room-cost.ts';
-import type { LinearProgram, LinearSolver, LpColumn, LpOutcome, LpRow } from './solver-port.ts';
+import type { LinearProgram, LinearSolver, LpColumn, LpOutcome } from './solver-port.ts';
 import { smallerOf, standIns } from './stand-ins.ts';
 import { mostWanted } from './ways.ts';
 
@@ -38,20 +39,6 @@ export type MasterColumn =
   /** Of all sticks of a price, or of all splices: how many there are. */
   | { readonly kind: 'count'; readonly of: CountOf };
 
-/** Sticks of a price in cents, splices, or how long all sticks together are that are bought, in steps of their lengths. */
-export type CountOf = number | 'splices' | 'length';
-
-/** More steps than this in the longest stick are no steps. */
-const MOST_STEPS = 100;
-
-/** For each pool its length in steps that the lengths of all that are bought have in common; undefined where there are none. */
-function lengthsInSteps(model: CutModel): number[] | undefined {
-  const bought = model.pools.filter((pool) => pool.price > 0);
-  const step = stepOf(bought.map((pool) => pool.length));
-  if (bought.length < 2 || model.longest / step > MOST_STEPS) return undefined;
-  return model.pools.map((pool) => (pool.price > 0 ? pool.length / step : 0));
-}
-
 /** How many there are at least and at most of what is counted. */
 export type Ranges = ReadonlyMap<CountOf, readonly [number, number]>;
 
@@ -79,50 +66,7 @@ export interface PriceOptions {
   readonly reading?: boolean;
 }
 
-/** Where each kind of row starts. */
-interface RowLayout {
-  /** For each pool, and for each stick of the plan before that may be kept. */
-  readonly pools: readonly (number | undefined)[];
-  readonly kept: readonly (number | undefined)[];
-  readonly flow: readonly number[];
-  /** What is counted: that many, less its column, are none. */
-  readonly counts: ReadonlyMap<CountOf, number>;
-  /** For each pool what a stick of it adds to the length of all. */
-  readonly steps: readonly number[];
-  readonly rows: readonly LpRow[];
-}
-
 const keyOf = ({ group, items, counts }: Pattern): string => `${group}:${items.join()}:${counts.join()}`;
-
-/** A wall that can be made in one way only asks for its pieces like blanks. */
-const isFixed = (net: WallNet): boolean => net.arcs.length === 1;
-
-function layOutRows(model: CutModel, counting: boolean): RowLayout {
-  const demand = model.items.map((item) => item.demand);
-  for (const net of model.walls) if (isFixed(net)) demand[net.arcs[0]!.item]!++;
-  const rows: LpRow[] = demand.map((lower) => ({ lower, upper: Infinity }));
-  const limit = ({ count }: { readonly count: number | undefined }): number | undefined =>
-    count === undefined ? undefined : rows.push({ lower: -Infinity, upper: count }) - 1;
-  const pools = model.pools.map(limit);
-  const kept = model.sticks.map(limit);
-  const flow = model.walls.map((net) => {
-    const first = rows.length;
-    if (isFixed(net)) return first;
-    // One row a point: out minus in is 1 at the left end, 0 between; then at most max + 1 pieces.
-    for (let p = 0; p < net.points - 1; p++) rows.push({ lower: p === 0 ? 1 : 0, upper: p === 0 ? 1 : 0 });
-    rows.push({ lower: -Infinity, upper: net.wall.max + 1 });
-    return first;
-  });
-  const counts = new Map<CountOf, number>();
-  const count = (of: CountOf): void => {
-    if (counting && !counts.has(of)) counts.set(of, rows.push({ lower: 0, upper: 0 }) - 1);
-  };
-  for (const { price } of model.pools) count(Math.round(price));
-  if (model.walls.some((net) => !isFixed(net))) count('splices');
-  const steps = lengthsInSteps(model);
-  if (steps) count('length');
-  return { pools, kept, flow, counts, steps: steps ?? [], rows };
-}
 
 /**
  * The master linear programme: every blank covered, stock limits kept, every wall served by one path. Stick patterns are
@@ -186,7 +130,7 @@ export class Master {
       );
     this.push(
       model.walls.flatMap((net, wall) =>
-        (isFixed(net) ? [] : net.arcs).map((_, arc): [MasterColumn, LpColumn] => [
+        (isWhole(net) ? [] : net.arcs).map((_, arc): [MasterColumn, LpColumn] => [
           { kind: 'arc', wall, arc },
           this.arcColumn(wall, arc),
         ]),
@@ -472,7 +416,7 @@ export class Master {
     const used = [
       ...patterns.map(keyOf),
       ...paths.flatMap((path, wall) =>
-        isFixed(this.model.walls[wall]!) ? [] : path.map((arc) => `${wall}/${arc}`),
+        isWhole(this.model.walls[wall]!) ? [] : path.map((arc) => `${wall}/${arc}`),
       ),
     ];
     const values = new Float64Array(columns.length);
