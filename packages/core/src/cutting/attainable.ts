@@ -1,6 +1,6 @@
 import { weightsOf } from './length-bound.ts';
 import { fewestArcs, type CutModel, type WallNet } from './model.ts';
-import { MOST_COSTS, roomCosts, stepOf, type CountRange } from './room-cost.ts';
+import { MOST_COSTS, roomCostsOf, stepOf, type CountRange } from './room-cost.ts';
 
 /**
  * Which costs a plan can have at all: sticks cost multiples of one step, splices a fixed price each, and sticks of a cost hold
@@ -20,10 +20,34 @@ const MOST_SUMS = 2_000;
 /** Room that may be missing, in units, through the rounding of sums. */
 const ROOM_NOISE = 1e-6;
 
-/** @param within counts that are settled: only plans that keep to them are asked for */
-export function attainableCosts(model: CutModel, within?: Counts): Attainable {
+/**
+ * What a plan can cost where some counts are settled: only plans that keep to them are asked for.
+ * @returns for such counts, and a cost from which on nothing has to be known
+ */
+export function attainableBy(model: CutModel): (within?: Counts, limit?: number) => Attainable {
   const inSteps = costsInSteps(model);
-  return (!model.weighed && costsByRoom(model, inSteps, within)) || inSteps;
+  const byRoom = model.weighed ? undefined : costsByRoom(model, inSteps);
+  return (within, limit) => byRoom?.(within, limit) ?? inSteps;
+}
+
+export const attainableCosts = (model: CutModel): Attainable => attainableBy(model)();
+
+/**
+ * The most that a plan can cost which costs less than another: how far a better plan is below the one at hand.
+ * @param from  nothing costs less than this, cents
+ * @param limit cost of the plan at hand, a whole number of cents
+ * @returns undefined where no plan costs so little
+ */
+export function mostBelow({ atLeast }: Attainable, from: number, limit: number): number | undefined {
+  let low = Math.floor(from);
+  if (atLeast(low) >= limit) return undefined;
+  // The greatest cost for which the next attainable one is still below the limit is attainable itself.
+  for (let high = limit; high - low > 1;) {
+    const middle = Math.floor((low + high) / 2);
+    if (atLeast(middle) < limit) low = middle;
+    else high = middle;
+  }
+  return low;
 }
 
 /** By the common step of all prices alone. */
@@ -106,34 +130,46 @@ export interface Counts {
  * By what sticks of a cost can hold: a cost is out of reach where all sticks that come to it have less room than is wanted.
  * Undefined where there are too many costs to look at.
  */
-function costsByRoom(model: CutModel, { atLeast }: Attainable, within?: Counts): Attainable | undefined {
+function costsByRoom(
+  model: CutModel,
+  { atLeast }: Attainable,
+): ((within?: Counts, limit?: number) => Attainable | undefined) | undefined {
   const all = wantedBySplices(model, weightsOf(model).size);
   if (!all || all.length === 0) return undefined;
-  const wanted = all.filter(
-    ({ splices }) => !within || (within.splices[0] <= splices && splices <= within.splices[1]),
-  );
-  const rooms = roomCosts(model, Math.max(...all.map((one) => one.weight)), within?.sticks);
-  if (!rooms) return undefined;
-  const step = stepOf([rooms.step, ...all.map((one) => one.cost)]);
-  const until = (rooms.held.length - 1) * rooms.step;
-  const most = Math.floor(until / step);
-  if (most > MOST_COSTS || most * wanted.length > MOST_LOOKS) return undefined;
-  /** For each cost the least above it that is within reach. */
-  const next = new Int32Array(most + 2).fill(most + 1);
-  for (let at = most; at >= 0; at--) {
-    const can = wanted.some(({ cost, weight }) => {
-      const sticks = at * step - cost;
-      return (
-        sticks >= 0 && sticks % rooms.step === 0 && rooms.held[sticks / rooms.step]! >= weight - ROOM_NOISE
-      );
-    });
-    next[at] = can ? at : next[at + 1]!;
-  }
-  return {
-    atLeast: (bound) => {
-      const at = Math.max(0, Math.ceil((bound - BOUND_NOISE) / step));
-      const found = at > most ? most + 1 : next[at]!;
-      return found > most ? atLeast(Math.max(bound, until)) : found * step;
-    },
+  const roomsWithin = roomCostsOf(model, Math.max(...all.map((one) => one.weight)));
+  if (!roomsWithin) return undefined;
+  return (within, limit) => {
+    const wanted = all.filter(
+      ({ splices }) => !within || (within.splices[0] <= splices && splices <= within.splices[1]),
+    );
+    const rooms = roomsWithin(within?.sticks, limit);
+    const step = stepOf([rooms.step, ...all.map((one) => one.cost)]);
+    const until = (rooms.held.length - 1) * rooms.step;
+    const most = Math.floor(until / step);
+    if (most > MOST_COSTS || most * wanted.length > MOST_LOOKS) return undefined;
+    const can = (at: number): boolean =>
+      wanted.some(({ cost, weight }) => {
+        const sticks = at * step - cost;
+        return (
+          sticks >= 0 && sticks % rooms.step === 0 && rooms.held[sticks / rooms.step]! >= weight - ROOM_NOISE
+        );
+      });
+    /** For each cost that was asked for the least from it on that is within reach; none: one more than was looked at. */
+    const next = new Int32Array(most + 2).fill(-1);
+    next[most + 1] = most + 1;
+    const from = (asked: number): number => {
+      let at = asked;
+      while (next[at]! < 0 && !can(at)) at++;
+      const found = next[at]! < 0 ? at : next[at]!;
+      next.fill(found, asked, at + 1);
+      return found;
+    };
+    return {
+      atLeast: (bound) => {
+        const at = Math.max(0, Math.ceil((bound - BOUND_NOISE) / step));
+        const found = at > most ? most + 1 : from(at);
+        return found > most ? atLeast(Math.max(bound, until)) : found * step;
+      },
+    };
   };
 }

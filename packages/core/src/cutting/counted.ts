@@ -1,9 +1,10 @@
 import { numbersFrom } from '../base/index.ts';
-import { attainableCosts, type Counts } from './attainable.ts';
+import { attainableBy, type Attainable, type Counts } from './attainable.ts';
 import { dive } from './dive.ts';
 import type { CountOf } from './master-rows.ts';
 import { Master, type Ranges } from './master.ts';
 import type { Pattern } from './pattern.ts';
+import { roomOfBetter } from './proof.ts';
 import { stepOf, type CountRange } from './room-cost.ts';
 import type { CutModel } from './shapes.ts';
 import { filledFrom } from './rounding.ts';
@@ -54,6 +55,7 @@ export class CountedProof {
   /** What could not be brought to its end: it keeps the bound down. */
   private stuck = Infinity;
   private readonly odd: ReadonlySet<CountOf>;
+  private readonly attainable: (within: Counts, limit?: number) => Attainable;
   private most = FIRST_TURN;
   private readonly random = numbersFrom(2);
 
@@ -63,6 +65,7 @@ export class CountedProof {
     this.master.addPatterns(patterns);
     this.open = [{ ranges: new Map(), bound: search.bound }];
     this.odd = oddOnes(search.model);
+    this.attainable = attainableBy(search.model);
   }
 
   dispose(): void {
@@ -102,7 +105,7 @@ export class CountedProof {
     master.columns.forEach((column, index) => {
       if (column.kind === 'count') master.setBounds(index, ...(ranges.get(column.of) ?? ANY));
     });
-    const attainable = attainableCosts(search.model, this.countsOf(ranges));
+    const attainable = this.attainable(this.countsOf(ranges), search.best?.cost);
     const { outcome, bound: relaxed } = master.price({
       stop: () => search.left() <= 0,
       seconds: search.left,
@@ -195,7 +198,9 @@ export class CountedProof {
     // Which patterns matter is known only once no other could be worth more.
     if (!search.best || !converged) return -Infinity;
     const { duals, objective } = relaxed;
-    const gap = search.best.cost - objective;
+    const most = search.mostOfBetter(this.attainable(this.countsOf(ranges), search.best.cost));
+    if (most === -Infinity) return Infinity;
+    const gap = roomOfBetter(most, objective);
     const patterns = master.patternsWithin(gap, duals, MOST_PATTERNS, () => search.left() <= 0);
     if (!patterns) return -Infinity;
     const others = [

@@ -90,7 +90,7 @@ function planNarrow(
       enough: (_, objective) => isSlow(objective) || search.spent(NARROW_SHARE),
     });
     if (outcome.status === 'optimal' && !stop())
-      dives(search, solver, master, outcome, random, narrow.back, DIVES);
+      dives(search, solver, master, outcome, random, { whole: narrow.back, most: DIVES });
   } finally {
     master.dispose();
   }

@@ -3,7 +3,7 @@ import { RoomPricer } from './room-pricing.ts';
 import { isWhole } from './divisions.ts';
 import { layOutRows, type CountOf, type RowLayout } from './master-rows.ts';
 import { MANY_SIZES, type CutModel } from './model.ts';
-import { toPattern, type Filled, type Pattern } from './pattern.ts';
+import { toPattern, type Filled, type Paths, type Pattern } from './pattern.ts';
 import type { LinearProgram, LinearSolver, LpColumn, LpOutcome } from './solver-port.ts';
 import { smallerOf, standIns } from './stand-ins.ts';
 import { mostWanted } from './ways.ts';
@@ -226,10 +226,13 @@ export class Master {
     return rows.reduce((rest, row, k) => rest - values[k]! * duals[row]!, cost);
   }
 
-  /** The parts of walls whose reduced cost is at most `gap`, for a proof. */
-  arcsWithin(gap: number, duals: Float64Array): MasterColumn[] {
+  /** The parts of walls whose reduced cost is at most `gap`, for a proof, and those of a plan that is known. */
+  arcsWithin(gap: number, duals: Float64Array, known: Paths = []): MasterColumn[] {
     return this.columns.filter(
-      (column) => column.kind === 'arc' && this.reducedCost(column.wall, column.arc, duals) <= gap + BARELY,
+      (column) =>
+        column.kind === 'arc' &&
+        (known[column.wall]?.includes(column.arc) ||
+          this.reducedCost(column.wall, column.arc, duals) <= gap + BARELY),
     );
   }
 
@@ -384,7 +387,9 @@ export class Master {
     const program = this.solver.create(this.layout.rows);
     const columns: MasterColumn[] = [
       ...others,
-      ...patterns.map((pattern): MasterColumn => ({ kind: 'pattern', pattern })),
+      ...[...new Map(patterns.map((pattern) => [keyOf(pattern), pattern])).values()].map(
+        (pattern): MasterColumn => ({ kind: 'pattern', pattern }),
+      ),
     ];
     try {
       program.addColumns(
@@ -432,3 +437,7 @@ export class Master {
     this.program.dispose();
   }
 }
+
+/** The patterns among a master's columns. */
+export const patternsOf = (master: Master): Pattern[] =>
+  master.columns.flatMap((column) => (column.kind === 'pattern' ? [column.pattern] : []));

@@ -35,8 +35,6 @@ export type CountRange = readonly [number, number];
 const ANY: CountRange = [0, Infinity];
 /** Room of as many sticks as one likes, for nothing. */
 const PLENTY = 1e15;
-/** So many counts of sticks of one price are tried one by one; with more of them the most is forgotten. */
-const COUNTS = 64;
 
 /** A cost of sticks up to which it is worth looking: a plan hardly wastes more than half of what it buys. */
 function worthLooking(model: CutModel, weight: number, room: (group: number) => number): number {
@@ -76,6 +74,38 @@ const roomOf = ({ limited, endless }: Priced, count: number): number => {
   return sum;
 };
 
+/** Sticks without end and at least so many of them: the most room at each cost, at most `high` of them. */
+function withEndless(
+  before: Float64Array,
+  after: Float64Array,
+  steps: number,
+  {
+    low,
+    high,
+    own,
+    each,
+  }: { readonly low: number; readonly high: number; readonly own: number; readonly each: number },
+): void {
+  const costs = before.length;
+  // Of all costs that differ by whole sticks: the greatest of a window that moves along.
+  const queue = new Int32Array(Math.ceil(costs / steps) + 1);
+  for (let first = 0; first < Math.min(steps, costs); first++) {
+    const count = Math.floor((costs - 1 - first) / steps) + 1;
+    /** Room before so many sticks of this price, less what these sticks hold: what stays the greatest stays it further on. */
+    const less = (at: number): number => before[first + at * steps]! - at * each;
+    let head = 0;
+    let tail = 0;
+    for (let at = low; at < count; at++) {
+      const value = less(at - low);
+      while (tail > head && less(queue[tail - 1]!) <= value) tail--;
+      queue[tail++] = at - low;
+      while (queue[head]! < at - high) head++;
+      const cost = first + at * steps;
+      after[cost] = Math.max(after[cost]!, less(queue[head]!) + (at - low) * each + own);
+    }
+  }
+}
+
 /** Adds sticks of one price to what the others hold; never less room than there is. */
 function withPriced(
   before: Float64Array,
@@ -95,47 +125,46 @@ function withPriced(
     shift(0, own);
     return after;
   }
-  const most = Math.min(high, endless > 0 ? Infinity : limited.length);
-  if (endless === 0 || most - low <= COUNTS) {
-    for (let count = low, own = roomOf(priced, low); count <= most && count * steps < costs; count++) {
-      shift(count, own);
-      own += Math.max(limited[count] ?? 0, endless);
-    }
-    return after;
-  }
-  // Those that must be there, the larger ones as they come, then those without end.
-  const first = Math.max(low, limited.length);
-  for (let count = low, own = roomOf(priced, low); count <= first; count++) {
+  // The larger ones as they come, then those without end.
+  const last = endless > 0 ? Math.min(high, limited.length - 1) : Math.min(high, limited.length);
+  for (let count = low, own = roomOf(priced, low); count <= last && count * steps < costs; count++) {
     shift(count, own);
     own += Math.max(limited[count] ?? 0, endless);
   }
-  for (let cost = steps; cost < costs; cost++)
-    after[cost] = Math.max(after[cost]!, after[cost - steps]! + endless);
+  const least = Math.max(low, limited.length);
+  if (endless > 0 && least <= high)
+    withEndless(before, after, steps, { low: least, high, own: roomOf(priced, least), each: endless });
   return after;
 }
 
 /**
  * What sticks with room cost, by a dynamic programme over what they come to.
  * @param weight of all that is wanted, at the most
- * @param ranges how many sticks of a price (in cents) there are, where that is settled
- * @returns undefined where there are too many costs to look at, or something else than cost is weighed
+ * @returns for numbers of sticks of a price (in cents) that are settled, up to a cost that is enough; undefined where there are
+ * too many costs to look at, or something else than cost is weighed
  */
-export function roomCosts(
+export function roomCostsOf(
   model: CutModel,
   weight: number,
-  ranges?: ReadonlyMap<number, CountRange>,
-): RoomCosts | undefined {
+): ((ranges?: ReadonlyMap<number, CountRange>, limit?: number) => RoomCosts) | undefined {
   if (model.weighed || model.pools.length === 0) return undefined;
   const { room } = weightsOf(model);
   const step = stepOf(model.pools.map((pool) => pool.price));
-  const most = Math.ceil(worthLooking(model, weight, room) / step);
-  if (most > MOST_COSTS) return undefined;
-  let held: Float64Array = new Float64Array(most + 1).fill(-Infinity);
-  held[0] = 0;
-  for (const [price, priced] of byPriceOf(model, room))
-    held = withPriced(held, price / step, priced, ranges?.get(price) ?? ANY);
-  return { step, held, least: leastOf(held, step), mostBelow: mostBelowOf(held, step) };
+  const enough = worthLooking(model, weight, room);
+  if (Math.ceil(enough / step) > MOST_COSTS) return undefined;
+  const prices = byPriceOf(model, room);
+  return (ranges, limit = Infinity) => {
+    let held: Float64Array = new Float64Array(Math.ceil(Math.min(enough, limit) / step) + 1).fill(-Infinity);
+    held[0] = 0;
+    for (const [price, priced] of prices)
+      held = withPriced(held, price / step, priced, ranges?.get(price) ?? ANY);
+    return { step, held, least: leastOf(held, step), mostBelow: mostBelowOf(held, step) };
+  };
 }
+
+/** The same where no number of sticks is settled. */
+export const roomCosts = (model: CutModel, weight: number): RoomCosts | undefined =>
+  roomCostsOf(model, weight)?.();
 
 /** Reads the least cost for a weight: room is gained at few costs only. */
 function leastOf(held: Float64Array, step: number): (weight: number) => number {

@@ -1,4 +1,4 @@
-import { attainableCosts, type Attainable } from './attainable.ts';
+import { attainableCosts, mostBelow, type Attainable } from './attainable.ts';
 import { finishSolution } from './finish.ts';
 import { lengthBound } from './length-bound.ts';
 import type { CutModel } from './model.ts';
@@ -45,6 +45,12 @@ export class Search {
 
   roundUp(bound: number): number {
     return this.attainable.atLeast(bound);
+  }
+
+  /** The most that a plan may cost to be better than the best; Infinity while there is none. */
+  mostOfBetter(attainable = this.attainable): number {
+    if (!this.best) return Infinity;
+    return mostBelow(attainable, this.bound, Math.round(this.best.cost)) ?? -Infinity;
   }
 
   left = (): number => Math.max(0, this.deadline - this.options.clock());
