@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '../base/index.ts';
 import { layOnStick } from './lay-out.ts';
-import { optimise, type OptimiseOptions } from './optimise.ts';
+import { alone, type Lane } from './lanes.ts';
+import { optimiseInLanes, type OptimiseOptions } from './optimise.ts';
 import { beginsAt, endsAt, partFigures, pointsOf, type Part } from './parts.ts';
 import type { CutProblem, CutSolution, CutStick, Placed, SpliceWall } from './problem.ts';
 import { fewSawChanges } from './saw-changes.ts';
@@ -57,13 +58,21 @@ const splicesMade = (wall: SpliceWall, parts: readonly WallPart[]): number =>
  * @param fixed sticks by kind, with the parts cut from them; blanks and walls of quantity 1 only
  * Issues: a fixed stick that cannot hold its parts or that there is none of; what the rest has.
  */
-export function optimiseAround(
+export const optimiseAround = (
   problem: CutProblem,
   fixed: readonly FixedStick[],
   solver: LinearSolver | undefined,
   options: OptimiseOptions,
-): Result<CutSolution> {
-  if (fixed.length === 0) return optimise(problem, solver, options);
+): Result<CutSolution> => alone(optimiseAroundInLanes(problem, fixed, solver, options));
+
+/** The same with a lane beside, where whoever runs it has one. */
+export function* optimiseAroundInLanes(
+  problem: CutProblem,
+  fixed: readonly FixedStick[],
+  solver: LinearSolver | undefined,
+  options: OptimiseOptions,
+): Lane<Result<CutSolution>> {
+  if (fixed.length === 0) return yield* optimiseInLanes(problem, solver, options);
   const figures = partFigures(problem);
   const kinds = new Map(problem.sticks.map((kind) => [kind.id, kind]));
   const laid: CutStick[] = [];
@@ -141,7 +150,7 @@ export function optimiseAround(
     lowerBound: value.lowerBound + already,
     ground: { ...value.ground, figure: value.ground.figure + already },
   });
-  const solved = optimise(rest, solver, {
+  const solved = yield* optimiseInLanes(rest, solver, {
     ...options,
     onProgress: (progress) =>
       options.onProgress?.({

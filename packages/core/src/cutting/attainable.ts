@@ -143,6 +143,7 @@ function costsByRoom(
       ({ splices }) => !within || (within.splices[0] <= splices && splices <= within.splices[1]),
     );
     const rooms = roomsWithin(within?.sticks, limit);
+    if (!rooms) return undefined;
     const step = stepOf([rooms.step, ...all.map((one) => one.cost)]);
     const until = (rooms.held.length - 1) * rooms.step;
     const most = Math.floor(until / step);

@@ -7,6 +7,9 @@ import type { LinearSolver } from './solver-port.ts';
 /** So close to its end, cents, a relaxation is worth a proof by counts. */
 const NEARLY = 1;
 
+/** Part of the gap that a turn of the proof by counts has to close for another one to come before anything else. */
+const RISE = 0.04;
+
 /** The search for a bound, a turn at a time: a proof by counts, and one by the patterns that a better plan could use. */
 export class BoundTurns {
   private readonly search: Search;
@@ -27,18 +30,25 @@ export class BoundTurns {
     this.counted?.dispose();
   }
 
-  /** A first look, before the search for plans goes on: what is at its end here needs no more of it. */
+  /** A first turn, before the search for plans goes on: what is at its end here needs no more of it. */
   begin(): void {
     this.counted?.turn();
     if (!this.search.stop()) this.proof.look();
   }
 
-  /** All patterns, where they are few. @returns whether they were tried */
-  few = (): boolean => this.proof.few();
+  /** All patterns that a better plan could use, where they are few, for a short time. @returns whether they were tried */
+  look = (): boolean => this.proof.look();
 
-  /** @returns whether there was anything to try */
+  /** Whether the next turn is likely to be a long one: an integer programme is still to be tried. */
+  isLong = (): boolean => !this.proof.isDone();
+
+  /** The proof by counts, and the one by patterns where that hardly raises the bound. @returns whether there was anything to try */
   turn(): boolean {
+    const { search } = this;
+    const before = search.bound;
+    const cost = search.best?.cost ?? Infinity;
     const counted = this.counted?.turn() ?? false;
-    return (!this.search.stop() && this.proof.next()) || counted;
+    if (search.stop() || search.bound - before >= RISE * (cost - before)) return true;
+    return this.proof.next() || counted;
   }
 }

@@ -20,6 +20,7 @@ const MOST_A_TURN = 300;
 const RISE = 0.25;
 /** Dives from a relaxation that may find nothing. */
 const DIVES = 2;
+const SETTLED_DIVES = 25;
 /** Most patterns of an integer programme where all counts are settled, and its seconds. */
 const MOST_PATTERNS = 5_000;
 const SECONDS = 6;
@@ -138,11 +139,11 @@ export class CountedProof {
   }
 
   /** Counts that are settled also show the way to plans. */
-  private dive(outcome: LpOutcome): void {
+  private dive(outcome: LpOutcome, most = DIVES): void {
     const { search, master, random } = this;
     if (!search.best) return;
     const putBack = master.leaveOut(search.best.cost - outcome.objective, outcome);
-    for (let failed = 0; failed < DIVES && !search.stop(); failed++) {
+    for (let failed = 0; failed < most && !search.stop(); failed++) {
       const found = dive(master, outcome, {
         random,
         isHopeless: search.isHopeless,
@@ -202,7 +203,11 @@ export class CountedProof {
     if (most === -Infinity) return Infinity;
     const gap = roomOfBetter(most, objective);
     const patterns = master.patternsWithin(gap, duals, MOST_PATTERNS, () => search.left() <= 0);
-    if (!patterns) return -Infinity;
+    if (!patterns) {
+      // Too many to decide it; a plan of such counts would.
+      this.dive(relaxed, SETTLED_DIVES);
+      return -Infinity;
+    }
     const others = [
       ...master.arcsWithin(gap, duals),
       ...master.columns.filter((column) => column.kind === 'count'),

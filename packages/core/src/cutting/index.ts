@@ -1,10 +1,20 @@
 export * from './problem.ts';
 export * from './solver-port.ts';
-export { optimise, type OptimiseOptions } from './optimise.ts';
+export { optimise, optimiseInLanes, type OptimiseOptions } from './optimise.ts';
+export {
+  alone,
+  beside,
+  BesideByMessages,
+  type Beside,
+  type Lane,
+  type Report,
+  type LaneTold,
+} from './lanes.ts';
+export { plansOnDemand } from './plans-beside.ts';
 export { wholeUp } from './end-classes.ts';
 export * from './cut-file.ts';
 export { layOnStick, type LooseBlank } from './lay-out.ts';
-export { optimiseAround, type FixedStick } from './around.ts';
+export { optimiseAround, optimiseAroundInLanes, type FixedStick } from './around.ts';
 export { partFigures, type Part } from './parts.ts';
 export { shortageOf, withShortage, type Shortage } from './shortage.ts';
 export { firstFitCost } from './heuristic.ts';

@@ -66,6 +66,14 @@ export interface PriceOptions {
   readonly reading?: boolean;
 }
 
+interface IntegerOptions {
+  /** Of what is counted, where its columns are among the others. */
+  readonly ranges?: Ranges;
+  /** A plan of these patterns and columns, to start from. */
+  readonly known?: Filled | undefined;
+  readonly seed?: number;
+}
+
 const keyOf = ({ group, items, counts }: Pattern): string => `${group}:${items.join()}:${counts.join()}`;
 
 /**
@@ -119,6 +127,9 @@ export class Master {
       ]),
     );
     this.addPatterns(this.keptPatterns());
+    // So many sticks of a kind there can be, whether or not a pattern for one is at hand: empty ones keep to the count.
+    if (counting)
+      this.addPatterns(model.sticks.flatMap(({ just }, group) => (just ? [] : [toPattern(group, [])])));
     const exchanges = model.items.length > MANY_SIZES ? standIns(model) : [];
     this.smaller = smallerOf(model, exchanges);
     if (exchanges.length > 0)
@@ -375,14 +386,12 @@ export class Master {
 
   /**
    * The integer programme over given patterns and other columns; time may be overrun a little.
-   * @param ranges of what is counted, where its columns are among the others
-   * @param known  a plan of these patterns and columns, to start from
    */
   solveInteger(
     patterns: readonly Pattern[],
     others: readonly MasterColumn[],
     seconds: number,
-    { ranges, known }: { readonly ranges?: Ranges; readonly known?: Filled | undefined } = {},
+    { ranges, known, seed }: IntegerOptions = {},
   ): { outcome: LpOutcome; columns: MasterColumn[] } {
     const program = this.solver.create(this.layout.rows);
     const columns: MasterColumn[] = [
@@ -400,7 +409,10 @@ export class Master {
           return this.patternColumn((column as { pattern: Pattern }).pattern);
         }),
       );
-      return { outcome: program.solveInteger(seconds, known && this.valuesOf(known, columns)), columns };
+      return {
+        outcome: program.solveInteger(seconds, known && this.valuesOf(known, columns), seed),
+        columns,
+      };
     } finally {
       program.dispose();
     }

@@ -3,6 +3,7 @@ import { FEW_STEPS, solveByCompletion } from './few-pieces.ts';
 import { solveSmall } from './exact-small.ts';
 import { finishSolution } from './finish.ts';
 import { firstAnswer, fromBefore, splitStyles } from './heuristic.ts';
+import { alone, type Lane } from './lanes.ts';
 import { buildModel, MANY_SIZES, type CutModel } from './model.ts';
 import type { Pattern } from './pattern.ts';
 import { polish } from './polish.ts';
@@ -57,21 +58,28 @@ interface NotFound {
  * Issues: a piece or wall that fits no stick; limited stock that is proven not to suffice; no plan found in the time.
  * Source: optimizer notes; order of methods as there.
  */
-export function optimise(
+export const optimise = (
   problem: CutProblem,
   solver: LinearSolver | undefined,
   options: OptimiseOptions,
-): Result<CutSolution> {
+): Result<CutSolution> => alone(optimiseInLanes(problem, solver, options));
+
+/** The same with a lane beside, where whoever runs it has one. */
+export function* optimiseInLanes(
+  problem: CutProblem,
+  solver: LinearSolver | undefined,
+  options: OptimiseOptions,
+): Lane<Result<CutSolution>> {
   const built = buildModel(problem);
   if (!built.ok) return built;
   const model = built.value;
   const until = options.clock() + options.seconds;
-  const found = searchModel(problem, model, solver, options);
+  const found = yield* searchModel(problem, model, solver, options);
   if ('sticks' in found) return ok(found);
   const after =
     found.impossible || !found.early
       ? found
-      : searchBeyond(problem, solver, options, until - options.clock());
+      : yield* searchBeyond(problem, solver, options, until - options.clock());
   if ('sticks' in after) return ok(after);
   return fail(
     after.impossible
@@ -92,12 +100,12 @@ export function optimise(
  * Where limited stock runs out on the way, more of it is there to be had, so dear that a plan without is always better: the
  * search then always has a plan to better, and what it ends at without any of that stock is a plan of the problem itself.
  */
-function searchBeyond(
+function* searchBeyond(
   problem: CutProblem,
   solver: LinearSolver | undefined,
   options: OptimiseOptions,
   seconds: number,
-): CutSolution | NotFound {
+): Lane<CutSolution | NotFound> {
   // Of a length that is sold out there is no more: it would change which walls have to be spliced.
   const limited = problem.sticks.filter((kind) => !kind.rack && (kind.count ?? 0) > 0);
   const { more, dear } = beyond(problem, limited);
@@ -107,7 +115,7 @@ function searchBeyond(
     solution.sticks.every(({ stick }) => !stick.startsWith(MORE));
   const none = { impossible: false, early: false };
   if (!built.ok || seconds <= 0) return none;
-  const found = searchModel(wider, built.value, solver, {
+  const found = yield* searchModel(wider, built.value, solver, {
     seconds,
     clock: options.clock,
     ...(options.units === undefined ? {} : { units: options.units }),
@@ -122,12 +130,12 @@ function searchBeyond(
   return hasNone(found) ? found : { ...none, impossible: found.lowerBound >= dear };
 }
 
-function searchModel(
+function* searchModel(
   problem: CutProblem,
   model: CutModel,
   solver: LinearSolver | undefined,
   options: OptimiseOptions,
-): CutSolution | NotFound {
+): Lane<CutSolution | NotFound> {
   if (problem.blanks.length === 0 && problem.walls.length === 0)
     return {
       sticks: [],
@@ -185,7 +193,7 @@ function searchModel(
   if (!search.best && isPlainlyImpossible(model)) return { impossible: true, early: false };
   if (!search.best && problem.sticks.some((kind) => !kind.rack && kind.count !== undefined))
     return { impossible: false, early: true };
-  if (solver && !search.stop()) searchWithSolver(search, solver, seen);
+  if (solver && !search.stop()) yield* searchWithSolver(search, solver, seen);
   if (!search.best) return { impossible: search.impossible, early: false };
   search.report('done');
   // What is left of the time, but at least a moment: the aims after cost are worth it.

@@ -5,9 +5,7 @@ import { filledFrom } from './rounding.ts';
 import type { Search } from './search.ts';
 import type { LpOutcome } from './solver-port.ts';
 
-/** So few patterns that the complete programme is tried at once. */
-const FEW_PATTERNS = 1500;
-/** So few that those at hand are not tried alone before all. */
+/** So few patterns that the complete programme is tried at once, and those at hand are not tried alone before. */
 const SOME_PATTERNS = 4_000;
 /** Most patterns in the integer programme of a proof. */
 const MOST_PATTERNS = 12_000;
@@ -16,8 +14,8 @@ const SHARES = [0.06, 0.12, 0.2, 0.3, 0.45, 0.65, 0.85] as const;
 /** Seconds of the first programme that decides, and of one that is not tried again. */
 const PATIENCE = 8;
 const MOST_PATIENCE = 100;
-/** Seconds of one before anything else is tried, and of one over the columns at hand. */
-const FIRST_LOOK = 2.5;
+/** Seconds of a short attempt at it, and of one over the columns at hand. */
+const LOOK_SECONDS = 2.5;
 const KNOWN_SECONDS = 2;
 
 /** A small problem to its end: every plan that the worths of the relaxation leave room for. */
@@ -59,6 +57,7 @@ export const roomOfBetter = (most: number, objective: number): number => most - 
 export class Proof {
   private step: 'known' | 'all' | number | 'done' = 'known';
   private triedAt = Infinity;
+  private runs = 0;
   /** Seconds of the next programme that decides. */
   private patience = PATIENCE;
   private fresh: { readonly converged: boolean; readonly outcome: LpOutcome } | undefined;
@@ -98,6 +97,8 @@ export class Proof {
       this.isCounted ? search.left() : seconds,
       {
         known: best,
+        // What took long is not begun again in the same way.
+        seed: ++this.runs,
       },
     );
     // No plan at all is made of these.
@@ -114,6 +115,8 @@ export class Proof {
     return this.search.options.units !== undefined;
   }
 
+  isDone = (): boolean => this.step === 'done';
+
   /** The programme that decides, as long as there is patience for it. */
   private decide(all: readonly Pattern[]): true {
     const { patience, search } = this;
@@ -121,12 +124,6 @@ export class Proof {
     this.patience = 2 * patience;
     this.run(all, Infinity, Math.min(0.7 * search.left(), patience), this.gap);
     return true;
-  }
-
-  /** A short attempt at it, before the search for plans goes on. */
-  look(): void {
-    const few = this.isFresh() ? this.within(this.gap, SOME_PATTERNS) : undefined;
-    if (few) this.run(few, Infinity, Math.min(this.search.left(), FIRST_LOOK), this.gap);
   }
 
   /** Whether the relaxation is at its end, with worths that prove something. */
@@ -142,24 +139,25 @@ export class Proof {
   }
 
   /**
-   * The complete programme where few patterns could make a better plan; once for each plan, as a better one leaves fewer.
-   * @returns whether it was tried
+   * A short attempt at the complete programme where few patterns could make a better plan; once for each plan, as a better one
+   * leaves fewer.
+   * @returns whether it was made
    */
-  few(): boolean {
+  look(): boolean {
     const cost = this.search.best?.cost ?? Infinity;
     if (cost >= this.triedAt || !this.isFresh()) return false;
     this.triedAt = cost;
-    const few = this.within(this.gap, FEW_PATTERNS);
-    if (few) return this.decide(few);
     if (this.step !== 'known') this.step = 'all';
-    return false;
+    const few = this.within(this.gap, SOME_PATTERNS);
+    if (few) this.run(few, Infinity, Math.min(this.search.left(), LOOK_SECONDS), this.gap);
+    return few !== undefined;
   }
 
   /** The next attempt. @returns whether there was one to make */
   next(): boolean {
     const { search, master } = this;
     const { left, stop } = search;
-    if (this.few()) return true;
+    if (this.look()) return true;
     if (this.step === 'known') {
       // Those at hand tell nothing that all of them do not tell as soon.
       const all = this.isFresh() ? this.within(this.gap, SOME_PATTERNS) : undefined;

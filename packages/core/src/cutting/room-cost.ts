@@ -146,15 +146,16 @@ function withPriced(
 export function roomCostsOf(
   model: CutModel,
   weight: number,
-): ((ranges?: ReadonlyMap<number, CountRange>, limit?: number) => RoomCosts) | undefined {
+): ((ranges?: ReadonlyMap<number, CountRange>, limit?: number) => RoomCosts | undefined) | undefined {
   if (model.weighed || model.pools.length === 0) return undefined;
   const { room } = weightsOf(model);
   const step = stepOf(model.pools.map((pool) => pool.price));
   const enough = worthLooking(model, weight, room);
-  if (Math.ceil(enough / step) > MOST_COSTS) return undefined;
   const prices = byPriceOf(model, room);
   return (ranges, limit = Infinity) => {
-    let held: Float64Array = new Float64Array(Math.ceil(Math.min(enough, limit) / step) + 1).fill(-Infinity);
+    const most = Math.ceil(Math.min(enough, limit) / step);
+    if (most > MOST_COSTS) return undefined;
+    let held: Float64Array = new Float64Array(most + 1).fill(-Infinity);
     held[0] = 0;
     for (const [price, priced] of prices)
       held = withPriced(held, price / step, priced, ranges?.get(price) ?? ANY);

@@ -260,6 +260,47 @@ describe('against the trial of everything', () => {
     expect(ended).toBeGreaterThan(0.8 * tried);
   }, 90_000);
 
+  test('a stick that no pattern at hand is cut from is not taken for one that there is none of', () => {
+    const model = modelOf(
+      read({
+        ...header,
+        profile: { thickness: 10 },
+        kerf: 0,
+        endTrim: 0,
+        stock: [
+          { id: 'short', length: 1000, price: 700, count: null },
+          { id: 'long', length: 2400, price: 1000, count: null },
+        ],
+        rack: [],
+        pieces: [
+          { id: 'a', length: 1150, left: 0, right: 0, qty: 2 },
+          { id: 'b', length: 950, left: 0, right: 0, qty: 1 },
+        ],
+        walls: [],
+      }),
+    );
+    const item = (length: number): number => model.items.findIndex((one) => one.length === length);
+    const long = model.sticks.findIndex((one) => one.price === 1000);
+    const patterns = [
+      toPattern(long, [item(1150), item(1150)]),
+      toPattern(long, [item(1150), item(950)]),
+      toPattern(long, [item(950), item(950)]),
+    ];
+    const master = new Master(model, solver, { counting: true });
+    try {
+      master.addPatterns(patterns);
+      master.columns.forEach((column, index) => {
+        if (column.kind === 'count' && column.of !== 'length') master.setBounds(index, 1, 1);
+      });
+      const { outcome } = master.price({ stop: () => false, seconds: () => 5 });
+      // Two on a long one, and the other on a short one.
+      expect(outcome.status).toBe('optimal');
+      expect(outcome.objective).toBeCloseTo(1700, 6);
+    } finally {
+      master.dispose();
+    }
+  });
+
   test('parts taken anew leave a whole plan that costs no more', () => {
     const random = numbersFrom(5);
     fc.assert(

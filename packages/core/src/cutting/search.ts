@@ -1,6 +1,7 @@
 import { attainableCosts, mostBelow, type Attainable } from './attainable.ts';
 import { finishSolution } from './finish.ts';
 import { lengthBound } from './length-bound.ts';
+import type { Standing } from './lanes.ts';
 import type { CutModel } from './model.ts';
 import type { Filled } from './pattern.ts';
 import type { BoundGround, CutProgress, CutSolution } from './problem.ts';
@@ -83,6 +84,18 @@ export class Search {
     this.ground = { by, figure: bound };
     this.bound = Math.min(rounded, this.best?.cost ?? rounded);
     this.report(stage);
+  }
+
+  /** How far it is, for the other lane. */
+  standing = (): Standing => ({ plan: this.best, bound: this.bound, ground: this.ground });
+
+  /** What the other lane has come to. @returns whether its plan is better */
+  take({ plan, bound, ground }: Standing): boolean {
+    if (bound > this.bound) {
+      this.bound = bound;
+      this.ground = ground;
+    }
+    return this.offer(plan, 'rounding');
   }
 
   report(stage: CutProgress['stage']): void {

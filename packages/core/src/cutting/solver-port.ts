@@ -31,8 +31,11 @@ export interface LinearProgram {
   setBounds(column: number, lower: number, upper: number): void;
   /** Solves the continuous model; blocks. */
   solve(seconds: number): LpOutcome;
-  /** Solves with all columns integer; blocks, may overrun `seconds` a little. */
-  solveInteger(seconds: number, start?: Float64Array): LpOutcome;
+  /**
+   * Solves with all columns integer; blocks, may overrun `seconds` a little.
+   * @param seed the same decides alike; with another one what took long is often quick
+   */
+  solveInteger(seconds: number, start?: Float64Array, seed?: number): LpOutcome;
   dispose(): void;
 }
 

@@ -1,8 +1,9 @@
 import { numbersFrom } from '../base/index.ts';
 import { BoundTurns } from './bound-turns.ts';
-import { isFew } from './few-pieces.ts';
 import { beginWithSizes, slowness } from './many-sizes.ts';
-import { Master, uncutPrice, type Priced } from './master.ts';
+import { masterFor, hasFewItems } from './master-for.ts';
+import { patternsOf, uncutPrice, type Priced } from './master.ts';
+import type { Lane } from './lanes.ts';
 import { MANY_SIZES } from './model.ts';
 import type { Pattern } from './pattern.ts';
 import { complete } from './proof.ts';
@@ -16,12 +17,10 @@ const ROOT_SHARE = 0.9;
 const WHOLE_SHARE = 0.5;
 /** Units of it that may find nothing, once every proof has been tried. */
 const IDLE_UNITS = 6;
+/** Turns of the other lane while this one is likely to solve an integer programme. */
+const LONG_TURNS = 3;
 /** Dives in a row that may find nothing while the relaxation is not at its end. */
 const ONE_DIVE = 1;
-/** So few items (parts of walls among them) that the proof of a small problem comes before most dives. */
-const FEW_ITEMS = 120;
-/** Cells of the pricing's table then: the search behind it is short. */
-const FEW_CELLS = 1000;
 const FIRST_DIVES = 2;
 /** Dives that may find nothing before the first turn of the proof by counts. */
 const SOME_DIVES = 8;
@@ -31,7 +30,11 @@ const SOME_DIVES = 8;
  * units of work; seconds only end it.
  * @param known patterns of earlier fillings, to begin with
  */
-export function searchWithSolver(search: Search, solver: LinearSolver, known: readonly Pattern[]): void {
+export function* searchWithSolver(
+  search: Search,
+  solver: LinearSolver,
+  known: readonly Pattern[],
+): Lane<void> {
   const { model, stop, left } = search;
   const many = model.items.length > MANY_SIZES;
   const random = numbersFrom(1);
@@ -43,8 +46,8 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (!begun || stop()) return;
     patterns = [...begun];
   }
-  const few = model.items.length <= FEW_ITEMS;
-  const master = new Master(model, solver, few ? { cells: FEW_CELLS, simple: isFew(model) } : {});
+  const few = hasFewItems(model);
+  const master = masterFor(model, solver);
   const outOfTime = (): boolean => left() <= 0;
   let bounds: BoundTurns | undefined;
   try {
@@ -103,12 +106,34 @@ export function searchWithSolver(search: Search, solver: LinearSolver, known: re
     if (!stop() && units-- > 0) dives(search, solver, master, outcome, random, { most: SOME_DIVES });
     bounds = new BoundTurns(search, solver, master, relaxed);
     const plans = new PlanTurns(search, solver, master, outcome, random);
+    let other =
+      // With hundreds of sizes both lanes together would want more memory than a page has.
+      !many && !stop()
+        ? yield {
+            kind: 'begin',
+            beginning: {
+              problem: model.problem,
+              patterns: patternsOf(master),
+              standing: search.standing(),
+              seconds: left(),
+            },
+          }
+        : undefined;
     if (!stop() && units-- > 0) bounds.begin();
     if (!few && relaxed.converged && !stop() && units-- > 0) complete(search, master, outcome);
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
       // Where few patterns are left to look at the proof is quick: before anything else is tried.
-      const looked = bounds.few();
+      const looked = bounds.look();
       if (stop()) return;
+      if (other) {
+        const turns = LONG_TURNS;
+        const tried = bounds.turn() || (!stop() && plans.turn());
+        if (stop()) return;
+        other = yield { kind: 'go-on', standing: search.standing(), turns };
+        const better = other !== undefined && search.take(other);
+        idle = better || tried || looked ? 0 : idle + 1;
+        continue;
+      }
       const better = plans.turn();
       if (stop()) return;
       // The fewer patterns a better plan could use the quicker a proof: as long as plans get better it waits.

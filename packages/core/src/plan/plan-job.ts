@@ -1,4 +1,5 @@
 import { type Issue, type Result } from '../base/index.ts';
+import { alone, type Lane } from '../cutting/index.ts';
 import type { JobFile } from '../job/index.ts';
 import { layOutJob, quickSplices, type JobLayout } from '../pieces/index.ts';
 import { closeRoom, type Closure } from '../survey/index.ts';
@@ -58,11 +59,15 @@ function faultsOf(refused: readonly Refusal[]): [Issue, ...Issue[]] | undefined 
  * @param job a job that passed checkJobFile
  * Issues: nothing at all could be planned; what would put it right.
  */
-export function planJob(job: JobFile, options: PlanOptions): Result<PlanFile> {
+export const planJob = (job: JobFile, options: PlanOptions): Result<PlanFile> =>
+  alone(planJobInLanes(job, options));
+
+/** The same with a lane beside, where whoever runs it has one. */
+export function* planJobInLanes(job: JobFile, options: PlanOptions): Lane<Result<PlanFile>> {
   const layout = layOutJob(job);
   const closures = closuresOf(job);
   const blocked = blockedRuns(layout);
-  const { solved, refused } = solveProfiles(layout, {
+  const { solved, refused } = yield* solveProfiles(layout, {
     ...options,
     ...(options.onPlan
       ? {

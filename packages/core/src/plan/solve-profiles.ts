@@ -1,9 +1,11 @@
 import {
   fitsNothing,
   optimiseAround,
+  optimiseAroundInLanes,
   type CutProblem,
   type CutSolution,
   type FixedStick,
+  type Lane,
 } from '../cutting/index.ts';
 import type { JobLayout } from '../pieces/index.ts';
 import { cutProblems, type ProfileProblem } from './cut-problems.ts';
@@ -140,7 +142,7 @@ function sieve(
  * Solves every profile. A stretch that has a stick of a limited length to itself stays whole; where no plan is found that
  * way it may be spliced.
  */
-export function solveProfiles(layout: JobLayout, options: SolveOptions): Solved {
+export function* solveProfiles(layout: JobLayout, options: SolveOptions): Lane<Solved> {
   const { clock, onBetter } = options;
   const { tasks, refused: refusedAtOnce } = sieve(layout, options, false);
   const refused = [...refusedAtOnce];
@@ -166,8 +168,8 @@ export function solveProfiles(layout: JobLayout, options: SolveOptions): Solved 
     const open = order.slice(order.indexOf(index)).reduce((sum, one) => sum + sizes[one]!, 0);
     return Math.min(options.seconds, Math.max(LEAST, ((until - clock()) * sizes[index]!) / open));
   };
-  const run = (task: Task, index: number): ReturnType<typeof optimiseAround> =>
-    optimiseAround(task.problem, task.fixed, options.solver, {
+  const run = (task: Task, index: number): ReturnType<typeof optimiseAroundInLanes> =>
+    optimiseAroundInLanes(task.problem, task.fixed, options.solver, {
       seconds: secondsFor(index),
       clock,
       onProgress: (progress) => options.onProgress?.(task.item.profile.id, progress),
@@ -180,10 +182,10 @@ export function solveProfiles(layout: JobLayout, options: SolveOptions): Solved 
   for (const index of order) {
     const task = tasks[index]!;
     let used = task;
-    let answer = run(task, index);
+    let answer = yield* run(task, index);
     if (!answer.ok && hasScarce(layout, task)) {
       const again = sieve(layout, options, true).tasks.find((one) => one.item.profile === task.item.profile);
-      const second = again && run(again, index);
+      const second = again && (yield* run(again, index));
       if (again && second?.ok) [used, answer] = [again, second];
     }
     if (answer.ok) best[index] = used.finish(answer.value);

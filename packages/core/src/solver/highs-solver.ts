@@ -87,8 +87,13 @@ class HighsProgram implements LinearProgram {
   solve(seconds: number): LpOutcome {
     try {
       this.model.options.set('simplex_strategy', this.boundsChanged ? DUAL : PRIMAL);
-      const status = this.run(seconds);
       const { modelStatus } = this.highs.constants;
+      let status = this.run(seconds);
+      if (status === modelStatus.unknown) {
+        // The basis it went on from was no good: without it, it finds its way.
+        this.model.clearSolver();
+        status = this.run(seconds);
+      }
       if (status === modelStatus.infeasible) return { ...NOTHING, status: 'infeasible' };
       if (status !== modelStatus.optimal) return NOTHING;
       const solution = this.model.getSolution();
@@ -105,7 +110,7 @@ class HighsProgram implements LinearProgram {
     }
   }
 
-  solveInteger(seconds: number, start?: Float64Array): LpOutcome {
+  solveInteger(seconds: number, start?: Float64Array, seed = 1): LpOutcome {
     try {
       this.model.options.set({
         presolve: 'on',
@@ -113,6 +118,7 @@ class HighsProgram implements LinearProgram {
         mip_rel_gap: 0,
         mip_abs_gap: 1e-6,
         mip_max_nodes: MOST_NODES,
+        random_seed: seed,
       });
       const all = Int32Array.from({ length: this.columns }, (_, index) => index);
       this.model.changeColsIntegrality({ kind: 'set', indices: all }, new Int32Array(this.columns).fill(1));

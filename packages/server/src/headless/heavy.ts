@@ -1,9 +1,10 @@
 import { Worker, parentPort, workerData } from 'node:worker_threads';
 import loadHighs from 'highs';
 import {
+  beside,
   foldLog,
-  optimise,
-  planJob,
+  optimiseInLanes,
+  planJobInLanes,
   planLeft,
   publishedPlan,
   shopFile,
@@ -11,11 +12,13 @@ import {
   type CutProblem,
   type CutSolution,
   type JobFile,
+  type Lane,
   type LogFile,
   type PlanFile,
   type Result,
 } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
+import { SECOND_LANE, SecondLane, workBeside } from './second-lane.ts';
 
 /** The heavy part of the headless commands, in a thread of its own. */
 
@@ -38,9 +41,20 @@ const MOST = 0.7;
 
 const clock = (): number => performance.now() / 1000;
 
+/** A search with a second lane, which ends with it. */
+async function inTwoLanes<T>(lane: Lane<T>): Promise<T> {
+  const second = new SecondLane(new URL(import.meta.url));
+  try {
+    return await beside(lane, second);
+  } finally {
+    second.end();
+  }
+}
+
 /** What the thread does: works the task out and sends the answer to the command. */
 export async function work(): Promise<void> {
-  const task = workerData as Task;
+  const task = workerData as Task | typeof SECOND_LANE;
+  if (task.kind === SECOND_LANE.kind) return workBeside(clock);
   const options = { seconds: task.seconds ?? DEFAULT_SECONDS, clock };
   const solver = highsSolver(await loadHighs());
   // Said: for the whole plan, what went by since the start of the program with it as far as it is not most of it. Not
@@ -56,13 +70,13 @@ export async function work(): Promise<void> {
     return;
   }
   if (task.kind === 'plan') {
-    const planned = planJob(task.job, { solver, ...options, ...altogether });
+    const planned = await inTwoLanes(planJobInLanes(task.job, { solver, ...options, ...altogether }));
     parentPort!.postMessage(
       planned.ok && !task.whole ? { ok: true, value: publishedPlan(planned.value) } : planned,
     );
     return;
   }
-  const solved = optimise(task.problem, solver, options);
+  const solved = await inTwoLanes(optimiseInLanes(task.problem, solver, options));
   parentPort!.postMessage(
     solved.ok ? solved : { ok: false, issues: withShortage(task.problem, solved.issues, solver, options) },
   );

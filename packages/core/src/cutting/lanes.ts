@@ -1,0 +1,116 @@
+import type { Pattern, Filled } from './pattern.ts';
+import type { BoundGround, CutProblem } from './problem.ts';
+
+/**
+ * The search for one plan on two cores: one lane looks for the bound, the other for plans. They exchange what they have at the
+ * end of rounds that are counted in turns of work, so the answer does not depend on which of them is the quicker.
+ */
+
+/** How far a lane has come. */
+export interface Standing {
+  readonly plan: Filled | undefined;
+  readonly bound: number;
+  readonly ground: BoundGround;
+}
+
+/** What the search for plans begins from; it makes the same model of the problem, so patterns mean the same in both lanes. */
+export interface Beginning {
+  readonly problem: CutProblem;
+  readonly patterns: readonly Pattern[];
+  readonly standing: Standing;
+  readonly seconds: number;
+}
+
+/** What the other lane is asked for: to go on from there for so many turns. */
+export interface Asked {
+  readonly standing: Standing;
+  readonly turns: number;
+}
+
+export type LaneTold =
+  { readonly kind: 'begin'; readonly beginning: Beginning } | ({ readonly kind: 'go-on' } & Asked);
+
+/**
+ * A search that now and then tells the other lane something, and is answered where that stands: at the beginning what it was
+ * told itself, later what the other has come to since it was told before. Undefined: there is no other lane.
+ */
+export type Lane<T> = Generator<LaneTold, T, Standing | undefined>;
+
+/** The search without another lane. */
+export function alone<T>(lane: Lane<T>): T {
+  for (let step = lane.next(); ; step = lane.next(undefined)) if (step.done) return step.value;
+}
+
+/** The lane beside, wherever it runs. */
+export interface Beside {
+  /** Asks for what it has come to; undefined where it is gone. */
+  readonly tell: (told: LaneTold) => Promise<Standing | undefined>;
+}
+
+/** The search with another lane. */
+export async function beside<T>(lane: Lane<T>, other: Beside): Promise<T> {
+  let step = lane.next();
+  while (!step.done) step = lane.next(await other.tell(step.value));
+  return step.value;
+}
+
+/** What a lane that looks for plans sends back for what it is told: where it stands, or nothing where it has ended. */
+export interface Report {
+  readonly standing: Standing | undefined;
+}
+
+/**
+ * The lane beside behind a pair of message ports: each thing told is answered by one report, and the report of the round before
+ * is what is heard. Whoever owns the ports says when they are lost.
+ */
+export class BesideByMessages implements Beside {
+  private readonly heard: Report[] = [];
+  private waiting: ((report: Report) => void) | undefined;
+  private isGone = false;
+  /** Reports of an earlier search that are still to come: they are of no use any more. */
+  private owed = 0;
+  private readonly post: (told: LaneTold) => void;
+
+  constructor(post: (told: LaneTold) => void) {
+    this.post = post;
+  }
+
+  /** A report has come in. */
+  hear(report: Report): void {
+    if (this.owed > 0) {
+      this.owed--;
+      return;
+    }
+    const { waiting } = this;
+    this.waiting = undefined;
+    if (waiting) waiting(report);
+    else this.heard.push(report);
+  }
+
+  /** The other lane is gone: the search goes on without. */
+  lost(): void {
+    this.isGone = true;
+    this.waiting?.({ standing: undefined });
+    this.waiting = undefined;
+  }
+
+  private open = 0;
+
+  async tell(told: LaneTold): Promise<Standing | undefined> {
+    if (this.isGone) return undefined;
+    if (told.kind === 'begin') {
+      // What an earlier search did not wait for.
+      this.owed += this.open - this.heard.length;
+      this.heard.length = 0;
+      this.open = 1;
+      this.post(told);
+      return told.beginning.standing;
+    }
+    const { standing } = this.heard.shift() ?? (await new Promise<Report>((done) => (this.waiting = done)));
+    this.open--;
+    if (!standing || this.isGone) return undefined;
+    this.open++;
+    this.post(told);
+    return standing;
+  }
+}

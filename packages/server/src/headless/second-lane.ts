@@ -1,0 +1,48 @@
+import { parentPort, Worker } from 'node:worker_threads';
+import loadHighs from 'highs';
+import { BesideByMessages, plansOnDemand, type Beside, type LaneTold, type Report } from '@long-miter/core';
+import { highsSolver } from '@long-miter/core/solver';
+
+/** The second lane of a search, in a thread of its own beside the one that plans. */
+
+/** What a thread is started with to be that lane. */
+export const SECOND_LANE = { kind: 'second-lane' } as const;
+
+/** What the thread does: answers each thing it is told by how far it has come since. */
+export async function workBeside(clock: () => number): Promise<void> {
+  // What is told while the solver is being loaded waits: nobody listens to the port yet.
+  const answer = plansOnDemand(highsSolver(await loadHighs()), clock);
+  parentPort!.on('message', (told: LaneTold) => parentPort!.postMessage(answer(told)));
+}
+
+/**
+ * A second lane that is started when it is first told something: most searches are over before.
+ * @param program the file that does `workBeside` when it is started with `SECOND_LANE`
+ */
+export class SecondLane implements Beside {
+  private thread: Worker | undefined;
+  private readonly program: URL;
+  private readonly lane = new BesideByMessages((told) => this.begun().postMessage(told));
+
+  constructor(program: URL) {
+    this.program = program;
+  }
+
+  tell = (told: LaneTold): ReturnType<Beside['tell']> => this.lane.tell(told);
+
+  /** Ends the thread. */
+  end(): void {
+    this.thread?.terminate().catch(() => undefined);
+  }
+
+  private begun(): Worker {
+    if (this.thread) return this.thread;
+    const thread = new Worker(this.program, { workerData: SECOND_LANE });
+    thread.on('message', (report: Report) => this.lane.hear(report));
+    // One lane is enough for a plan: the search goes on without the other.
+    thread.on('error', () => this.lane.lost());
+    thread.on('exit', () => this.lane.lost());
+    this.thread = thread;
+    return thread;
+  }
+}
