@@ -1,6 +1,6 @@
 import { CountedProof } from './counted.ts';
 import { patternsOf, type Master, type Priced } from './master.ts';
-import { Proof } from './proof.ts';
+import { FEW, HARDLY_ANY, Proof } from './proof.ts';
 import type { Search } from './search.ts';
 import type { LinearSolver } from './solver-port.ts';
 
@@ -9,9 +9,15 @@ const NEARLY = 1;
 
 /** Part of the gap that a turn of the proof by counts has to close for another one to come before anything else. */
 const RISE = 0.04;
+/** Turns that may do less. */
+const SLOW_TURNS = 2;
 
 /** The search for a bound, a turn at a time: a proof by counts, and one by the patterns that a better plan could use. */
 export class BoundTurns {
+  /** Turns of the proof by counts in a row that hardly raised the bound. */
+  private slow = 0;
+  /** What the plan cost after the turn before. */
+  private standing = Infinity;
   private readonly search: Search;
   private readonly proof: Proof;
   /** Often a few counts decide, and show the way to plans. */
@@ -30,25 +36,24 @@ export class BoundTurns {
     this.counted?.dispose();
   }
 
-  /** A first turn, before the search for plans goes on: what is at its end here needs no more of it. */
-  begin(): void {
-    this.counted?.turn();
-    if (!this.search.stop()) this.proof.look();
-  }
-
-  /** All patterns that a better plan could use, where they are few, for a short time. @returns whether they were tried */
-  look = (): boolean => this.proof.look();
-
-  /** Whether the next turn is likely to be a long one: an integer programme is still to be tried. */
-  isLong = (): boolean => !this.proof.isDone();
-
-  /** The proof by counts, and the one by patterns where that hardly raises the bound. @returns whether there was anything to try */
+  /**
+   * The proof by counts while it raises the bound; else an attempt by patterns. A short one comes between where they are few, once
+   * a plan has stood for a while.
+   * @returns whether there was anything to try
+   */
   turn(): boolean {
-    const { search } = this;
+    const { search, proof } = this;
+    if (proof.look(HARDLY_ANY) && search.stop()) return true;
     const before = search.bound;
     const cost = search.best?.cost ?? Infinity;
     const counted = this.counted?.turn() ?? false;
-    if (search.stop() || search.bound - before >= RISE * (cost - before)) return true;
-    return this.proof.next() || counted;
+    const hasRisen = counted && search.bound - before >= RISE * (cost - before);
+    this.slow = hasRisen ? 0 : this.slow + 1;
+    if (search.stop()) return true;
+    const stands = cost === this.standing;
+    this.standing = search.best?.cost ?? Infinity;
+    if (counted && stands && proof.look(FEW)) return true;
+    if (counted && this.slow < SLOW_TURNS) return true;
+    return proof.look(FEW) || (!search.stop() && proof.next()) || counted;
   }
 }

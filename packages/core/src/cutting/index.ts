@@ -5,10 +5,11 @@ export {
   alone,
   beside,
   BesideByMessages,
+  toldAgo,
   type Beside,
   type Lane,
-  type Report,
   type LaneTold,
+  type Report,
 } from './lanes.ts';
 export { plansOnDemand } from './plans-beside.ts';
 export { wholeUp } from './end-classes.ts';

@@ -30,6 +30,12 @@ export interface Asked {
 export type LaneTold =
   { readonly kind: 'begin'; readonly beginning: Beginning } | ({ readonly kind: 'go-on' } & Asked);
 
+/** What was told so many seconds ago: on the way, and before the other lane is there, its time goes by as well. */
+export const toldAgo = (told: LaneTold, seconds: number): LaneTold =>
+  told.kind === 'begin'
+    ? { ...told, beginning: { ...told.beginning, seconds: told.beginning.seconds - seconds } }
+    : told;
+
 /**
  * A search that now and then tells the other lane something, and is answered where that stands: at the beginning what it was
  * told itself, later what the other has come to since it was told before. Undefined: there is no other lane.
@@ -69,6 +75,8 @@ export class BesideByMessages implements Beside {
   private isGone = false;
   /** Reports of an earlier search that are still to come: they are of no use any more. */
   private owed = 0;
+  /** Things told that no report was waited for yet. */
+  private open = 0;
   private readonly post: (told: LaneTold) => void;
 
   constructor(post: (told: LaneTold) => void) {
@@ -93,8 +101,6 @@ export class BesideByMessages implements Beside {
     this.waiting?.({ standing: undefined });
     this.waiting = undefined;
   }
-
-  private open = 0;
 
   async tell(told: LaneTold): Promise<Standing | undefined> {
     if (this.isGone) return undefined;

@@ -5,8 +5,14 @@ import { filledFrom } from './rounding.ts';
 import type { Search } from './search.ts';
 import type { LpOutcome } from './solver-port.ts';
 
-/** So few patterns that the complete programme is tried at once, and those at hand are not tried alone before. */
-const SOME_PATTERNS = 4_000;
+/** A short attempt: at most so many patterns, for so long. */
+interface Look {
+  readonly patterns: number;
+  readonly seconds: number;
+}
+/** So few that the programme is mostly solved at once, and so few that those at hand are not tried alone before. */
+export const HARDLY_ANY: Look = { patterns: 1_000, seconds: 1 };
+export const FEW: Look = { patterns: 4_000, seconds: 2.5 };
 /** Most patterns in the integer programme of a proof. */
 const MOST_PATTERNS = 12_000;
 /** Parts of the gap for which all patterns are looked for where those of the whole gap are too many. */
@@ -14,8 +20,7 @@ const SHARES = [0.06, 0.12, 0.2, 0.3, 0.45, 0.65, 0.85] as const;
 /** Seconds of the first programme that decides, and of one that is not tried again. */
 const PATIENCE = 8;
 const MOST_PATIENCE = 100;
-/** Seconds of a short attempt at it, and of one over the columns at hand. */
-const LOOK_SECONDS = 2.5;
+/** Seconds of one over the columns at hand. */
 const KNOWN_SECONDS = 2;
 
 /** A small problem to its end: every plan that the worths of the relaxation leave room for. */
@@ -56,7 +61,8 @@ export const roomOfBetter = (most: number, objective: number): number => most - 
  */
 export class Proof {
   private step: 'known' | 'all' | number | 'done' = 'known';
-  private triedAt = Infinity;
+  /** What the plan cost when so many patterns were last tried. */
+  private readonly lookedAt = new Map<number, number>();
   private runs = 0;
   /** Seconds of the next programme that decides. */
   private patience = PATIENCE;
@@ -115,8 +121,6 @@ export class Proof {
     return this.search.options.units !== undefined;
   }
 
-  isDone = (): boolean => this.step === 'done';
-
   /** The programme that decides, as long as there is patience for it. */
   private decide(all: readonly Pattern[]): true {
     const { patience, search } = this;
@@ -143,13 +147,13 @@ export class Proof {
    * leaves fewer.
    * @returns whether it was made
    */
-  look(): boolean {
+  look({ patterns, seconds }: Look): boolean {
     const cost = this.search.best?.cost ?? Infinity;
-    if (cost >= this.triedAt || !this.isFresh()) return false;
-    this.triedAt = cost;
+    if (cost >= (this.lookedAt.get(patterns) ?? Infinity) || !this.isFresh()) return false;
+    this.lookedAt.set(patterns, cost);
     if (this.step !== 'known') this.step = 'all';
-    const few = this.within(this.gap, SOME_PATTERNS);
-    if (few) this.run(few, Infinity, Math.min(this.search.left(), LOOK_SECONDS), this.gap);
+    const few = this.within(this.gap, patterns);
+    if (few) this.run(few, Infinity, Math.min(this.search.left(), seconds), this.gap);
     return few !== undefined;
   }
 
@@ -157,10 +161,9 @@ export class Proof {
   next(): boolean {
     const { search, master } = this;
     const { left, stop } = search;
-    if (this.look()) return true;
     if (this.step === 'known') {
       // Those at hand tell nothing that all of them do not tell as soon.
-      const all = this.isFresh() ? this.within(this.gap, SOME_PATTERNS) : undefined;
+      const all = this.isFresh() ? this.within(this.gap, FEW.patterns) : undefined;
       if (all) return this.decide(all);
       this.step = 'all';
       this.run(patternsOf(master), 0, Math.min(left() * 0.3, KNOWN_SECONDS));

@@ -17,8 +17,8 @@ const ROOT_SHARE = 0.9;
 const WHOLE_SHARE = 0.5;
 /** Units of it that may find nothing, once every proof has been tried. */
 const IDLE_UNITS = 6;
-/** Turns of the other lane while this one is likely to solve an integer programme. */
-const LONG_TURNS = 3;
+/** Turns of the other lane in one round. */
+const TURNS = 3;
 /** Dives in a row that may find nothing while the relaxation is not at its end. */
 const ONE_DIVE = 1;
 const FIRST_DIVES = 2;
@@ -119,26 +119,22 @@ export function* searchWithSolver(
             },
           }
         : undefined;
-    if (!stop() && units-- > 0) bounds.begin();
+    if (!stop() && units-- > 0) bounds.turn();
     if (!few && relaxed.converged && !stop() && units-- > 0) complete(search, master, outcome);
     for (let idle = 0; !stop() && idle < IDLE_UNITS && units-- > 0;) {
-      // Where few patterns are left to look at the proof is quick: before anything else is tried.
-      const looked = bounds.look();
-      if (stop()) return;
       if (other) {
-        const turns = LONG_TURNS;
         const tried = bounds.turn() || (!stop() && plans.turn());
         if (stop()) return;
-        other = yield { kind: 'go-on', standing: search.standing(), turns };
+        other = yield { kind: 'go-on', standing: search.standing(), turns: TURNS };
         const better = other !== undefined && search.take(other);
-        idle = better || tried || looked ? 0 : idle + 1;
+        idle = better || tried ? 0 : idle + 1;
         continue;
       }
       const better = plans.turn();
       if (stop()) return;
       // The fewer patterns a better plan could use the quicker a proof: as long as plans get better it waits.
       const tried = !better && bounds.turn();
-      idle = better || tried || looked || !plans.hasDived() ? 0 : idle + 1;
+      idle = better || tried || !plans.hasDived() ? 0 : idle + 1;
     }
   } finally {
     master.dispose();

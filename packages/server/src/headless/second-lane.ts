@@ -1,6 +1,13 @@
 import { parentPort, Worker } from 'node:worker_threads';
 import loadHighs from 'highs';
-import { BesideByMessages, plansOnDemand, type Beside, type LaneTold, type Report } from '@long-miter/core';
+import {
+  BesideByMessages,
+  plansOnDemand,
+  toldAgo,
+  type Beside,
+  type LaneTold,
+  type Report,
+} from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
 
 /** The second lane of a search, in a thread of its own beside the one that plans. */
@@ -8,11 +15,19 @@ import { highsSolver } from '@long-miter/core/solver';
 /** What a thread is started with to be that lane. */
 export const SECOND_LANE = { kind: 'second-lane' } as const;
 
+/** What is told, and when it was sent (milliseconds since 1970): before the thread is there time goes by as well. */
+interface Sent {
+  readonly told: LaneTold;
+  readonly at: number;
+}
+
 /** What the thread does: answers each thing it is told by how far it has come since. */
 export async function workBeside(clock: () => number): Promise<void> {
   // What is told while the solver is being loaded waits: nobody listens to the port yet.
   const answer = plansOnDemand(highsSolver(await loadHighs()), clock);
-  parentPort!.on('message', (told: LaneTold) => parentPort!.postMessage(answer(told)));
+  parentPort!.on('message', ({ told, at }: Sent) =>
+    parentPort!.postMessage(answer(toldAgo(told, (Date.now() - at) / 1000))),
+  );
 }
 
 /**
@@ -22,7 +37,9 @@ export async function workBeside(clock: () => number): Promise<void> {
 export class SecondLane implements Beside {
   private thread: Worker | undefined;
   private readonly program: URL;
-  private readonly lane = new BesideByMessages((told) => this.begun().postMessage(told));
+  private readonly lane = new BesideByMessages((told) =>
+    this.begun().postMessage({ told, at: Date.now() } satisfies Sent),
+  );
 
   constructor(program: URL) {
     this.program = program;

@@ -1,9 +1,10 @@
 import loadHighs from 'highs';
 import wasmUrl from 'highs/runtime?url';
-import { planJob } from '@long-miter/core';
+import { beside, planJob, planJobInLanes } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
 import type { PlanMessage, PlanRequest } from './plan-messages.ts';
 import { later } from '../words/later.ts';
+import { SecondLane } from './second-lane.ts';
 
 /** Plans a whole job off the page's own thread. Cancelled by ending the worker. */
 
@@ -22,18 +23,26 @@ async function plan({ job, seconds, options }: PlanRequest): Promise<PlanMessage
   const highs = await loadHighs({ locateFile: () => wasmUrl });
   // The same job has the same plan, whatever was planned before it: that only helps the answer shown at once.
   const { before, ...plain } = options;
-  const planned = planJob(job, {
-    ...plain,
-    ...(before && options.keepSticks ? { before } : {}),
-    solver: highsSolver(highs),
-    onPlan: (better) => send({ kind: 'plan', plan: better, final: false }),
-    seconds,
-    clock,
-    onProgress: (profile, progress) => send({ kind: 'progress', profile, progress }),
-  });
-  return planned.ok
-    ? { kind: 'plan', plan: planned.value, final: true }
-    : { kind: 'refused', issues: planned.issues };
+  const second = new SecondLane();
+  try {
+    const planned = await beside(
+      planJobInLanes(job, {
+        ...plain,
+        ...(before && options.keepSticks ? { before } : {}),
+        solver: highsSolver(highs),
+        onPlan: (better) => send({ kind: 'plan', plan: better, final: false }),
+        seconds,
+        clock,
+        onProgress: (profile, progress) => send({ kind: 'progress', profile, progress }),
+      }),
+      second,
+    );
+    return planned.ok
+      ? { kind: 'plan', plan: planned.value, final: true }
+      : { kind: 'refused', issues: planned.issues };
+  } finally {
+    second.end();
+  }
 }
 
 self.onmessage = ({ data }: MessageEvent<PlanRequest>) => {
