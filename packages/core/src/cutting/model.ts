@@ -1,4 +1,4 @@
-import { fail, ok, type Issue, type Result } from '../base/index.ts';
+import { fail, ok, tanDeg, type Issue, type Result } from '../base/index.ts';
 import { clearances, openedClearances, wholeUp, type Clearances, type EndClass } from './end-classes.ts';
 import type { CutProblem, SpliceWall, StickKind } from './problem.ts';
 import { beginsAt, endsAt, pointsOf } from './parts.ts';
@@ -192,6 +192,10 @@ export function buildModel(problem: CutProblem): Result<CutModel> {
     clear,
     sequencer,
     longest,
+    hasStubs: items.some(({ length, cls }) => {
+      const { left, right, depth } = table.classes[cls]!;
+      return length < depth * Math.max(tanDeg(left), tanDeg(right));
+    }),
     weighed: (problem.trips?.weight ?? 0) > 0 || (problem.keep?.weight ?? 0) > 0,
   };
   return ok({ ...plain, sticks: byPrice([...plain.sticks, ...waysKept(plain)]) });

@@ -113,7 +113,7 @@ export class Proof {
     if (outcome.status !== 'optimal' && outcome.status !== 'feasible') return;
     search.offer(filledFrom(search.model, columns, outcome.columns), 'proving');
     const bound = Math.min(within, outcome.bound);
-    if (bound > uncutPrice(search.model) / 2) search.impossible = true;
+    if (bound > uncutPrice(search.model) / 2) search.proveImpossible();
     else search.raise(bound, 'proving', 'patterns');
   }
 

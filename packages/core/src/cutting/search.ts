@@ -79,6 +79,7 @@ export class Search {
   }
 
   raise(bound: number, stage: CutProgress['stage'], by: BoundGround['by']): void {
+    if (this.model.hasStubs && by !== 'trial') return;
     const rounded = this.roundUp(bound);
     if (rounded <= this.bound) return;
     this.ground = { by, figure: bound };
@@ -96,6 +97,11 @@ export class Search {
       this.ground = ground;
     }
     return this.offer(plan, 'rounding');
+  }
+
+  /** No plan of this stock exists, by a bound that was worked out. */
+  proveImpossible(): void {
+    this.impossible = !this.model.hasStubs;
   }
 
   report(stage: CutProgress['stage']): void {

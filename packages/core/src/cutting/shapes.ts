@@ -72,6 +72,11 @@ export interface CutModel {
   readonly sequencer: Sequencer;
   /** Longest stick of all, rack included. */
   readonly longest: number;
+  /**
+   * Some item is shorter than its miter is deep: the next one may begin beside its far end, so that one more piece can make
+   * what lies on a stick shorter. Bounds that leave out what does not fit do not hold then.
+   */
+  readonly hasStubs: boolean;
   /** Trips or a plan before are weighed: which way a stick is used follows from what lies on it. */
   readonly weighed: boolean;
 }

@@ -78,7 +78,7 @@ export function* searchWithSolver(
     if (relaxed.outcome.status !== 'optimal') return;
     // Some blank stays uncut even when sticks may be used in part: the limited stock cannot do.
     if (relaxed.converged && relaxed.outcome.objective > uncutPrice(model) / 2) {
-      search.impossible = true;
+      search.proveImpossible();
       return;
     }
     search.raise(relaxed.bound, 'bound', 'relaxed');
