@@ -1,8 +1,8 @@
 import { CountedProof } from './counted.ts';
-import { patternsOf, type Master, type Priced } from './master.ts';
-import { FEW, HARDLY_ANY, Proof } from './proof.ts';
+import type { Master, Priced } from './master.ts';
+import { FEW, HARDLY_ANY, Proof, roomOfBetter } from './proof.ts';
 import type { Search } from './search.ts';
-import type { LinearSolver } from './solver-port.ts';
+import type { LinearSolver, LpOutcome } from './solver-port.ts';
 
 /** So close to its end, cents, a relaxation is worth a proof by counts. */
 const NEARLY = 1;
@@ -19,17 +19,37 @@ export class BoundTurns {
   /** What the plan cost after the turn before. */
   private standing = Infinity;
   private readonly search: Search;
+  private readonly master: Master;
+  private readonly relaxed: LpOutcome;
+  private narrowedAt = Infinity;
   private readonly proof: Proof;
   /** Often a few counts decide, and show the way to plans. */
   private readonly counted: CountedProof | undefined;
 
   constructor(search: Search, solver: LinearSolver, master: Master, relaxed: Priced) {
     this.search = search;
+    this.master = master;
+    this.relaxed = relaxed.outcome;
     this.proof = new Proof(search, master, relaxed.converged);
+    const { outcome, bound } = relaxed;
     this.counted =
-      relaxed.outcome.objective - relaxed.bound < NEARLY && !search.model.weighed
-        ? new CountedProof(search, solver, patternsOf(master))
+      outcome.objective - bound < NEARLY && !search.model.weighed && !search.model.hasStubs
+        ? new CountedProof(search, solver, [
+            ...master.patternsAtHand(this.room(), outcome.duals),
+            ...(search.best?.patterns ?? []),
+          ])
         : undefined;
+  }
+
+  /** What a pattern or a part of a wall may cost more than it is worth to be part of a better plan. */
+  private room = (): number => roomOfBetter(this.search.mostOfBetter(), this.relaxed.objective);
+
+  /** The better the plan, the fewer parts of walls could make a better one. */
+  private narrow(): void {
+    const { search, master, relaxed, counted } = this;
+    if (!search.best || search.best.cost >= this.narrowedAt) return;
+    this.narrowedAt = search.best.cost;
+    counted?.keepArcs(master.arcsWithin(this.room(), relaxed.duals, search.best.paths));
   }
 
   dispose(): void {
@@ -44,6 +64,7 @@ export class BoundTurns {
   turn(): boolean {
     const { search, proof } = this;
     if (proof.look(HARDLY_ANY) && search.stop()) return true;
+    this.narrow();
     const before = search.bound;
     const cost = search.best?.cost ?? Infinity;
     const counted = this.counted?.turn() ?? false;

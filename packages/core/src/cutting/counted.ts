@@ -2,7 +2,7 @@ import { numbersFrom } from '../base/index.ts';
 import { attainableBy, type Attainable, type Counts } from './attainable.ts';
 import { dive } from './dive.ts';
 import type { CountOf } from './master-rows.ts';
-import { Master, type Ranges } from './master.ts';
+import { Master, type MasterColumn, type Ranges } from './master.ts';
 import type { Pattern } from './pattern.ts';
 import { roomOfBetter } from './proof.ts';
 import { stepOf, type CountRange } from './room-cost.ts';
@@ -67,6 +67,11 @@ export class CountedProof {
     this.open = [{ ranges: new Map(), bound: search.bound }];
     this.odd = oddOnes(search.model);
     this.attainable = attainableBy(search.model);
+  }
+
+  /** Only these parts of walls: a plan better than the best has no others. */
+  keepArcs(kept: readonly MasterColumn[]): void {
+    this.master.keepArcs(kept);
   }
 
   dispose(): void {

@@ -77,7 +77,7 @@ describe('two lanes', () => {
       const lane: BesideByMessages = new BesideByMessages((told) => {
         void Promise.resolve().then(() => (left-- > 0 ? lane.hear(answer(told)) : lane.lost()));
       });
-      const solved = await beside(optimiseInLanes(problem, solver, { seconds: 3, clock }), lane);
+      const solved = await beside(optimiseInLanes(problem, solver, { seconds: 2, clock }), lane);
       if (!solved.ok) throw new Error(solved.issues[0].text);
       expect(solved.value.cost).toBeLessThan(65_700);
       expect(solved.value.lowerBound).toBeLessThanOrEqual(65_310);

@@ -89,6 +89,8 @@ export class Master {
   /** The exact pricing where mitered ends nest. */
   private readonly rooms: RoomPricer | undefined;
   private readonly known = new Set<string>();
+  /** Parts of walls that are left out for good. */
+  private readonly closed = new Set<number>();
   /** For every item those that its columns may cover in its place. */
   readonly smaller: readonly (readonly number[])[];
 
@@ -226,10 +228,33 @@ export class Master {
   leaveOut(most: number, { duals }: LpOutcome): () => void {
     const left: number[] = [];
     this.columns.forEach((column, index) => {
-      if (column.kind === 'arc' && this.reducedCost(column.wall, column.arc, duals) >= most) left.push(index);
+      if (
+        column.kind === 'arc' &&
+        !this.closed.has(index) &&
+        this.reducedCost(column.wall, column.arc, duals) >= most
+      )
+        left.push(index);
     });
     for (const index of left) this.setBounds(index, 0, 0);
     return () => left.forEach((index) => this.setBounds(index, 0, Infinity));
+  }
+
+  /** From now on only these parts of walls may be used: a better plan has no others. */
+  keepArcs(kept: readonly MasterColumn[]): void {
+    const open = new Set(kept.map((column) => (column.kind === 'arc' ? `${column.wall}/${column.arc}` : '')));
+    this.columns.forEach((column, index) => {
+      if (column.kind !== 'arc' || this.closed.has(index) || open.has(`${column.wall}/${column.arc}`)) return;
+      this.setBounds(index, 0, 0);
+      this.closed.add(index);
+    });
+  }
+
+  /** The patterns at hand whose reduced cost is at most `gap`. */
+  patternsAtHand(gap: number, duals: Float64Array): Pattern[] {
+    return patternsOf(this).filter(({ group, items, counts }) => {
+      const worth = items.reduce((sum, item, k) => sum + counts[k]! * duals[item]!, 0);
+      return this.threshold(group, duals) - worth <= gap + BARELY;
+    });
   }
 
   private reducedCost(wall: number, arc: number, duals: Float64Array): number {
