@@ -21,6 +21,8 @@ const RISE = 0.25;
 /** Dives from a relaxation that may find nothing. */
 const DIVES = 2;
 const SETTLED_DIVES = 25;
+/** Times that they are taken up again. */
+const MOST_LOOKS = 12;
 /** Most patterns of an integer programme where all counts are settled, and its seconds. */
 const MOST_PATTERNS = 5_000;
 const SECONDS = 6;
@@ -55,6 +57,9 @@ export class CountedProof {
   private open: Branch[];
   /** What could not be brought to its end: it keeps the bound down. */
   private stuck = Infinity;
+  /** The counts of which that is so, and how often a plan of them was looked for again. */
+  private unsettled: Ranges | undefined;
+  private looks = 0;
   private readonly odd: ReadonlySet<CountOf>;
   private readonly attainable: (within: Counts, limit?: number) => Attainable;
   private most = FIRST_TURN;
@@ -85,7 +90,8 @@ export class CountedProof {
   turn(): boolean {
     const { search } = this;
     // Branches are given up against a plan: without one there is nothing to show.
-    if (!search.best || this.stuck <= search.bound) return false;
+    if (!search.best) return false;
+    if (this.stuck <= search.bound) return this.lookAgain();
     const most = this.most;
     this.most = Math.min(MOST_A_TURN, 1.5 * most);
     for (let n = 0; n < most && this.open.length > 0 && !search.stop(); n++) {
@@ -105,12 +111,26 @@ export class CountedProof {
     return true;
   }
 
+  /** A plan of the counts that could not be decided would be as cheap as any can be. @returns whether it was looked for */
+  private lookAgain(): boolean {
+    const { search, master, unsettled } = this;
+    if (!unsettled || this.looks++ >= MOST_LOOKS) return false;
+    this.keepTo(unsettled);
+    const { outcome } = master.price({ stop: () => search.left() <= 0, seconds: search.left, quick: true });
+    if (outcome.status === 'optimal') this.dive(outcome, SETTLED_DIVES);
+    return true;
+  }
+
+  private keepTo(ranges: Ranges): void {
+    this.master.columns.forEach((column, index) => {
+      if (column.kind === 'count') this.master.setBounds(index, ...(ranges.get(column.of) ?? ANY));
+    });
+  }
+
   /** @returns whether the branch is dealt with; not where time was over */
   private goOn({ ranges, bound: before }: Branch): boolean {
     const { search, master } = this;
-    master.columns.forEach((column, index) => {
-      if (column.kind === 'count') master.setBounds(index, ...(ranges.get(column.of) ?? ANY));
-    });
+    this.keepTo(ranges);
     const attainable = this.attainable(this.countsOf(ranges), search.best?.cost);
     const { outcome, bound: relaxed } = master.price({
       stop: () => search.left() <= 0,
@@ -139,7 +159,11 @@ export class CountedProof {
       return true;
     }
     const settled = this.settle(ranges);
-    if (!this.isHopeless(settled)) this.stuck = Math.min(this.stuck, Math.max(bound, settled));
+    const least = Math.max(bound, settled);
+    if (!this.isHopeless(settled) && least < this.stuck) {
+      this.stuck = least;
+      this.unsettled = ranges;
+    }
     return true;
   }
 
