@@ -355,3 +355,22 @@ test('two jobs with one purchase: a stick that both share is bought once', async
   await accessible(page);
   expect(faults).toEqual([]);
 });
+
+test('a plan that takes long is worked out by two workers, comes to its end, and is the same each time', async ({
+  page,
+}) => {
+  const { faults } = watchPage(page);
+  const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; name: string }[];
+  const job = jobs.find((one) => one.name === 'Quay Street Flat 3')!.id;
+  const plans: string[][] = [];
+  for (let time = 0; time < 2; time++) {
+    const second = page.context().waitForEvent('request', (one) => one.url().includes('second-lane'));
+    await page.goto(`/jobs/${job}/stock`);
+    await second;
+    await proven(page);
+    plans.push(await sticks(page));
+  }
+  expect(plans[0]!.length).toBeGreaterThan(5);
+  expect(plans[1]).toEqual(plans[0]);
+  expect(faults).toEqual([]);
+});
