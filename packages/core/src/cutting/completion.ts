@@ -46,12 +46,14 @@ interface Parts {
   readonly worth: number;
   turns: readonly Turn[] | undefined;
   /** By what is left beside them. */
-  readonly exact: Map<number, Found>;
-  readonly failed: Map<number, number>;
+  exact: Map<number, Found> | undefined;
+  failed: Map<number, number> | undefined;
 }
 interface Turn {
   readonly around: Around;
-  readonly rest: Parts;
+  /** The other parts, made into `Parts` once something is found to lie around these. */
+  readonly others: readonly number[];
+  rest: Parts | undefined;
 }
 /** Fillings with just some parts of walls, and pieces beside them. */
 interface Around {
@@ -294,8 +296,8 @@ export class Completion {
       weight: sum(this.size),
       worth: sum(this.items),
       turns: undefined,
-      exact: new Map(),
-      failed: new Map(),
+      exact: undefined,
+      failed: undefined,
     };
     this.parts.set(key, made);
     return made;
@@ -306,23 +308,29 @@ export class Completion {
     if (parts.turns) return parts.turns;
     const [first, ...others] = parts.list as [number, ...number[]];
     const { items, longest } = this.model;
-    const turns = new Map<string, Turn>();
-    const choose = (k: number, here: readonly number[], rest: readonly number[], length: number): void => {
+    const turns: Turn[] = [];
+    /** Which of the others lie there too, a bit each: lists are made for what is kept only. */
+    const choose = (k: number, here: number, length: number): void => {
       this.spend(1);
-      const part = others[k];
-      if (part === undefined) {
+      if (k === others.length) {
         this.spend(CALL);
-        const key = here.join();
-        if (!turns.has(key)) turns.set(key, { around: this.around(here), rest: this.partsOf(rest) });
+        const isHere = (_: number, at: number): boolean => (here & (1 << at)) !== 0;
+        turns.push({
+          around: this.around([first, ...others.filter(isHere)]),
+          others: others.filter((_, at) => (here & (1 << at)) === 0),
+          rest: undefined,
+        });
         return;
       }
-      choose(k + 1, here, [...rest, part], length);
-      const longer = length + items[part]!.length;
-      if (longer <= longest) choose(k + 1, [...here, part], rest, longer);
+      choose(k + 1, here, length);
+      // Of like parts, which stand side by side, the first ones are taken.
+      if (k > 0 && others[k] === others[k - 1] && (here & (1 << (k - 1))) === 0) return;
+      const longer = length + items[others[k]!]!.length;
+      if (longer <= longest) choose(k + 1, here | (1 << k), longer);
     };
-    choose(0, [first], [], items[first]!.length);
-    parts.turns = [...turns.values()];
-    return parts.turns;
+    choose(0, 0, items[first]!.length);
+    parts.turns = turns;
+    return turns;
   }
 
   /** The least that parts of walls and the pieces left cost together where that is below a limit, else Infinity. */
@@ -330,9 +338,9 @@ export class Completion {
     const plain = parts.list.length === 0;
     if (plain && left === 0) return 0;
     const key = this.key(left);
-    const known = parts.exact.get(key);
+    const known = parts.exact?.get(key);
     if (known) return known.cost < limit ? known.cost : Infinity;
-    if ((parts.failed.get(key) ?? 0) >= limit) return Infinity;
+    if ((parts.failed?.get(key) ?? 0) >= limit) return Infinity;
     const weight = parts.weight + this.weightOf[left]!;
     if (this.rooms.least(weight) >= limit) return Infinity;
     this.spend(CALL);
@@ -346,7 +354,6 @@ export class Completion {
     const lowest = this.byLowest[31 - Math.clz32(left & -left)];
     const turns = plain ? [{ fillings: lowest!, rest: parts }] : base < best ? this.turnsOf(parts) : [];
     for (const turn of turns) {
-      const { rest } = turn;
       const { all, masks, losses } = 'around' in turn ? this.fillingsAround(turn.around) : turn.fillings;
       for (let k = 0; k < masks.length && losses[k]! < best - base; k++) {
         this.spend(1);
@@ -354,6 +361,7 @@ export class Completion {
         if ((mask & ~left) !== 0) continue;
         const filling = all[k]!;
         if (!this.inOrder(mask, left)) continue;
+        const rest = 'around' in turn ? (turn.rest ??= this.partsOf(turn.others)) : turn.rest;
         const more = this.rooms.least(rest.weight + this.weightOf[left ^ mask]!);
         for (const use of this.maker.usesOf(filling)) {
           if (use.loss >= best - base || use.price + more >= best || this.left[use.way] === 0) continue;
@@ -370,9 +378,11 @@ export class Completion {
       }
     }
     if (!found) {
+      parts.failed ??= new Map();
       parts.failed.set(key, Math.max(limit, parts.failed.get(key) ?? 0));
       return Infinity;
     }
+    parts.exact ??= new Map();
     parts.exact.set(key, { cost: reached, ...found });
     return reached;
   }
@@ -380,7 +390,7 @@ export class Completion {
   /** The patterns behind the answer of `least`. */
   private patternsOf(parts: Parts, left: number): Pattern[] {
     if (parts.list.length === 0 && left === 0) return [];
-    const { filling, use, rest } = parts.exact.get(this.key(left))!;
+    const { filling, use, rest } = parts.exact!.get(this.key(left))!;
     this.left[use.way]!--;
     const patterns = this.patternsOf(rest, left ^ filling.mask);
     this.left[use.way]!++;

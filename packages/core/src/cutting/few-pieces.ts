@@ -20,8 +20,8 @@ export const FEW_STEPS = 2e5;
 /** How far above the least cost there can be plans are looked for, step by step: near it hardly anything has to be tried. */
 const REACH = [0.004, 0.007, 0.01, 0.015, 0.02, 0.03, 0.045, 0.07, 0.12, 0.25, Infinity] as const;
 /** With a relaxation's worths a step from one limit to the next is at least such a part of the cost, and of the way so far. */
-const STEP = 5e-4;
-const STRIDE = 0.1;
+const STEP = 1e-3;
+const STRIDE = 0.3;
 
 /** Whether there is so little to cut that a search for plans below a limit is likely to come to its end. */
 export const isFew = (model: CutModel): boolean =>
