@@ -10,6 +10,7 @@ export {
   type Lane,
   type LaneTold,
   type Report,
+  type Sent,
 } from './lanes.ts';
 export { plansOnDemand } from './plans-beside.ts';
 export { wholeUp } from './end-classes.ts';

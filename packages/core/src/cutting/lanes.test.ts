@@ -157,6 +157,14 @@ describe('messages between them', () => {
     expect(sent.map((one) => one.kind)).toEqual(['begin', 'begin']);
   });
 
+  test('a lane that cannot be begun is done without', async () => {
+    const lane = new BesideByMessages(() => {
+      throw new Error('no thread can be had');
+    });
+    expect(await lane.tell(begin(9))).toBeUndefined();
+    expect(await lane.tell(goOn)).toBeUndefined();
+  });
+
   test('time goes by while it is on the way', () => {
     const late = toldAgo(begin(9), 0.5);
     expect(late.kind === 'begin' && late.beginning.seconds).toBe(8.5);

@@ -30,6 +30,12 @@ export interface Asked {
 export type LaneTold =
   { readonly kind: 'begin'; readonly beginning: Beginning } | ({ readonly kind: 'go-on' } & Asked);
 
+/** What is told, and when it was sent (milliseconds since 1970). */
+export interface Sent {
+  readonly told: LaneTold;
+  readonly at: number;
+}
+
 /** What was told so many seconds ago: on the way, and before the other lane is there, its time goes by as well. */
 export const toldAgo = (told: LaneTold, seconds: number): LaneTold =>
   told.kind === 'begin'
@@ -109,14 +115,25 @@ export class BesideByMessages implements Beside {
       this.owed += this.open - this.heard.length;
       this.heard.length = 0;
       this.open = 1;
-      this.post(told);
-      return told.beginning.standing;
+      return this.send(told) ? told.beginning.standing : undefined;
     }
     const { standing } = this.heard.shift() ?? (await new Promise<Report>((done) => (this.waiting = done)));
     this.open--;
     if (!standing || this.isGone) return undefined;
     this.open++;
-    this.post(told);
+    this.send(told);
+    // What it came to counts, even if it cannot be told any more.
     return standing;
+  }
+
+  /** A lane that cannot be begun or told anything is gone: the plan is made without it. */
+  private send(told: LaneTold): boolean {
+    try {
+      this.post(told);
+      return true;
+    } catch {
+      this.lost();
+      return false;
+    }
   }
 }

@@ -57,6 +57,7 @@ export function* searchWithSolver(
       if (!stop() && search.best && search.best.cost < before) complete(search, master, outcome);
     }
     if (!stop() && takeUnit()) dives(search, solver, master, outcome, random, { most: SOME_DIVES });
+    if (stop()) return;
     bounds = new BoundTurns(search, solver, master, relaxed);
     const plans = new PlanTurns(search, solver, master, outcome, random);
     yield* byTurns(search, master, relaxed, { bounds, plans, takeUnit, small });

@@ -7,6 +7,7 @@ import {
   type Beside,
   type LaneTold,
   type Report,
+  type Sent,
 } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
 
@@ -14,12 +15,6 @@ import { highsSolver } from '@long-miter/core/solver';
 
 /** What a thread is started with to be that lane. */
 export const SECOND_LANE = { kind: 'second-lane' } as const;
-
-/** What is told, and when it was sent (milliseconds since 1970): before the thread is there time goes by as well. */
-interface Sent {
-  readonly told: LaneTold;
-  readonly at: number;
-}
 
 /** What the thread does: answers each thing it is told by how far it has come since. */
 export async function workBeside(clock: () => number): Promise<void> {

@@ -1,11 +1,4 @@
-import { BesideByMessages, type Beside, type LaneTold, type Report } from '@long-miter/core';
-
-/** What is told, and when it was sent: on the way and before the worker is there time goes by as well. */
-export interface Sent {
-  readonly told: LaneTold;
-  /** Milliseconds since 1970. */
-  readonly at: number;
-}
+import { BesideByMessages, type Beside, type LaneTold, type Report, type Sent } from '@long-miter/core';
 
 /** The second lane of a search in a worker of its own, which is started when it is first told something. */
 export class SecondLane implements Beside {

@@ -1,8 +1,7 @@
 import loadHighs from 'highs';
 import wasmUrl from 'highs/runtime?url';
-import { plansOnDemand, toldAgo } from '@long-miter/core';
+import { plansOnDemand, toldAgo, type Report, type Sent } from '@long-miter/core';
 import { highsSolver } from '@long-miter/core/solver';
-import type { Sent } from './second-lane.ts';
 
 /** Looks for plans beside the worker that plans, and answers each thing it is told. Ended with that one. */
 
@@ -11,12 +10,12 @@ const answer = loadHighs({ locateFile: () => wasmUrl }).then((highs) =>
 );
 
 self.onmessage = ({ data: { told, at } }: MessageEvent<Sent>) => {
-  answer.then(
-    (report) => postMessage(report(toldAgo(told, (Date.now() - at) / 1000))),
-    (error: unknown) => {
+  answer
+    .then((report) => report(toldAgo(told, (Date.now() - at) / 1000)))
+    .catch((error: unknown): Report => {
       console.error(error);
-      // Whoever waits goes on alone.
-      postMessage({ standing: undefined });
-    },
-  );
+      // Whoever waits goes on alone: without an answer it would wait for ever.
+      return { standing: undefined };
+    })
+    .then(postMessage, console.error);
 };
