@@ -1,10 +1,9 @@
-import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { spawn } from 'node:child_process';
+import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureCache, ensureChromium, ensureMariaDb, ensurePackages } from './lib/install.mjs';
-import { freePort } from './lib/mariadb.mjs';
 import { root } from './lib/paths.mjs';
+import { bin, runBrowserTests, runJest } from './lib/runners.mjs';
 
 /**
  * `npm test`: installs what is missing and runs every check. Each test counts once, and each of types, lint, layers and
@@ -14,14 +13,6 @@ import { root } from './lib/paths.mjs';
 let passed = 0;
 let failed = 0;
 const failures = [];
-
-const run = (command, args, env = {}) =>
-  spawnSync(command, args, {
-    cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, ...env },
-  }).status === 0;
-const bin = (name) => join(root, 'node_modules', '.bin', name);
 
 /** Runs a check; what it writes is shown in one piece when it has ended. */
 const check = (name, command, args) =>
@@ -59,7 +50,7 @@ function count(name, good, report, read) {
 
 ensurePackages();
 ensureMariaDb();
-const chromium = ensureChromium();
+ensureChromium();
 const cache = ensureCache();
 
 // Two at a time: lint is as long as all the others together.
@@ -75,17 +66,7 @@ await Promise.all([
 process.stdout.write('\n== unit and API tests\n');
 const jestReport = join(cache, 'jest.json');
 rmSync(jestReport, { force: true });
-const jestGood = run(
-  process.execPath,
-  [
-    '--experimental-vm-modules',
-    '--no-warnings',
-    join(root, 'node_modules/jest/bin/jest.js'),
-    '--json',
-    `--outputFile=${jestReport}`,
-  ],
-  {},
-);
+const jestGood = runJest('--json', `--outputFile=${jestReport}`);
 count('unit and API tests', jestGood, jestReport, (report) => [
   report.numPassedTests,
   report.numFailedTests + report.numRuntimeErrorTestSuites,
@@ -94,19 +75,11 @@ count('unit and API tests', jestGood, jestReport, (report) => [
 process.stdout.write('\n== browser tests\n');
 const e2eReport = join(cache, 'e2e.json');
 rmSync(e2eReport, { force: true });
-const data = mkdtempSync(join(tmpdir(), 'lm-e2e-'));
-const e2eGood = run(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], {
-  LONGMITER_E2E_PORT: String(await freePort()),
-  LONGMITER_E2E_DATA: data,
-  LONGMITER_E2E_REPORT: e2eReport,
-  LONGMITER_E2E_CHROMIUM: chromium,
-  LONGMITER_DB_HOST: '',
-});
+const e2eGood = await runBrowserTests([], e2eReport);
 count('browser tests', e2eGood, e2eReport, (report) => [
   report.stats.expected,
   report.stats.unexpected + report.stats.flaky,
 ]);
-rmSync(data, { recursive: true, force: true });
 
 if (failures.length > 0) process.stdout.write(`\nFailed: ${failures.join('; ')}\n`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
