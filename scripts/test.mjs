@@ -3,7 +3,7 @@ import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureCache, ensureChromium, ensureMariaDb, ensurePackages } from './lib/install.mjs';
 import { root } from './lib/paths.mjs';
-import { bin, runBrowserTests, runJest } from './lib/runners.mjs';
+import { bin, runBrowserTests, runJest, tsc } from './lib/runners.mjs';
 
 /**
  * `npm test`: installs what is missing and runs every check. Each test counts once, and each of types, lint, layers and
@@ -17,7 +17,7 @@ const failures = [];
 /** Runs a check; what it writes is shown in one piece when it has ended. */
 const check = (name, command, args) =>
   new Promise((resolve) => {
-    const child = spawn(bin(command), args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
     let text = '';
     child.stdout.on('data', (part) => (text += part));
     child.stderr.on('data', (part) => (text += part));
@@ -55,11 +55,11 @@ const cache = ensureCache();
 
 // Two at a time: lint is as long as all the others together.
 await Promise.all([
-  check('lint', 'eslint', ['.']),
+  check('lint', bin('eslint'), ['.']),
   (async () => {
-    await check('types', 'tsc', ['-b']);
-    await check('layers', 'depcruise', ['--config', '.dependency-cruiser.cjs', 'packages']);
-    await check('format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+    await check('types', tsc, ['-b']);
+    await check('layers', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages']);
+    await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   })(),
 ]);
 

@@ -10,6 +10,8 @@ import { root } from './paths.mjs';
 
 /** Path of a command that a package brings. */
 export const bin = (name) => join(root, 'node_modules', '.bin', name);
+/** The compiler that checks types: its native build, four times as quick. The linter still needs the older one beside it. */
+export const tsc = join(root, 'node_modules', 'typescript-native', 'bin', 'tsc');
 
 const run = (command, args, env = {}) =>
   spawnSync(command, args, {
