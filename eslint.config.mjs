@@ -3,7 +3,16 @@ import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['**/dist/', '.cache/', '.data/', 'node_modules/', 'packages/core/test/fixtures/'] },
+  {
+    ignores: [
+      '**/dist/',
+      '.cache/',
+      '.data/',
+      'node_modules/',
+      'packages/core/test/fixtures/',
+      'packages/optimiser/test/fixtures/',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.tsx'],
@@ -40,16 +49,16 @@ export default ts.config(
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: 'Say it by t(…) of words/t.ts.' },
+        { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: 'Say it by t(…) of messages/t.ts.' },
         {
           selector:
             'JSXAttribute[name.name=/^(?:label|aria-label|title|placeholder|description|alt|legend)$/] > Literal[value=/[A-Za-z]{2}/]',
-          message: 'Say it by t(…) of words/t.ts.',
+          message: 'Say it by t(…) of messages/t.ts.',
         },
         {
           selector:
             'JSXAttribute[name.name=/^(?:label|aria-label|title|placeholder|description|alt|legend)$/] TemplateLiteral > TemplateElement[value.raw=/[A-Za-z]{3}/]',
-          message: 'Say it by t(…) of words/t.ts, with what is filled in by name.',
+          message: 'Say it by t(…) of messages/t.ts, with what is filled in by name.',
         },
       ],
     },

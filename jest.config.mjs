@@ -24,6 +24,12 @@ export default {
   projects: [
     {
       ...common,
+      displayName: 'optimiser',
+      roots: ['<rootDir>/packages/optimiser'],
+      testMatch: ['**/*.test.ts'],
+    },
+    {
+      ...common,
       displayName: 'core',
       roots: ['<rootDir>/packages/core'],
       testMatch: ['**/*.test.ts', '**/*.prop.test.ts'],

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import * as core from '../packages/core/src/index.ts';
 import { scenario } from '../packages/core/test/helpers/jobs.ts';
-import { sentencesOf } from '../packages/web/src/words/sentences.ts';
+import { sentencesOf } from '../packages/web/src/messages/sentences.ts';
 import { blanksOf, british, catalogueOf, ofOne, sentences, texts } from './lib/words.mjs';
 
 const all = texts();

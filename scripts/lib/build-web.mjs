@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, renameSync, rmSync, utimesSync } from 'node:fs';
 import { join } from 'node:path';
 import { contentOf, keepNewest } from './content.mjs';
 import { cache, root } from './paths.mjs';
-import { squeeze } from './squeeze.mjs';
+import { precompress } from './precompress.mjs';
 
 /** Builds the page unless its content was built before; answers the folder. */
 export async function buildWeb() {
@@ -13,11 +13,13 @@ export async function buildWeb() {
     folder,
     contentOf(
       'packages/web',
+      'packages/optimiser/src',
+      'packages/optimiser/package.json',
       'packages/core/src',
       'packages/core/package.json',
       'package-lock.json',
       'scripts/lib/build-web.mjs',
-      'scripts/lib/squeeze.mjs',
+      'scripts/lib/precompress.mjs',
     ),
   );
   if (existsSync(join(dist, 'index.html'))) {
@@ -33,7 +35,7 @@ export async function buildWeb() {
     rmSync(aside, { recursive: true, force: true });
     throw new Error('the page could not be built; what the builder said stands above');
   }
-  await squeeze(aside);
+  await precompress(aside);
   // Moved into place as a whole; another command may have been quicker with the same content.
   try {
     renameSync(aside, dist);

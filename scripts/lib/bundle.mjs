@@ -11,7 +11,7 @@ import { ensureCache } from './install.mjs';
 export async function bundle(entry, name) {
   ensureCache();
   const content = contentOf(
-    ...new Set(['packages/core/src', 'packages/server/src', dirname(entry)]),
+    ...new Set(['packages/optimiser/src', 'packages/core/src', 'packages/server/src', dirname(entry)]),
     'package-lock.json',
     'scripts/lib/bundle.mjs',
   );

@@ -3,10 +3,10 @@ import { join, relative } from 'node:path';
 import ts from 'typescript';
 import { root } from './paths.mjs';
 
-/** What the page says, as the catalogue has it: every text that is given to `t` or marked by `later`. */
+/** What the page says, as the catalogue has it: every text that is given to `t` or marked by `defineMessage`. */
 
 const PAGE = join(root, 'packages/web/src');
-export const CATALOGUE = join(PAGE, 'words');
+export const CATALOGUE = join(PAGE, 'messages');
 /** Spelled otherwise in British English; the trade's words go by the job, not by the language. */
 const BRITISH = {
   center: 'centre',
@@ -56,11 +56,11 @@ export function textsIn(path, code) {
     if (ts.isCallExpression(node) && ts.isIdentifier(node.expression)) {
       const [text, values] = node.arguments;
       const at = `${relative(root, path)}:${file.getLineAndCharacterOfPosition(node.getStart()).line + 1}`;
-      if (/^(?:t|later)$/.test(node.expression.text) && text && ts.isStringLiteralLike(text))
+      if (/^(?:t|defineMessage)$/.test(node.expression.text) && text && ts.isStringLiteralLike(text))
         found.push({
           text: text.text,
           at,
-          later: node.expression.text === 'later',
+          later: node.expression.text === 'defineMessage',
           given:
             values && ts.isObjectLiteralExpression(values)
               ? values.properties.map((one) => one.name?.text).sort()

@@ -7,7 +7,7 @@ import { ensurePackages } from '../lib/install.mjs';
  * that tries everything.
  */
 ensurePackages();
-const program = await bundle('packages/core/test/helpers/proof-cuts.ts', 'proof-cuts');
+const program = await bundle('packages/optimiser/test/helpers/proof-cuts.ts', 'proof-cuts');
 process.exit(
   spawnSync(process.execPath, [program, ...process.argv.slice(2)], { stdio: 'inherit' }).status ?? 1,
 );

@@ -92,8 +92,8 @@ const PARTS = {
       );
       return new Map(files.sort(([a], [b]) => (a < b ? -1 : 1)));
     };
-    const keeping = (what, file, data) =>
-      spawnSync(process.execPath, [join(root, 'scripts', 'keeping.mjs'), what, file], {
+    const backupCommand = (what, file, data) =>
+      spawnSync(process.execPath, [join(root, 'scripts', 'backup.mjs'), what, file], {
         encoding: 'utf8',
         env: { ...process.env, LONGMITER_DATA: data, LONGMITER_DB_HOST: '' },
       });
@@ -103,10 +103,10 @@ const PARTS = {
       afterwards: async (app) => {
         const faults = [];
         const file = join(kept, 'all.backup.gz');
-        const saved = keeping('backup', file, app.data);
+        const saved = backupCommand('backup', file, app.data);
         if (saved.status !== 0) return [`the backup failed: ${saved.stderr}`];
         const data = join(kept, 'data');
-        const restored = keeping('restore', file, data);
+        const restored = backupCommand('restore', file, data);
         if (restored.status !== 0) return [`the restore failed: ${restored.stderr}`];
         const other = await startApplication({ LONGMITER_SEED: 'no', LONGMITER_DATA: data });
         try {

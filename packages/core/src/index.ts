@@ -1,15 +1,13 @@
 export * from './base/index.ts';
 export * from './measure/index.ts';
-export * from './words/index.ts';
+export * from './messages/index.ts';
 export * from './geometry/index.ts';
-export { partsOf, pointsOf, refKey } from './drawing/index.ts';
-export type { Drawing, Label, Lettering, Mark, Part, Ref, Role, Shape } from './drawing/index.ts';
 export * from './job/index.ts';
 export * from './survey/index.ts';
 export * from './saw/index.ts';
 export {
   casingOf,
-  dressSide,
+  trimSide,
   freeName,
   headsOf,
   kitOf,
@@ -20,17 +18,18 @@ export {
   shavesOf,
   sillsOf,
 } from './openings/index.ts';
-export type { DressedSide, OpeningPart, PartPlace, PartRole, SideName } from './openings/index.ts';
+export type { TrimmedSide, OpeningPart, PartPlace, PartRole, SideName } from './openings/index.ts';
 export * from './joinery/index.ts';
 export * from './pieces/index.ts';
-export * from './cutting/index.ts';
 export * from './plan/index.ts';
-export * from './shoplog/index.ts';
+export * from './workshop/index.ts';
 export * from './takeoff/index.ts';
 export * as trade from './trade/index.ts';
-export * from './calc/index.ts';
-export * from './bench/index.ts';
-export * from './contract/index.ts';
-export * from './walk/index.ts';
-export * from './views/index.ts';
-export * from './formats/index.ts';
+export * from './calculators/questions/index.ts';
+export * from './calculators/index.ts';
+export * from './api-schemas/index.ts';
+export * from './survey-edits/index.ts';
+export * from './lists/index.ts';
+export * from './drawings/index.ts';
+export * from './advice/index.ts';
+export * from './documents/index.ts';

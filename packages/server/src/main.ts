@@ -14,7 +14,7 @@ import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { anyAccount } from './features/crew/accounts.ts';
 import { DeviceListener } from './features/devices/listener.ts';
 import { contextOf } from './http/context.ts';
-import { backupBeforeMigration, scheduleBackups } from './keeping/schedule.ts';
+import { backupBeforeMigration, scheduleBackups } from './backup/schedule.ts';
 import { Disk } from './http/disk.ts';
 import { Hub } from './http/hub.ts';
 

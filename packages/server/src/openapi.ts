@@ -4,13 +4,13 @@ import { DeviceListener } from './features/devices/listener.ts';
 import { SupplierStandIn } from './features/suppliers/stand-in.ts';
 import { Hub } from './http/hub.ts';
 import { whoMay } from './http/policy.ts';
-import type { Role, Route } from './http/route.ts';
+import type { RouteAccess, Route } from './http/route.ts';
 import { routeTable } from './routes.ts';
 
 /** The API described from its own table of routes, as OpenAPI 3.1: nothing is written down a second time. */
 
 /** For whom a route is, as the policy has it. */
-const whoOf = (role: Role): string =>
+const whoOf = (role: RouteAccess): string =>
   role === 'open' ? 'anybody' : whoMay(role).join(', ') || 'nobody once there is an account';
 const SUCCESS = { GET: '200', POST: '201', PUT: '200', PATCH: '200', DELETE: '200' } as const;
 

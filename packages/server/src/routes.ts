@@ -1,7 +1,7 @@
 import type { JobHub } from './http/context.ts';
 import type { Route } from './http/route.ts';
 import { changeRoutes } from './features/changes/routes.ts';
-import { crewRoutes, type Keeping } from './features/crew/routes.ts';
+import { crewRoutes, type BackupService } from './features/crew/routes.ts';
 import { deviceRoutes } from './features/devices/routes.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { documentRoutes } from './features/documents/routes.ts';
@@ -16,7 +16,7 @@ import { supplierRoutes } from './features/suppliers/routes.ts';
 import type { SupplierStandIn } from './features/suppliers/stand-in.ts';
 
 /** Where only the table is wanted. */
-const NO_KEEPING: Keeping = {
+const NO_KEEPING: BackupService = {
   backup: () => Promise.resolve(),
   restore: () => Promise.reject(new Error('nothing is kept here')),
 };
@@ -28,7 +28,7 @@ export const routeTable = (
   suppliers: SupplierStandIn,
   firstCode?: string,
   demo = false,
-  keeping: Keeping = NO_KEEPING,
+  keeping: BackupService = NO_KEEPING,
 ): readonly Route[] => [
   ...jobRoutes(hub),
   ...settingsRoutes,

@@ -5,7 +5,7 @@ import { DxfParser } from 'dxf-json';
 import ExcelJS from 'exceljs';
 import loadHighs from 'highs';
 import { checkJobFile, planJob, wallAngle, type JobFile, type PlanFile } from '@long-miter/core';
-import { highsSolver } from '@long-miter/core/solver';
+import { highsSolver } from '@long-miter/optimiser/highs';
 import { fernhollow } from '../src/demo/fernhollow.ts';
 import { DOCUMENTS, writeDocument } from '../src/formats/documents.ts';
 import { paperText } from '../src/formats/pdf.ts';

@@ -46,13 +46,13 @@ test('a change edited after it was applied is refused', async () => {
 
 test('the demo is seeded once and stays deleted when deleted', async () => {
   const demos = async () =>
-    (await repository.listJobs(database)).filter((job) => job.name === 'Fernhollow Schoolhouse');
+    (await repository.selectJobs(database)).filter((job) => job.name === 'Fernhollow Schoolhouse');
   const before = (await demos()).length;
   await seedDemo(context);
   await seedDemo(context);
   const seeded = await demos();
   expect(seeded.length - before).toBe(1);
-  await repository.markJob(database, seeded[0]!.id, 'delete');
+  await repository.updateJobMark(database, seeded[0]!.id, 'delete');
   await seedDemo(context);
   expect((await demos()).length).toBe(before);
 });

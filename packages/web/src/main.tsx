@@ -14,13 +14,13 @@ import { startSession } from './session/start.ts';
 import { makeStore } from './session/store.ts';
 import { Broken } from './app/Broken.tsx';
 import { Gate } from './app/Gate.tsx';
-import { HouseMark } from './app/HouseMark.tsx';
+import { OrgSyncStatus } from './app/OrgSyncStatus.tsx';
 import { Root } from './app/Root.tsx';
 import { SkipLink } from './app/SkipLink.tsx';
-import { keepFocus } from './shared/keep-focus.ts';
+import { keepFocus } from './shared/fields/keep-focus.ts';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
-import { language } from './words/language.ts';
+import { language } from './messages/language.ts';
 
 const loadJob = () => import('./app/job/JobPage.tsx');
 const jobs = <JobsPage onIdle={() => void loadJob().catch(() => undefined)} />;
@@ -46,7 +46,7 @@ const routes: readonly RouteObject[] = [
   {
     path: '/together',
     lazy: async () => ({
-      Component: (await import('./features/together/TogetherPage.tsx')).TogetherPage,
+      Component: (await import('./features/shared-purchase/SharedPurchasePage.tsx')).TogetherPage,
     }),
   },
   {
@@ -97,7 +97,7 @@ createRoot(document.getElementById('root')!).render(
       <MantineProvider theme={theme} cssVariablesResolver={variables} defaultColorScheme="auto">
         <Notifications position="bottom-right" />
         <SkipLink />
-        <HouseMark />
+        <OrgSyncStatus />
         <Gate>
           <RouterProvider router={router} />
         </Gate>

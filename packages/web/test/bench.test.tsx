@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import { benchSheets, startTexts, type Drawing } from '@long-miter/core';
 import { DrawingSvg } from '../src/drawing/DrawingSvg.tsx';
-import { keepBench, keptBench } from '../src/session/bench-slice.ts';
+import { keepBench, keptBench } from '../src/session/slices/bench-slice.ts';
 import { PracticeView } from '../src/features/bench/PracticeView.tsx';
 import { SawPracticeView } from '../src/features/bench/SawPracticeView.tsx';
 import { SheetField } from '../src/features/bench/SheetField.tsx';

@@ -18,7 +18,7 @@ import { SaveMark } from '../src/app/job/SaveMark.tsx';
 import { SetupDrawer } from '../src/features/setup/SetupDrawer.tsx';
 import { StockEditor } from '../src/features/stock/StockEditor.tsx';
 import { SticksView } from '../src/features/stock/SticksView.tsx';
-import { outbox } from '../src/session/outbox.ts';
+import { outbox } from '../src/session/outbox/outbox.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { drawnNotice } from './support/notice.tsx';
 import { playServer } from './support/server.ts';

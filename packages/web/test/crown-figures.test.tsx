@@ -3,7 +3,7 @@ import { afterEach, beforeAll, expect, test } from '@jest/globals';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Profile } from '@long-miter/core';
-import { CrownFigures } from '../src/features/setup/CrownFigures.tsx';
+import { CrownFiguresFields } from '../src/features/setup/CrownFiguresFields.tsx';
 import { show, stubBrowser } from './support/browser.tsx';
 
 /** Figures of a crown off a scrap: any two give the others, all are taken together, the spring from wall or ceiling. */
@@ -25,7 +25,7 @@ const cove = {
 test('drop and projection replace what stood, the spring is no longer claimed as read', async () => {
   const user = userEvent.setup();
   const taken: Partial<Profile>[] = [];
-  show(<CrownFigures profile={cove} unit="in" onTake={(change) => void taken.push(change)} />);
+  show(<CrownFiguresFields profile={cove} unit="in" onTake={(change) => void taken.push(change)} />);
   expect(screen.getByText(/3 5\/8 in across, 38° to the wall/)).toBeDefined();
   const field = (label: string) => screen.getByLabelText(`${label} of Cove`);
   await user.clear(field('across its back'));
@@ -43,7 +43,7 @@ test('a spring read from the ceiling is what is left of a right angle; a refusal
   const user = userEvent.setup();
   const taken: Partial<Profile>[] = [];
   show(
-    <CrownFigures
+    <CrownFiguresFields
       profile={cove}
       unit="in"
       onTake={(change) => {

@@ -17,7 +17,7 @@ import { Ribbon } from '../src/drawing/Ribbon.tsx';
 import { CutCard } from '../src/features/saw/CutCard.tsx';
 import { PrintedList } from '../src/features/paper/PrintedList.tsx';
 import { Sticks } from '../src/features/stock/Sticks.tsx';
-import { fractionRuns } from '../src/shared/Figure.tsx';
+import { fractionRuns } from '../src/shared/fields/Figure.tsx';
 import { jobOf } from './support/sheet.tsx';
 import { show, stubBrowser } from './support/browser.tsx';
 

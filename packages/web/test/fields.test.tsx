@@ -3,10 +3,10 @@ import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { addWall, emptySurvey, starterSettings, type Issue, type RoomSheet } from '@long-miter/core';
-import { CornerField } from '../src/features/walk/CornerField.tsx';
-import { LengthField } from '../src/shared/LengthField.tsx';
+import { CornerField } from '../src/features/walk/wall/CornerField.tsx';
+import { LengthField } from '../src/shared/fields/LengthField.tsx';
 import { WalkLine } from '../src/features/walk/WalkLine.tsx';
-import type { EditSheet } from '../src/session/use-sheet.ts';
+import type { EditSheet } from '../src/session/drafts/use-sheet.ts';
 import { show, stubBrowser } from './support/browser.tsx';
 
 beforeAll(stubBrowser);

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { compareRules, underRules, jobFileOf, type RulesComparison, type RuleSet } from '@long-miter/core';
 import { useShownJob } from '../src/session/shown-job.ts';
 import { RulesDrawer } from '../src/features/rules/RulesDrawer.tsx';
-import { outbox } from '../src/session/outbox.ts';
+import { outbox } from '../src/session/outbox/outbox.ts';
 import type { RulesRequest } from '../src/workers/rules-messages.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { drawnNotice } from './support/notice.tsx';

@@ -5,10 +5,10 @@ import userEvent from '@testing-library/user-event';
 import { notifications } from '@mantine/notifications';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import type { JobSummary } from '@long-miter/core';
-import { HouseMark } from '../src/app/HouseMark.tsx';
+import { OrgSyncStatus } from '../src/app/OrgSyncStatus.tsx';
 import { JobsPage } from '../src/features/jobs/JobsPage.tsx';
-import { HOUSE, outbox } from '../src/session/outbox.ts';
-import { changeRefused } from '../src/session/outbox-slice.ts';
+import { NO_JOB, outbox } from '../src/session/outbox/outbox.ts';
+import { changeRefused } from '../src/session/outbox/outbox-slice.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { drawnNotice, newestNotice } from './support/notice.tsx';
 import { playServer, problem } from './support/server.ts';
@@ -24,7 +24,7 @@ beforeAll(() => {
 afterEach(async () => {
   cleanup();
   notifications.clean();
-  await waitFor(() => expect(outbox.waiting(HOUSE)).toBe(0));
+  await waitFor(() => expect(outbox.waiting(NO_JOB)).toBe(0));
 });
 const server = playServer();
 const job = jobOf([rectangle()]);
@@ -48,7 +48,7 @@ async function page(jobs: readonly JobSummary[], answers: typeof server.answers 
   server.answers = { 'GET /api/jobs': () => jobs, ...Object.fromEntries(each), ...answers };
   show(
     <MemoryRouter>
-      <HouseMark />
+      <OrgSyncStatus />
       <Routes>
         <Route path="/" element={<JobsPage onIdle={() => undefined} />} />
         <Route path="/jobs/:id/:stage" element={<p>the job is open</p>} />
@@ -184,7 +184,7 @@ describe('while the server is away', () => {
     ).toBeTruthy();
     away = false;
     window.dispatchEvent(new Event('online'));
-    await waitFor(() => expect(outbox.waiting(HOUSE)).toBe(0));
+    await waitFor(() => expect(outbox.waiting(NO_JOB)).toBe(0));
     await waitFor(() => expect(screen.queryByText(/kept here/)).toBeNull());
     const sent = server.asked.map((one) => (one.body as { set: { name: string } }).set.name);
     expect(new Set(sent)).toEqual(new Set(['Orchard Cottage 2']));
@@ -208,11 +208,11 @@ describe('while the server is away', () => {
     const store = await openJob(job);
     server.answers = {};
     const user = userEvent.setup();
-    show(<HouseMark />, store);
+    show(<OrgSyncStatus />, store);
     act(
       () =>
         void store.dispatch(
-          changeRefused({ job: HOUSE, label: 'a piece for the rack', text: 'it is there already' }),
+          changeRefused({ job: NO_JOB, label: 'a piece for the rack', text: 'it is there already' }),
         ),
     );
     expect(await screen.findByText('Not taken, a piece for the rack: it is there already')).toBeTruthy();

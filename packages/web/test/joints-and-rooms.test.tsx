@@ -17,7 +17,7 @@ import {
   starterSettings,
   type HouseRulesInput,
   type PieceKey,
-  type WatchOut,
+  type Warning,
 } from '@long-miter/core';
 import { Disputes } from '../src/app/job/Disputes.tsx';
 import { SplicePlaces } from '../src/features/joints/SplicePlaces.tsx';
@@ -25,11 +25,11 @@ import { WatchList } from '../src/features/joints/WatchList.tsx';
 import { RoomsPage } from '../src/features/rooms/RoomsPage.tsx';
 import { readWalls } from '../src/features/rooms/wall-files.ts';
 import { RuleField } from '../src/features/rules/RuleField.tsx';
-import { draftKey } from '../src/session/draft-key.ts';
-import { loaded } from '../src/session/draft-slice.ts';
+import { draftKey } from '../src/session/drafts/draft-key.ts';
+import { loaded } from '../src/session/drafts/draft-slice.ts';
 import { FigurePad } from '../src/features/walk/FigurePad.tsx';
 import { makeStore } from '../src/session/store.ts';
-import { onReading, putReading } from '../src/shared/readings-in.ts';
+import { onReading, putReading } from '../src/shared/text/readings-in.ts';
 import { show, stubBrowser } from './support/browser.tsx';
 import { jobOf, rectangle, showSheet } from './support/sheet.tsx';
 
@@ -191,7 +191,7 @@ describe('the splice of a piece', () => {
 
 describe('watch-outs', () => {
   test('stand by room with what to do, and lead to their place', async () => {
-    const list: WatchOut[] = [
+    const list: Warning[] = [
       {
         code: 'assumed-angle',
         data: { place: 'the corner after wall 1' },

@@ -1,6 +1,6 @@
 /** @jest-environment jest-fixed-jsdom */
 import { expect, jest, test } from '@jest/globals';
-import { keepFocus } from '../src/shared/keep-focus.ts';
+import { keepFocus } from '../src/shared/fields/keep-focus.ts';
 
 const list = (names: readonly string[]): string =>
   `<section><h2>List</h2><ul>${names

@@ -2,12 +2,18 @@
 import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { waitFor } from '@testing-library/react';
 import { setLength, type JobRecord } from '@long-miter/core';
-import { browserStore, openBrowserStore } from '../src/session/browser-store.ts';
-import { draftKey } from '../src/session/draft-key.ts';
-import { edited, loaded, recovered } from '../src/session/draft-slice.ts';
-import { keptDraft } from '../src/session/kept.ts';
-import { bringLeft, leaveNothing, watchLeaving, writing, type Left } from '../src/session/last-moment.ts';
-import type { OutboxEntry } from '../src/session/outbox-entry.ts';
+import { browserStore, openBrowserStore } from '../src/session/outbox/browser-store.ts';
+import { draftKey } from '../src/session/drafts/draft-key.ts';
+import { edited, loaded, recovered } from '../src/session/drafts/draft-slice.ts';
+import { keptDraft } from '../src/session/drafts/kept.ts';
+import {
+  bringLeft,
+  leaveNothing,
+  watchLeaving,
+  writing,
+  type Left,
+} from '../src/session/outbox/unload-journal.ts';
+import type { OutboxEntry } from '../src/session/outbox/outbox-entry.ts';
 import { playServer } from './support/server.ts';
 import { openJob } from './support/session.ts';
 import { jobOf, rectangle } from './support/sheet.tsx';

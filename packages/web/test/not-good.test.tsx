@@ -4,7 +4,7 @@ import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { foldLog, type LogEvent, type LogFile } from '@long-miter/core';
 import { dayAtTheSaw, late } from '../../core/test/helpers/workshop-days.ts';
 import { NotGood } from '../src/features/saw/NotGood.tsx';
-import type { Happened, ShopSession } from '../src/session/shop.ts';
+import type { Happened, ShopSession } from '../src/session/shop/shop.ts';
 import { makeStore } from '../src/session/store.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 

@@ -1,6 +1,6 @@
 /** @jest-environment jest-fixed-jsdom */
 import { afterEach, beforeAll, beforeEach, expect, jest, test } from '@jest/globals';
-import { inTurn, watchGoing } from '../src/session/on-the-way.ts';
+import { inTurn, watchGoing } from '../src/session/deferred-navigation.ts';
 
 let minutes = 0;
 beforeAll(() => watchGoing());

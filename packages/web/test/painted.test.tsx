@@ -1,13 +1,12 @@
 /** @jest-environment jest-fixed-jsdom */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
-import type { Drawing, PieceKey, Shape } from '@long-miter/core';
+import { type Drawing, type PieceKey, type Shape, jobFileOf, planQuickly } from '@long-miter/core';
 import { DrawingSvg } from '../src/drawing/DrawingSvg.tsx';
 import { fitInto } from '../src/drawing/fit.ts';
 import { Painted, type UseOfPart } from '../src/drawing/Painted.tsx';
 import { PlanDrawing } from '../src/drawing/PlanDrawing.tsx';
 import { LOOK } from '../src/drawing/roles.ts';
-import { jobFileOf, planQuickly } from '@long-miter/core';
 import { jobOf, rectangle } from './support/sheet.tsx';
 import { show, stubBrowser } from './support/browser.tsx';
 

@@ -6,7 +6,7 @@ import { MemoryRouter, Route, Routes } from 'react-router';
 import { addOpening, setReading, type JobRecord, type Survey } from '@long-miter/core';
 import { api } from '../src/api/api.ts';
 import { shownJob } from '../src/session/shown-job.ts';
-import { outbox } from '../src/session/outbox.ts';
+import { outbox } from '../src/session/outbox/outbox.ts';
 import { makeStore } from '../src/session/store.ts';
 import { TrimsEditor } from '../src/features/joints/TrimsEditor.tsx';
 import { StandInPage } from '../src/features/stand-in/StandInPage.tsx';

@@ -3,9 +3,9 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { notifications, notificationsStore } from '@mantine/notifications';
-import { kindOf, type Offcut, type Profile } from '@long-miter/core';
+import { trimKindOf, type Offcut, type Profile } from '@long-miter/core';
 import { RackView } from '../src/features/rack/RackView.tsx';
-import { outbox } from '../src/session/outbox.ts';
+import { outbox } from '../src/session/outbox/outbox.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { drawnNotice } from './support/notice.tsx';
 import { playServer, problem } from './support/server.ts';
@@ -29,7 +29,7 @@ const base: Profile = job.settings.profiles.find((one) => one.use === 'base')!;
 const piece = (part: Partial<Offcut>): Offcut => ({
   id: 'f1',
   label: 'R-7',
-  trim: kindOf(base, 'in'),
+  trim: trimKindOf(base, 'in'),
   length: 80,
   left: -45,
   right: 0,

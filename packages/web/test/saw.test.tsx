@@ -4,9 +4,9 @@ import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { cutSteps, jobFileOf, planJob, type JobRecord, type PlanFile } from '@long-miter/core';
 import { SawPage } from '../src/features/saw/SawPage.tsx';
 import { PrintedList } from '../src/features/paper/PrintedList.tsx';
-import { setVocabulary } from '../src/words/vocabulary.ts';
+import { setVocabulary } from '../src/messages/vocabulary.ts';
 import { makeStore, type Store } from '../src/session/store.ts';
-import { piecePicked } from '../src/session/ui-slice.ts';
+import { piecePicked } from '../src/session/slices/ui-slice.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { jobOf, rectangle } from './support/sheet.tsx';
 

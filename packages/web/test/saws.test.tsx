@@ -6,7 +6,7 @@ import { notifications } from '@mantine/notifications';
 import { sawInUse, type CrewSaw, type Saw } from '@long-miter/core';
 import { useShownJob } from '../src/session/shown-job.ts';
 import { SawEditor } from '../src/features/setup/SawEditor.tsx';
-import { HOUSE, outbox } from '../src/session/outbox.ts';
+import { NO_JOB, outbox } from '../src/session/outbox/outbox.ts';
 import type { Store } from '../src/session/store.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
 import { drawnNotice } from './support/notice.tsx';
@@ -23,7 +23,7 @@ beforeAll(() => {
 afterEach(async () => {
   cleanup();
   notifications.clean();
-  await waitFor(() => expect(outbox.waiting(job.id) + outbox.waiting(HOUSE)).toBe(0));
+  await waitFor(() => expect(outbox.waiting(job.id) + outbox.waiting(NO_JOB)).toBe(0));
 });
 const server = playServer();
 const job = jobOf([rectangle()]);

@@ -3,7 +3,7 @@ import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, waitFor } from '@testing-library/react';
 import { emptySurvey, newProfile, type JobRecord, type RoomRecord, type StockLine } from '@long-miter/core';
 import { api } from '../src/api/api.ts';
-import { outbox } from '../src/session/outbox.ts';
+import { outbox } from '../src/session/outbox/outbox.ts';
 import { answerTaken, headTold, isBehind, settingsTold } from '../src/session/shown-job.ts';
 import { shownWith } from '../src/session/shown-with.ts';
 import type { Store } from '../src/session/store.ts';

@@ -4,7 +4,7 @@ import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-libra
 import userEvent from '@testing-library/user-event';
 import {
   jobFileOf,
-  kindOf,
+  trimKindOf,
   planJob,
   vary,
   type JobFile,
@@ -20,7 +20,7 @@ import { RulesDrawer } from '../src/features/rules/RulesDrawer.tsx';
 import { BuyingView } from '../src/features/stock/BuyingView.tsx';
 import { ProgressLines } from '../src/features/stock/ProgressLines.tsx';
 import { Sticks } from '../src/features/stock/Sticks.tsx';
-import { ThumbLine, Verdict } from '../src/features/stock/Summary.tsx';
+import { RuleOfThumbLine, Verdict } from '../src/features/stock/Summary.tsx';
 import { WhatIfView } from '../src/features/stock/WhatIfView.tsx';
 import type { PlanRequest } from '../src/workers/plan-messages.ts';
 import { framesComeLater, show, stubBrowser } from './support/browser.tsx';
@@ -71,7 +71,7 @@ describe('the verdict', () => {
     expect(screen.getByRole('status').textContent).toContain('with the pinned stick');
   });
   test('stands beside the rule of thumb in sticks, money and waste', () => {
-    show(<ThumbLine job={file} plan={plan} />);
+    show(<RuleOfThumbLine job={file} plan={plan} />);
     const rows = screen.getAllByRole('row').map((row) => row.textContent);
     // 240 in of base: with 10 % 264 in, two sticks of 16 ft at the starter's price.
     const price = file.stock.find((item) => item.length === 192)!.price;
@@ -190,7 +190,7 @@ describe('sticks by hand', () => {
 });
 
 describe('buying', () => {
-  const trim = kindOf(base, 'in');
+  const trim = trimKindOf(base, 'in');
   const quote = {
     supplier: 's1',
     fetchedAt: '2026-11-23T08:00:00.000Z',
@@ -262,7 +262,7 @@ describe('the rack', () => {
   const offcut = (part: Partial<Offcut>): Offcut => ({
     id: 'f1',
     label: 'R-7',
-    trim: kindOf(base, 'in'),
+    trim: trimKindOf(base, 'in'),
     length: 80,
     left: -45,
     right: 0,
@@ -280,7 +280,7 @@ describe('the rack', () => {
       'GET /api/rack': () => [
         offcut({}),
         offcut({ id: 'f2', label: 'R-8', damages: [], state: 'taken', job: { id: job.id, name: job.name } }),
-        offcut({ id: 'f3', label: 'R-9', trim: { ...kindOf(base, 'in'), width: 11, name: 'Tall base' } }),
+        offcut({ id: 'f3', label: 'R-9', trim: { ...trimKindOf(base, 'in'), width: 11, name: 'Tall base' } }),
       ],
     };
     show(<RackView job={job} />, await openJob(job));
@@ -303,7 +303,7 @@ describe('the rack', () => {
   });
   test('a length that is none is refused and what was typed stays', async () => {
     server.answers = {};
-    show(<AddToRack kinds={[kindOf(base, 'in')]} unit="in" />, await openJob(job));
+    show(<AddToRack kinds={[trimKindOf(base, 'in')]} unit="in" />, await openJob(job));
     const user = userEvent.setup();
     await user.type(screen.getByLabelText('Length (in)'), 'long');
     await user.click(screen.getByRole('button', { name: 'Put it on the rack' }));

@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { coinOf } from '@long-miter/core';
-import { nearest } from '../src/words/language.ts';
-import { sentencesOf } from '../src/words/sentences.ts';
-import { t } from '../src/words/t.ts';
-import { setVocabulary } from '../src/words/vocabulary.ts';
+import { nearest } from '../src/messages/language.ts';
+import { sentencesOf } from '../src/messages/sentences.ts';
+import { t } from '../src/messages/t.ts';
+import { setVocabulary } from '../src/messages/vocabulary.ts';
 
 afterEach(() => setVocabulary(undefined));
 
@@ -64,8 +64,8 @@ describe('a browser where British English is chosen', () => {
     else delete (globalThis as { localStorage?: unknown }).localStorage;
   });
   test('spells and names things its way, but for the words of a job that has American ones', async () => {
-    const words = await import('../src/words/t.ts');
-    const vocabulary = await import('../src/words/vocabulary.ts');
+    const words = await import('../src/messages/t.ts');
+    const vocabulary = await import('../src/messages/vocabulary.ts');
     expect(words.t('Garage colors')).toBe('Garage colours');
     expect(words.t('{count} sticks', { count: 2 })).toBe('2 lengths');
     vocabulary.setVocabulary('us');
@@ -73,24 +73,24 @@ describe('a browser where British English is chosen', () => {
     expect(words.t('{count} sticks', { count: 1 })).toBe('1 stick');
   });
   test('says what the core says in its spelling, whatever is filled in, and leaves what stands in quotes', async () => {
-    const words = await import('../src/words/t.ts');
-    const vocabulary = await import('../src/words/vocabulary.ts');
+    const words = await import('../src/messages/t.ts');
+    const vocabulary = await import('../src/messages/vocabulary.ts');
     vocabulary.setVocabulary('us');
-    expect(words.said('leave its last 12 in loose until its neighbor is up')).toBe(
+    expect(words.translate('leave its last 12 in loose until its neighbor is up')).toBe(
       'leave its last 12 in loose until its neighbour is up',
     );
     // One sentence behind the other, and one that no file has.
-    expect(words.said('left: coped over the neighbor; right: coped over the neighbor')).toBe(
+    expect(words.translate('left: coped over the neighbor; right: coped over the neighbor')).toBe(
       'left: coped over the neighbour; right: coped over the neighbour',
     );
-    expect(words.said('Neighbor street')).toBe('Neighbor street');
+    expect(words.translate('Neighbor street')).toBe('Neighbor street');
     vocabulary.setVocabulary('uk');
-    expect(words.said('no sticks of "Base camp" are left to miter')).toBe(
+    expect(words.translate('no sticks of "Base camp" are left to miter')).toBe(
       'no lengths of "Base camp" are left to mitre',
     );
   });
   test('writes amounts in a sentence its way', async () => {
-    const { amountsIn } = await import('../src/words/money.ts');
+    const { amountsIn } = await import('../src/messages/money.ts');
     expect(amountsIn('$1,234.50 is less than $7.50', coinOf('USD'))).toBe('US$1,234.50 is less than US$7.50');
     expect(amountsIn('£7.50, of 3 sticks', coinOf('GBP'))).toBe('£7.50, of 3 sticks');
     expect(amountsIn('12.00', coinOf(undefined))).toBe('12.00');

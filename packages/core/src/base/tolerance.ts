@@ -1,3 +1,5 @@
+import { WHOLE_UNIT } from '@long-miter/optimiser';
+
 /**
  * Every tolerance used in comparisons, with its unit and reason.
  * Lengths of a job are decimals in inches or millimetres; both are far coarser than these.
@@ -9,9 +11,6 @@ export const SAME_LENGTH = 1e-6;
 /** Degrees. Two angles nearer than this are the same angle; an end nearer to square than this is square. */
 export const SAME_ANGLE = 1e-7;
 
-/** Cutting units (1/64 in, 0.1 mm). A length this little over a whole unit counts as whole when rounding up. */
-export const WHOLE_UNIT = 1e-6;
-
 /** Length units. Positions of splices along a wall nearer than this are one place: plans round to 1/64 in or 0.1 mm. */
 export const SAME_PLACE = 1e-3;
 
@@ -20,3 +19,5 @@ export const WHOLE_COUNT = 1e-9;
 
 /** Length units. Differences smaller than this come from binary arithmetic and decide nothing. */
 export const NOISE = 1e-9;
+
+export { WHOLE_UNIT };

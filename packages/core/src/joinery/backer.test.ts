@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { corner, crownJob } from '../../test/helpers/crown.ts';
-import { clock, testSolver } from '../../test/helpers/solver.ts';
+import { clock, testSolver } from '../../../optimiser/test/helpers/solver.ts';
 import { checkJob, type JobFile, type Profile } from '../job/index.ts';
 import { planJob, planQuickly } from '../plan/index.ts';
 import { backerFit } from './index.ts';

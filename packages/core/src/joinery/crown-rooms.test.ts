@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { corner, crownJob } from '../../test/helpers/crown.ts';
-import { clock, testSolver } from '../../test/helpers/solver.ts';
+import { clock, testSolver } from '../../../optimiser/test/helpers/solver.ts';
 import { checkJob, type JobFile } from '../job/index.ts';
-import { placeOf } from '../views/index.ts';
+import { placeOf } from '../lists/index.ts';
 import { slopesOf } from './index.ts';
 import { planJob, planQuickly, type Piece, type PlanEnd } from '../plan/index.ts';
 

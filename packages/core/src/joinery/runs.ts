@@ -1,14 +1,12 @@
 import { dot, scale } from '../geometry/index.ts';
 import type { JobFile, Room } from '../job/index.ts';
-import { walkRoom, type RoomPath } from '../survey/index.ts';
+import { walkRoom, type RoomPath, angleAt } from '../survey/index.ts';
 import { cornerJoint, isContested, type CornerJoint } from './corner-joint.ts';
-import { angleAt } from '../survey/index.ts';
 import { cornerEnd, openEnd, reachOf, type BareCorner, type EndCut } from './end-cut.ts';
 import { withLean } from './leaning.ts';
 import { segmentsOfWall, type Segment } from './segments.ts';
-import { trimFrame } from './trim-frame.ts';
+import { trimFrame, type TrimFrame } from './trim-frame.ts';
 import { chooseThrough, FACES_VIEWER, type Through } from './through.ts';
-import type { TrimFrame } from './trim-frame.ts';
 
 /** A segment with both ends decided. Positions are of its near line, along its wall. */
 export interface JoinedSegment {

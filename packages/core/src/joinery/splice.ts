@@ -5,9 +5,8 @@ import { pointOnWall, studPositions, type RoomPath } from '../survey/index.ts';
 import { lapFor } from '../trade/index.ts';
 import { overTop } from './leaning.ts';
 import { reachOf } from './end-cut.ts';
-import type { JoinedSegment, TrimRun } from './runs.ts';
+import { type JoinedSegment, type TrimRun, entryOf, facingOfWalls } from './runs.ts';
 import { segmentAllowance } from './spring-fit.ts';
-import { entryOf, facingOfWalls } from './runs.ts';
 import { FACES_VIEWER } from './through.ts';
 import type { TrimFrame } from './trim-frame.ts';
 

@@ -1,6 +1,6 @@
 import { atanDeg, cosDeg } from '../base/index.ts';
 import type { Opening } from '../job/index.ts';
-import type { DressedSide } from './parts.ts';
+import type { TrimmedSide } from './parts.ts';
 
 /** What closes a miter that stayed open: which point of the head is taken down, by how much, and what angle that is. */
 export interface Shave {
@@ -18,7 +18,7 @@ export interface Shave {
  * g there, to nothing at the open point, lets both faces meet along the whole line, which is as long as the miter.
  * @returns nothing for corners without a miter
  */
-export function shavesOf(opening: Opening, { parts }: Pick<DressedSide, 'parts'>): Shave[] {
+export function shavesOf(opening: Opening, { parts }: Pick<TrimmedSide, 'parts'>): Shave[] {
   const head = parts.find((part) => part.role === 'head');
   if (!head) return [];
   return (['left', 'right'] as const).flatMap((corner): Shave[] => {

@@ -1,6 +1,6 @@
 import type { Profile } from '../job/index.ts';
 import { add, length, subtract, type Vec2 } from '../geometry/index.ts';
-import type { Dress } from './dress.ts';
+import type { TrimKit } from './trim-kit.ts';
 import type { Measures } from './measures.ts';
 import { plain, stripPart, type Box, type OpeningPart } from './part.ts';
 import { boxOf, crossing, level, lineThrough, outward, type Line, type Strip } from './strip.ts';
@@ -61,7 +61,7 @@ export interface Casing {
 
 const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
 
-function whyCorners({ slope }: Measures, dress: Dress): string {
+function whyCorners({ slope }: Measures, dress: TrimKit): string {
   if (dress.corners === 'butt')
     return slope === 0
       ? 'the head lies over square legs'
@@ -80,7 +80,7 @@ const boxed = (strip: Strip, { thickness }: Profile): Box => ({ ...boxOf(strip),
  * Inner and outer edges are lines in the plane of the wall; parts end where they cross.
  * Source: job file format, rule 7 and "Openings, to the letter"; geometry notes, section 4.
  */
-export function casingOn(measures: Measures, dress: Dress, feet: Feet): Casing | undefined {
+export function casingOn(measures: Measures, dress: TrimKit, feet: Feet): Casing | undefined {
   const { leg, head, sill, reveal } = dress;
   if (!leg || !head) return undefined;
   const innerBy: Outs = { left: reveal, head: reveal, right: reveal, sill: reveal };
@@ -228,7 +228,7 @@ export function casingOn(measures: Measures, dress: Dress, feet: Feet): Casing |
 }
 
 /** The head between, over or against what the legs are. */
-function headOf(dress: Dress, inner: Layer, outer: Layer, width: number): Strip {
+function headOf(dress: TrimKit, inner: Layer, outer: Layer, width: number): Strip {
   const { head } = inner;
   if (dress.corners === 'butt') {
     const innerLeft = from(crossing(outer.left, head), head, -dress.overhang);
@@ -252,7 +252,7 @@ function headOf(dress: Dress, inner: Layer, outer: Layer, width: number): Strip 
 
 function plinthPart(
   side: 'left' | 'right',
-  dress: Dress,
+  dress: TrimKit,
   plinth: Profile,
   leg: Strip,
   floor: number,
@@ -296,7 +296,7 @@ function blockPart(side: 'left' | 'right', block: Profile, corner: Vec2, leg: Li
 }
 
 function capPart(
-  dress: Dress,
+  dress: TrimKit,
   cap: Profile,
   head: Strip,
   band: Profile | undefined,

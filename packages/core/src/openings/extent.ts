@@ -2,15 +2,15 @@ import { SAME_LENGTH } from '../base/index.ts';
 import type { HouseRules, JobFile, Opening } from '../job/index.ts';
 import { headsOf, sillsOf } from './measures.ts';
 import type { Box, PartRole } from './part.ts';
-import { dressSide, type DressedSide } from './parts.ts';
+import { trimSide, type TrimmedSide } from './parts.ts';
 
 /** Something that stands on the wall at an opening; x along the wall from its left corner. */
-export interface Standing extends Box {
+export interface PlacedBox extends Box {
   readonly role: PartRole;
 }
 
 /** What stands on the wall around an opening, on the side of its room. */
-export const standingAt = (opening: Opening, { parts }: Pick<DressedSide, 'parts'>): Standing[] =>
+export const placedBoxes = (opening: Opening, { parts }: Pick<TrimmedSide, 'parts'>): PlacedBox[] =>
   parts.flatMap(({ box, role }) =>
     box ? [{ ...box, role, from: opening.at + box.from, to: opening.at + box.to }] : [],
   );
@@ -38,7 +38,7 @@ export function openingBetween(
     bottom < high - SAME_LENGTH && top > low + SAME_LENGTH;
   const heads = headsOf(opening);
   const sills = sillsOf(opening);
-  const standing = standingAt(opening, dressSide(job, rules, opening, 'this')).filter((one) =>
+  const standing = placedBoxes(opening, trimSide(job, rules, opening, 'this')).filter((one) =>
     overlaps(one.low, one.high),
   );
   const hole = overlaps(Math.min(sills.left, sills.right), Math.max(heads.left, heads.right));

@@ -1,5 +1,5 @@
 export * from './after-fitting.ts';
-export * from './dress.ts';
+export * from './trim-kit.ts';
 export * from './extent.ts';
 export * from './measures.ts';
 export * from './names.ts';

@@ -1,6 +1,6 @@
 import { length, subtract } from '../geometry/index.ts';
 import type { Opening, Profile } from '../job/index.ts';
-import type { Dress } from './dress.ts';
+import type { TrimKit } from './trim-kit.ts';
 import type { Measures } from './measures.ts';
 import { plain, type OpeningPart } from './part.ts';
 import { stoolTopOf } from './stool.ts';
@@ -24,7 +24,7 @@ function rippedTo({ left, right }: Widths): Pick<OpeningPart, 'width' | 'taper'>
  * square on the stool or the floor; which run over is the lap.
  * Source: job file format, "Openings, to the letter".
  */
-export function jambStrips(opening: Opening, dress: Dress, measures: Measures): OpeningPart[] {
+export function jambStrips(opening: Opening, dress: TrimKit, measures: Measures): OpeningPart[] {
   const { jamb, lap, jambReveal: back } = dress;
   if (!jamb) return [];
   const t = jamb.thickness;

@@ -1,7 +1,7 @@
 import { acosDeg, atanDeg, tanDeg } from '../base/index.ts';
 import { vec, type Vec2 } from '../geometry/index.ts';
 import type { Opening } from '../job/index.ts';
-import type { SideName } from './dress.ts';
+import type { SideName } from './trim-kit.ts';
 
 /**
  * An opening in the plane of its wall as seen from one side: x to the right from the foot of its left jamb, y up from the

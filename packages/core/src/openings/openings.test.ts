@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { openingJob, WINDOW, type OpeningJob } from '../../test/helpers/openings.ts';
 import { checkJob, completeHouseRules, type JobFile, type Opening } from '../job/index.ts';
-import { planQuickly, type Piece, type QuickPlan, type WatchOut } from '../plan/index.ts';
-import { dressSide, nameOpenings, openingNames, shavesOf } from './index.ts';
+import { planQuickly, type Piece, type QuickPlan, type Warning } from '../plan/index.ts';
+import { trimSide, nameOpenings, openingNames, shavesOf } from './index.ts';
 import { buttCasing, outOfLevelCasing } from '../trade/index.ts';
 
 /** The worked openings: figures by closed forms and by drawing, which agree; none of them comes from this program. */
@@ -44,8 +44,8 @@ function expectPiece(piece: Piece, row: Row, digits = 3): void {
   }
 }
 
-const codes = (watchOuts: readonly WatchOut[]): string[] => watchOuts.map((one) => one.code);
-const clearances = (watchOuts: readonly WatchOut[]): WatchOut[] =>
+const codes = (watchOuts: readonly Warning[]): string[] => watchOuts.map((one) => one.code);
+const clearances = (watchOuts: readonly Warning[]): Warning[] =>
   watchOuts.filter((one) => one.code === 'clearance');
 
 describe('O1: head out of level, head casing wider than the legs', () => {
@@ -680,7 +680,7 @@ describe('fitting', () => {
   test('a corner open at the outer point is shaved at the inner one; the wedge is as long as the miter', () => {
     const opening: Opening = { ...door, opens: { left: { at: 'outer', by: 0.0625 } } };
     const { watchOuts, job } = planned({ openings: [opening] });
-    const [shave] = shavesOf(opening, dressSide(job, completeHouseRules({}, 'in'), opening, 'this'));
+    const [shave] = shavesOf(opening, trimSide(job, completeHouseRules({}, 'in'), opening, 'this'));
     // The miter of 2 1/2 casing is 3.5355 long.
     expect(shave).toMatchObject({ corner: 'left', open: 'outer', from: 'inner', by: 0.0625 });
     expect(shave!.degrees).toBeCloseTo((Math.atan(0.0625 / 3.5355) * 180) / Math.PI, 4);

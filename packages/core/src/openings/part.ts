@@ -1,7 +1,7 @@
 import { tanDeg } from '../base/index.ts';
 import type { Profile } from '../job/index.ts';
 import { vec, type Vec2 } from '../geometry/index.ts';
-import { figuresOf, type Strip } from './strip.ts';
+import { stripFigures, type Strip } from './strip.ts';
 
 export type PartRole =
   | 'leg-left'
@@ -107,7 +107,7 @@ export function stripPart(
   },
 ): OpeningPart {
   const { width } = part.profile;
-  const { near, left, right } = figuresOf(strip, width);
+  const { near, left, right } = stripFigures(strip, width);
   return {
     ...part,
     outline: [strip.innerLeft, strip.innerRight, strip.outerRight, strip.outerLeft],

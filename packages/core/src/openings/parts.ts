@@ -1,17 +1,17 @@
 import type { HouseRules, JobFile, Opening } from '../job/index.ts';
 import type { Unit } from '../measure/index.ts';
 import { casingOn, type Casing } from './casing.ts';
-import { dressOf, type Dress, type SideName } from './dress.ts';
+import { resolveTrimKit, type TrimKit, type SideName } from './trim-kit.ts';
 import { jambStrips } from './jambs.ts';
 import { measuresOf, type Measures } from './measures.ts';
 import { reaches, type OpeningPart } from './part.ts';
 import { feetOf, stoolAndApron } from './stool.ts';
 
 /** One side of an opening: what it measures, what it is dressed with, and every part of that. */
-export interface DressedSide {
+export interface TrimmedSide {
   readonly side: SideName;
   readonly measures: Measures;
-  readonly dress: Dress;
+  readonly dress: TrimKit;
   readonly casing: Casing | undefined;
   readonly parts: readonly OpeningPart[];
   /** The head measured outside to outside against what the figures said; undefined where it was not measured. */
@@ -22,7 +22,7 @@ const measuredOf = (opening: Opening, side: SideName): number | undefined =>
   side === 'this' ? opening.measuredHead : opening.other?.measuredHead;
 
 /** Legs are nailed low only, so that their miter can still be closed. */
-const nailed = (part: OpeningPart, { oneUnit, corners }: Dress, unit: Unit): OpeningPart =>
+const nailed = (part: OpeningPart, { oneUnit, corners }: TrimKit, unit: Unit): OpeningPart =>
   oneUnit || corners !== 'miter' || !part.role.startsWith('leg')
     ? part
     : {
@@ -64,8 +64,8 @@ function gated(head: OpeningPart, opening: Opening, side: SideName, rules: House
  * Everything that stands around one side of an opening.
  * @param rules of its room
  */
-export function dressSide(job: JobFile, rules: HouseRules, opening: Opening, side: SideName): DressedSide {
-  const dress = dressOf(job, rules, opening, side);
+export function trimSide(job: JobFile, rules: HouseRules, opening: Opening, side: SideName): TrimmedSide {
+  const dress = resolveTrimKit(job, rules, opening, side);
   const measures = measuresOf(opening, side);
   const casing = casingOn(measures, dress, feetOf(opening, dress, measures));
   const head = casing?.parts.find((part) => part.role === 'head');

@@ -1,12 +1,12 @@
 import { tanDeg } from '../base/index.ts';
 import type { HouseRules, Opening } from '../job/index.ts';
 import type { Casing, Feet } from './casing.ts';
-import type { Dress } from './dress.ts';
+import type { TrimKit } from './trim-kit.ts';
 import { sillsOf, type Measures } from './measures.ts';
 import { plain, SQUARE, type Notch, type OpeningPart } from './part.ts';
 
 /** Height of the stool's upper face; without a stool that of the sill at its higher jamb. */
-export function stoolTopOf(opening: Opening, dress: Dress): number {
+export function stoolTopOf(opening: Opening, dress: TrimKit): number {
   const { left, right } = sillsOf(opening);
   const high = Math.max(left, right);
   if (!dress.stool) return high;
@@ -14,7 +14,7 @@ export function stoolTopOf(opening: Opening, dress: Dress): number {
 }
 
 /** What the legs of one side stand on. A stool lies level; without one each leg stands on its own sill, or on the floor. */
-export function feetOf(opening: Opening, dress: Dress, measures: Measures): Feet {
+export function feetOf(opening: Opening, dress: TrimKit, measures: Measures): Feet {
   if (opening.kind !== 'window') return { left: opening.floorGap ?? 0, right: opening.floorGap ?? 0 };
   if (!dress.stool) return { left: measures.bottomLeft.y, right: measures.bottomRight.y };
   const top = stoolTopOf(opening, dress);
@@ -34,7 +34,7 @@ export function stoolShim(opening: Opening): { under: 'left' | 'right'; by: numb
  */
 function stoolPart(
   opening: Opening,
-  dress: Dress,
+  dress: TrimKit,
   casing: Casing | undefined,
   rules: HouseRules,
 ): OpeningPart[] {
@@ -91,7 +91,7 @@ function stoolPart(
 /** The apron under it: face outside to outside of what stands above, returned at both ends. */
 function apronParts(
   opening: Opening,
-  dress: Dress,
+  dress: TrimKit,
   casing: Casing | undefined,
   rules: HouseRules,
 ): OpeningPart[] {
@@ -146,7 +146,7 @@ function apronParts(
 
 export const stoolAndApron = (
   opening: Opening,
-  dress: Dress,
+  dress: TrimKit,
   casing: Casing | undefined,
   rules: HouseRules,
 ): OpeningPart[] => [

@@ -53,7 +53,7 @@ const clean = (degrees: number): number => {
 };
 
 /** Length and end angles of a strip of a width. */
-export function figuresOf(strip: Strip, width: number): StripFigures {
+export function stripFigures(strip: Strip, width: number): StripFigures {
   const { along } = lineThrough(strip.innerLeft, strip.innerRight);
   const past = (outer: Vec2, inner: Vec2): number => dot(subtract(outer, inner), along);
   return {

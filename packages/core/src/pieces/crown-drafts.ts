@@ -3,7 +3,7 @@ import { loopOf, type Wall } from '../job/index.ts';
 import { formatWithUnit, type Unit } from '../measure/index.ts';
 import { bendPlane, crownOrder, placeOfSegment, type TrimFrame } from '../joinery/index.ts';
 import { dropOf } from '../saw/index.ts';
-import { cutEnd, type Draft, type DraftEnd } from './draft.ts';
+import { cutEnd, type PieceDraft, type DraftEnd } from './draft.ts';
 import type { RunLayout } from './layout.ts';
 import { cornerMate, keyOfPiece } from './piece-keys.ts';
 
@@ -71,7 +71,7 @@ export function rakeDrafts(
   segment: number,
   ids: readonly (readonly PieceKey[])[],
   layer: number,
-): Draft[] {
+): PieceDraft[] {
   const rake = rakeOf(run, segment);
   if (!rake) return [];
   const { frame } = run;
@@ -107,7 +107,7 @@ export function rakeDrafts(
     layer,
     source: { kind: 'blank' as const },
   };
-  const turn = (side: 'left' | 'right', near: number, mate: PieceKey | undefined): Draft => {
+  const turn = (side: 'left' | 'right', near: number, mate: PieceKey | undefined): PieceDraft => {
     const key = own[side === 'left' ? 0 : own.length - 1]!;
     const bend = side === 'left' ? rake.rise : -rake.rise;
     const corner = cutEnd(side === 'left' ? joined.leftCut : joined.rightCut, mate);
@@ -155,14 +155,14 @@ export function rakeDrafts(
 }
 
 /** The two blocks that a glued corner is tried with before long pieces are cut; they stay on the rack for the next job. */
-export function testDrafts({ run }: RunLayout, roomIndex: number, layer: number): Draft[] {
+export function testDrafts({ run }: RunLayout, roomIndex: number, layer: number): PieceDraft[] {
   const { frame } = run;
   const { testPiece } = frame.rules;
   // A tray is tried with the blocks of its room.
   if (loopOf(frame.trim) !== undefined) return [];
   if (crownOrder(run, 0).glued.size === 0 || testPiece === 0) return [];
   const half = 45;
-  return (['left', 'right'] as const).map((side): Draft => {
+  return (['left', 'right'] as const).map((side): PieceDraft => {
     const key = testPieceKey(frame.room.id, frame.trim.id, side);
     const mate = testPieceKey(frame.room.id, frame.trim.id, side === 'left' ? 'right' : 'left');
     const square: DraftEnd = { joint: 'square', angle: 0 };

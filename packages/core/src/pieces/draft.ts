@@ -16,7 +16,7 @@ export interface DraftEnd {
 }
 
 /** A piece with its ends and mates, before labels and order. Ids are final. */
-export interface Draft {
+export interface PieceDraft {
   readonly id: PieceKey;
   readonly roomIndex: number;
   readonly trimId: string;

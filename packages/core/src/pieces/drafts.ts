@@ -11,7 +11,7 @@ import {
   rakeOf,
   testDrafts,
 } from './crown-drafts.ts';
-import { cutEnd, type Draft, type DraftEnd } from './draft.ts';
+import { cutEnd, type PieceDraft, type DraftEnd } from './draft.ts';
 import {
   closingOf,
   hangingOf,
@@ -73,7 +73,7 @@ export function draftRun(
   roomIndex: number,
   runIndex: number,
   choices: SpliceChoices,
-): Draft[] {
+): PieceDraft[] {
   const runLayout = layout.rooms[roomIndex]!.runs[runIndex]!;
   const { run } = runLayout;
   const { frame } = run;
@@ -87,7 +87,7 @@ export function draftRun(
   );
   const { glued: gluedIn } = hangingOf(runLayout);
   const closing = closingOf(runLayout);
-  const drafts: Draft[] = [];
+  const drafts: PieceDraft[] = [];
   // A strip behind crown goes up before any trim on the walls, so that crown is nailed into it.
   const hidden = frame.behind !== undefined;
   const layer = layerOf(runLayout) - (hidden ? 0.25 : 0);
@@ -200,7 +200,7 @@ const layerOf = ({ run }: RunLayout): number => {
  * The pieces that turn the end of another back to the wall: one triangle, or a wedge and a triangle where it turns in two
  * halves. Their backs have no length, so they are cut from the waste beside their piece.
  */
-function returnDrafts(main: Draft, side: 'left' | 'right'): Draft[] {
+function returnDrafts(main: PieceDraft, side: 'left' | 'right'): PieceDraft[] {
   const { angle } = main[side];
   const half = isHalfTurn(angle);
   const wedge = returnPieceKey(main.id, side, 'turn');
@@ -217,16 +217,16 @@ function returnDrafts(main: Draft, side: 'left' | 'right'): Draft[] {
     source: undefined,
     returnOf: main.id,
   };
-  const ends = (outer: DraftEnd, inner: DraftEnd): Pick<Draft, 'left' | 'right'> =>
+  const ends = (outer: DraftEnd, inner: DraftEnd): Pick<PieceDraft, 'left' | 'right'> =>
     side === 'left' ? { left: outer, right: inner } : { left: inner, right: outer };
-  const turn: Draft = {
+  const turn: PieceDraft = {
     ...common,
     id: wedge,
     ...ends({ joint: 'return', angle, mate: last }, { joint: 'return', angle, mate: main.id }),
     reason: ['turns the end half way back; cut from the waste beside its piece'],
     after: [main.id],
   };
-  const back: Draft = {
+  const back: PieceDraft = {
     ...common,
     id: last,
     ...ends({ joint: 'square', angle: 0 }, { joint: 'return', angle, mate: half ? wedge : main.id }),
@@ -241,7 +241,7 @@ function transitionDrafts(
   roomIndex: number,
   ids: readonly (readonly PieceKey[])[],
   layer: number,
-): Draft[] {
+): PieceDraft[] {
   const { frame } = run;
   return run.corners.flatMap(({ joint, left, right }) => {
     const form = joint.corner.form;
@@ -255,7 +255,7 @@ function transitionDrafts(
     );
     const before = ids[left]!.at(-1)!;
     const after = ids[right]![0]!;
-    return Array.from({ length: pieces }, (_, k): Draft => {
+    return Array.from({ length: pieces }, (_, k): PieceDraft => {
       return {
         id: transitionKey(run, joint.wallIndex, k + 1),
         roomIndex,

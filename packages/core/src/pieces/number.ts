@@ -1,29 +1,29 @@
 import { traitsOf, type Room } from '../job/index.ts';
-import type { Draft } from './draft.ts';
+import type { PieceDraft } from './draft.ts';
 import { walkKey } from './walk-key.ts';
 
 const byWalk =
   (room: Room) =>
-  (a: Draft, b: Draft): number => {
+  (a: PieceDraft, b: PieceDraft): number => {
     const [aw, ax] = walkKey(room, a.walk);
     const [bw, bx] = walkKey(room, b.walk);
     return aw - bw || ax - bx;
   };
 
 /** Drafts of one room in reading order: trim by trim as listed, clockwise from the entry. */
-export function inReadingOrder(room: Room, drafts: readonly Draft[]): Draft[] {
+export function inReadingOrder(room: Room, drafts: readonly PieceDraft[]): PieceDraft[] {
   const trimAt = new Map(room.trims.map((trim, index) => [trim.id, index]));
   // Parts that belong to no trim of the room come last.
-  const at = (draft: Draft): number => trimAt.get(draft.trimId) ?? room.trims.length;
+  const at = (draft: PieceDraft): number => trimAt.get(draft.trimId) ?? room.trims.length;
   return [...drafts].sort((a, b) => at(a) - at(b) || byWalk(room)(a, b));
 }
 
 /** Steps of waiting before each piece can hang: 0 needs nothing. A circle (pinned by hand) is cut where it is met. */
-function waitingSteps(drafts: readonly Draft[]): Map<string, number> {
+function waitingSteps(drafts: readonly PieceDraft[]): Map<string, number> {
   const byId = new Map(drafts.map((draft) => [draft.id, draft]));
   const steps = new Map<string, number>();
   const open = new Set<string>();
-  const visit = (draft: Draft): number => {
+  const visit = (draft: PieceDraft): number => {
     const known = steps.get(draft.id);
     if (known !== undefined) return known;
     if (open.has(draft.id)) return 0;
@@ -39,7 +39,7 @@ function waitingSteps(drafts: readonly Draft[]): Map<string, number> {
 }
 
 /** Drafts of one room in order of installation: layers, then whatever waits for nothing, then its neighbours outward. */
-export function inHangingOrder(room: Room, drafts: readonly Draft[]): Draft[] {
+export function inHangingOrder(room: Room, drafts: readonly PieceDraft[]): PieceDraft[] {
   const steps = waitingSteps(drafts);
   const trimAt = new Map(room.trims.map((trim, index) => [trim.id, index]));
   const reading = byWalk(room);
@@ -58,13 +58,13 @@ export function inHangingOrder(room: Room, drafts: readonly Draft[]): Draft[] {
  * The turn pieces of crown around a rounded corner go in as soon as both neighbours are up, while their glue is still soft and
  * the ladder stands there. Source: crown, section 7.
  */
-function turnsBetween(drafts: readonly Draft[]): Draft[] {
-  const isTurn = (draft: Draft): boolean =>
+function turnsBetween(drafts: readonly PieceDraft[]): PieceDraft[] {
+  const isTurn = (draft: PieceDraft): boolean =>
     draft.role === 'transition' && draft.slope === undefined && traitsOf(draft.profile).atCeiling;
   const turns = drafts.filter(isTurn);
   const hung = drafts.filter((draft) => !isTurn(draft));
   const at = new Map(hung.map((draft, index) => [draft.id, index]));
-  const since = (turn: Draft): number =>
+  const since = (turn: PieceDraft): number =>
     Math.max(-1, ...turn.after.map((id) => at.get(id) ?? hung.length - 1));
   return [
     ...turns.filter((turn) => since(turn) < 0),

@@ -1,10 +1,10 @@
 import { openingPieceKey, type PieceKey } from '../base/index.ts';
 import type { OpeningPart } from '../openings/index.ts';
-import type { Draft, DraftEnd } from './draft.ts';
+import type { PieceDraft, DraftEnd } from './draft.ts';
 import type { JobLayout } from './layout.ts';
 
 /** Pieces around the openings of a room. */
-export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
+export function draftOpenings(layout: JobLayout, roomIndex: number): PieceDraft[] {
   const { room, openings } = layout.rooms[roomIndex]!;
   return openings.flatMap(({ trimId, wallId, opening, dressed }) => {
     const wall = room.walls.findIndex((one) => one.id === wallId);
@@ -19,7 +19,7 @@ export function draftOpenings(layout: JobLayout, roomIndex: number): Draft[] {
       angle: one.angle,
       ...(one.mate === undefined ? {} : { mate: idOf(one.mate) }),
     });
-    return dressed.parts.map((part): Draft => ({
+    return dressed.parts.map((part): PieceDraft => ({
       id: idOf(part.key),
       roomIndex,
       trimId,

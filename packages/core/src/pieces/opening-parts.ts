@@ -1,12 +1,12 @@
 import type { HouseRules, JobFile, Opening, Room, Trim } from '../job/index.ts';
-import { casingOf, dressSide, type DressedSide, type SideName } from '../openings/index.ts';
+import { casingOf, trimSide, type TrimmedSide, type SideName } from '../openings/index.ts';
 
 /** One side of an opening in its room, with the trim its parts belong to. */
 export interface PlacedOpening {
   readonly trimId: string;
   readonly wallId: string;
   readonly opening: Opening;
-  readonly dressed: DressedSide;
+  readonly dressed: TrimmedSide;
 }
 
 /** Parts of an opening in a room without any trim around openings belong to this. */
@@ -31,7 +31,7 @@ export function dressedOpenings(job: JobFile, rules: HouseRules, room: Room): Pl
         const own = withProfile(casing);
         if (side === 'this' && casing !== undefined && !own) return [];
         if (side === 'other' && (casing === undefined || around.length === 0)) return [];
-        const dressed = dressSide(job, rules, opening, side);
+        const dressed = trimSide(job, rules, opening, side);
         if (dressed.parts.length === 0) return [];
         const trimId = (own ?? here ?? around[0])?.id ?? NO_TRIM;
         return [{ trimId, wallId: wall.id, opening, dressed }];

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob, type SimpleWall } from '../../test/helpers/jobs.ts';
-import { clock, testSolver } from '../../test/helpers/solver.ts';
+import { clock, testSolver } from '../../../optimiser/test/helpers/solver.ts';
 import type { JobFile, Trim } from '../job/index.ts';
 import {
   outdatedCuts,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
-import { clock } from '../../test/helpers/solver.ts';
+import { clock } from '../../../optimiser/test/helpers/solver.ts';
 import type { JobFile, Trim, Wall } from '../job/index.ts';
 import { planJob, planQuickly, type PlanFile } from './index.ts';
 

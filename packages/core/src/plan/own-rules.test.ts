@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob } from '../../test/helpers/jobs.ts';
-import { clock } from '../../test/helpers/solver.ts';
-import { endWord } from '../views/index.ts';
+import { clock } from '../../../optimiser/test/helpers/solver.ts';
+import { endWord } from '../lists/index.ts';
 import { checkJobFile, type HouseRulesInput, type JobFile } from '../job/index.ts';
 import { compareRules, planJob, planQuickly, spliceWorth, underRules, type Piece } from './index.ts';
 

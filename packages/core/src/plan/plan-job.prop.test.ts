@@ -2,9 +2,9 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob, type SimpleWall } from '../../test/helpers/jobs.ts';
-import { clock } from '../../test/helpers/solver.ts';
+import { clock } from '../../../optimiser/test/helpers/solver.ts';
 import type { JobFile, Room } from '../job/index.ts';
-import { mirrorSurvey } from '../walk/index.ts';
+import { mirrorSurvey } from '../survey-edits/index.ts';
 import { planJob, planQuickly, type Piece } from './index.ts';
 
 /** Rooms of any shape: the planner does not need them to close. */

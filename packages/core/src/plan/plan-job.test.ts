@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { scenario, simpleJob, withSaw } from '../../test/helpers/jobs.ts';
-import { clock } from '../../test/helpers/solver.ts';
+import { clock } from '../../../optimiser/test/helpers/solver.ts';
 import { planJob, planQuickly } from './index.ts';
 
 const quick = (...args: Parameters<typeof simpleJob>) => planQuickly(simpleJob(...args));

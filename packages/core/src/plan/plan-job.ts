@@ -1,15 +1,15 @@
 import { type Issue, type Result } from '../base/index.ts';
-import { alone, type Lane } from '../cutting/index.ts';
+import { runSequential, type SearchCoroutine } from '@long-miter/optimiser';
 import type { JobFile } from '../job/index.ts';
 import { layOutJob, quickSplices, type JobLayout } from '../pieces/index.ts';
 import { closeRoom, type Closure } from '../survey/index.ts';
-import { assemblePlan } from './assemble-plan.ts';
-import type { PlanOptions } from './options.ts';
-import { piecesOf } from './pieces-of.ts';
-import type { Piece, PlanFile, Refusal, WatchOut } from './plan-file.ts';
-import { watcher } from './say.ts';
-import { solveProfiles } from './solve-profiles.ts';
-import { slopedWatchOut, watchOutsOf } from './watch-outs.ts';
+import { assemblePlan } from './result/assemble-plan.ts';
+import type { PlanOptions } from './solve/options.ts';
+import { piecesOf } from './result/pieces-of.ts';
+import type { Piece, PlanFile, Refusal, Warning } from './result/plan-file.ts';
+import { warningFactory } from './warnings/warning-factory.ts';
+import { solveProfiles } from './solve/solve-profiles.ts';
+import { slopedWarning, warningsOf } from './warnings/warnings.ts';
 
 /** Room outlines that close or do not, for the closed rooms of a job. */
 export const closuresOf = (job: JobFile): Closure[] => job.rooms.flatMap((room) => closeRoom(room) ?? []);
@@ -18,7 +18,7 @@ export const closuresOf = (job: JobFile): Closure[] => job.rooms.flatMap((room) 
 export interface QuickPlan {
   readonly layout: JobLayout;
   readonly pieces: readonly Piece[];
-  readonly watchOuts: readonly WatchOut[];
+  readonly watchOuts: readonly Warning[];
 }
 
 /** What can be said at once, on every keystroke: everything but sticks. */
@@ -26,18 +26,18 @@ export function planQuickly(job: JobFile, firstRoom = 1): QuickPlan {
   const layout = layOutJob(job);
   const choices = quickSplices(layout);
   const pieces = piecesOf(layout, choices, firstRoom);
-  return { layout, pieces, watchOuts: watchOutsOf(layout, pieces, closuresOf(job)) };
+  return { layout, pieces, watchOuts: warningsOf(layout, pieces, closuresOf(job)) };
 }
 
 /** Runs that no stock would make possible: the plan is made without them, and says so. */
 function blockedRuns(layout: JobLayout): Refusal[] {
-  const watch = watcher(layout.job);
+  const watch = warningFactory(layout.job);
   return layout.blocked.map((run) => ({
     profile: run.trim.profile,
     room: run.room.id,
     trim: run.trim.id,
     code: 'sloped-ceiling',
-    text: slopedWatchOut(layout.job, run, watch).text,
+    text: slopedWarning(layout.job, run, watch).text,
   }));
 }
 
@@ -60,10 +60,10 @@ function faultsOf(refused: readonly Refusal[]): [Issue, ...Issue[]] | undefined 
  * Issues: nothing at all could be planned; what would put it right.
  */
 export const planJob = (job: JobFile, options: PlanOptions): Result<PlanFile> =>
-  alone(planJobInLanes(job, options));
+  runSequential(planJobCoroutine(job, options));
 
 /** The same with a lane beside, where whoever runs it has one. */
-export function* planJobInLanes(job: JobFile, options: PlanOptions): Lane<Result<PlanFile>> {
+export function* planJobCoroutine(job: JobFile, options: PlanOptions): SearchCoroutine<Result<PlanFile>> {
   const layout = layOutJob(job);
   const closures = closuresOf(job);
   const blocked = blockedRuns(layout);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { fileOf, simpleJob } from '../../test/helpers/jobs.ts';
-import { adviceFor } from '../words/index.ts';
+import { adviceFor } from '../messages/index.ts';
 import { compareRules, underRules, planQuickly, splicePlaces, type Piece } from './index.ts';
 import { checkJob, RULE_NOTES, RULE_SCHOOLS, houseRulesSchema, type JobFile } from '../job/index.ts';
 import {
@@ -10,7 +10,7 @@ import {
   checkSurvey,
   type JobSettings,
   type Survey,
-} from '../contract/index.ts';
+} from '../api-schemas/index.ts';
 import {
   addTrim,
   addWall,
@@ -20,8 +20,8 @@ import {
   removeTrim,
   setReading,
   type TrimUse,
-} from '../walk/index.ts';
-import { jointCloseUp } from '../bench/index.ts';
+} from '../survey-edits/index.ts';
+import { jointCloseUp } from '../calculators/index.ts';
 
 const room = (settings: JobSettings): Survey =>
   [120, 96, 120, 96].reduce(

@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { scenario } from '../../test/helpers/jobs.ts';
-import { clock, testSolver } from '../../test/helpers/solver.ts';
-import type { LinearSolver } from '../cutting/index.ts';
+import { clock, testSolver } from '../../../optimiser/test/helpers/solver.ts';
+import type { LinearSolver } from '@long-miter/optimiser';
 import { planJob, type Piece, type PlanEnd, type PlanFile } from './index.ts';
 
 /** The published scenarios: expected figures are theirs, worked by hand. */

@@ -12,8 +12,8 @@ import { crownFromSizes, crownSize } from '../trade/index.ts';
  */
 
 export type PieceEnd = 'left' | 'right';
-export type Side = 'left' | 'right';
-export type Swing = Side | 'none';
+export type TableSide = 'left' | 'right';
+export type Swing = TableSide | 'none';
 
 /** *Top* and *bottom* as it hangs; crown: ceiling edge and wall edge; casing: outer and inner edge. */
 export type Seat =
@@ -34,7 +34,7 @@ export interface Cut {
   /** Which way the top of the blade leans. */
   readonly tilt: Swing;
   /** The side of the blade the piece lies on. */
-  readonly keep: Side;
+  readonly keep: TableSide;
 }
 
 /** Spring angle of a crown as entered, or from its projection and drop. */
@@ -104,7 +104,7 @@ export function endNormal(profile: Profile, end: PieceEnd, angle: number): Vec3 
 /** Degrees without the noise of going through sine and tangent: 45 stays 45. */
 const clean = (degrees: number): number => Math.round(Math.abs(degrees) * 1e10) / 1e10;
 
-const sideOf = (value: number, positive: Side, negative: Side): Swing =>
+const sideOf = (value: number, positive: TableSide, negative: TableSide): Swing =>
   Math.abs(value) < SAME_ANGLE ? 'none' : value > 0 ? positive : negative;
 
 /**

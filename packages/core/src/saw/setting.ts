@@ -1,7 +1,7 @@
 import { SAME_ANGLE, tanDeg } from '../base/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { traitsOf, type HouseRules, type Profile, type Saw } from '../job/index.ts';
-import type { WayLacks } from '../words/index.ts';
+import type { WayLacks } from '../messages/index.ts';
 import { bevelError, bevelLimit, miterError, miterLimit, rounded } from './dial.ts';
 import {
   cutIn,

@@ -1,7 +1,7 @@
 import { formatAngle } from '../measure/index.ts';
 import { traitsOf, type Profile } from '../job/index.ts';
 import type { SawSetting } from './setting.ts';
-import type { Seat, Side } from './seat.ts';
+import type { Seat, TableSide } from './seat.ts';
 
 /** What the card, the list and the print say of a seating: directions are part of every figure, edges are named to fit the trim. */
 
@@ -54,12 +54,15 @@ export interface SetWords {
 }
 
 /** A side with its figure: a scale that is off may show a small angle on the other side of its zero. */
-export const shownAt = (side: Side, figure: number): { readonly side: Side; readonly figure: string } => ({
+export const shownAt = (
+  side: TableSide,
+  figure: number,
+): { readonly side: TableSide; readonly figure: string } => ({
   side: figure < 0 ? (side === 'left' ? 'right' : 'left') : side,
   figure: formatAngle(Math.abs(figure)),
 });
 
-const sided = (side: Side, dial: number): string => {
+const sided = (side: TableSide, dial: number): string => {
   const { side: shown, figure } = shownAt(side, dial);
   return `${shown} ${figure}`;
 };

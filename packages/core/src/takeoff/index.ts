@@ -3,4 +3,4 @@ export * from './order-list.ts';
 export * from './materials.ts';
 export * from './rack.ts';
 export * from './figures.ts';
-export * from './together.ts';
+export * from './shared-purchase.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
-import { clock } from '../../test/helpers/solver.ts';
+import { clock } from '../../../optimiser/test/helpers/solver.ts';
 import type { JobFile } from '../job/index.ts';
 import { isPinned, pinOf, planJob, type PlanFile } from '../plan/index.ts';
 import {

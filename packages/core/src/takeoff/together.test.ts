@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
-import { clock, testSolver } from '../../test/helpers/solver.ts';
+import { clock, testSolver } from '../../../optimiser/test/helpers/solver.ts';
 import type { JobFile } from '../job/index.ts';
-import { planTogether, type Together } from './index.ts';
+import { planSharedPurchase, type SharedPurchase } from './index.ts';
 
 /** Several jobs with one purchase, in jobs small enough to see what is saved. */
 
@@ -16,8 +16,8 @@ const house = (name: string, lengths: readonly number[], change: Partial<JobFile
   name,
 });
 const jobs = (...files: JobFile[]) => files.map((file, index) => ({ id: `j${index}`, file }));
-const together = (...files: JobFile[]): Together => {
-  const planned = planTogether(jobs(...files), options);
+const together = (...files: JobFile[]): SharedPurchase => {
+  const planned = planSharedPurchase(jobs(...files), options);
   if (!planned.ok) throw new Error(planned.issues[0].text);
   return planned.value;
 };
@@ -63,7 +63,8 @@ test('a piece of the rack that both jobs know is there once', () => {
 test('so many at the supplier are so many for all jobs, whichever job knows it', () => {
   const few = { stock: [{ profile: 'base', length: 120, price: 12, count: 1 }, ...stock] };
   const any = { stock: [{ profile: 'base', length: 120, price: 12 }, ...stock] };
-  const long = (found: Together): number | undefined => found.buy.find((line) => line.length === 120)?.count;
+  const long = (found: SharedPurchase): number | undefined =>
+    found.buy.find((line) => line.length === 120)?.count;
   for (const [north, south] of [
     [few, any],
     [any, few],
@@ -73,7 +74,7 @@ test('so many at the supplier are so many for all jobs, whichever job knows it',
 
 test('a spliced wall keeps its parts together by name, and both jobs are served whole', async () => {
   const solver = await testSolver();
-  const planned = planTogether(jobs(house('North', [300, 60]), house('South', [280, 44])), {
+  const planned = planSharedPurchase(jobs(house('North', [300, 60]), house('South', [280, 44])), {
     ...options,
     solver,
     seconds: 5,
@@ -91,7 +92,7 @@ test('a spliced wall keeps its parts together by name, and both jobs are served 
 
 describe('what cannot be bought together says why', () => {
   const text = (...files: JobFile[]): string => {
-    const planned = planTogether(jobs(...files), options);
+    const planned = planSharedPurchase(jobs(...files), options);
     return planned.ok ? '' : planned.issues[0].text;
   };
   test('one job alone', () => expect(text(house('North', [90]))).toMatch(/at least two/));

@@ -1,6 +1,6 @@
 import { acosDeg, asinDeg, atanDeg, cosDeg, sinDeg } from '../base/index.ts';
 
-export type Side = 'inside' | 'outside';
+export type CornerSide = 'inside' | 'outside';
 
 /** All readings of one corner, so that a figure on the wrong scale is seen at once. Degrees. */
 export interface CornerReadings {
@@ -14,7 +14,7 @@ export interface CornerReadings {
   readonly sawMiter: number;
   /** P / 2: a bisecting protractor's other scale, equal to the saw's only at 90. */
   readonly halfAngle: number;
-  readonly side: Side | 'straight';
+  readonly side: CornerSide | 'straight';
 }
 
 /** The scale a corner was read on. */
@@ -30,7 +30,11 @@ const facesOf = (scale: Exclude<CornerScale, 'room'>, value: number): number =>
  * Source: geometry notes, section 1.
  * @example convertCorner('faces', 128.75, 'outside') // wall angle 231.25, saw 25.625
  */
-export function convertCorner(scale: CornerScale, value: number, side: Side = 'inside'): CornerReadings {
+export function convertCorner(
+  scale: CornerScale,
+  value: number,
+  side: CornerSide = 'inside',
+): CornerReadings {
   const faces = scale === 'room' ? Math.min(value, 360 - value) : facesOf(scale, value);
   const wallAngle = scale === 'room' ? value : side === 'outside' ? 360 - faces : faces;
   const deflection = 180 - wallAngle;
@@ -59,7 +63,7 @@ export function tapedCorner(
   q: number,
   d: number,
   method: 'across' | 'extension',
-  side: Side,
+  side: CornerSide,
 ): { wallAngle: number; sawMiter: number } {
   const angle = angleBetween(p, q, d);
   const wallAngle = method === 'across' ? angle : side === 'inside' ? 180 - angle : 180 + angle;

@@ -1,5 +1,5 @@
 import { cosDeg, sinDeg, tanDeg } from '../base/index.ts';
-import { crownCut, crownSize } from './crown.ts';
+import { crownCut, crownSize } from './crown/crown.ts';
 
 /** Rounded corners. Source: geometry notes, section 5. */
 

@@ -4,7 +4,7 @@ import {
   checkJobFile,
   keysByOldId,
   planQuickly,
-  recordsOf,
+  jobRecordsOf,
   starterSettings,
   type CutRecord,
   type JobFile,
@@ -152,7 +152,7 @@ async function splitSettings(connection: PoolConnection, job: Row): Promise<void
   const whole = checkJobFile(asFile(walked));
   const file = whole.ok ? whole : checkJobFile(asFile([]));
   if (!file.ok) throw new Error(`job ${id}: ${file.issues[0].at} ${file.issues[0].text}`);
-  const { settings, coin } = recordsOf(file.value, starterSettings(unit));
+  const { settings, coin } = jobRecordsOf(file.value, starterSettings(unit));
   const keys = keysByOldId(file.value);
   const oldPins = old.choices?.pins ?? [];
   const pins = oldPins.flatMap((pin) => newPin(pin, file.value, keys) ?? []);

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import {
   checkJobFile,
-  kindOf,
+  trimKindOf,
   libraryKitOf,
   libraryTrimOf,
-  recordsOf,
+  jobRecordsOf,
   rulesOfRoom,
   starterSettings,
   type AddOffcut,
@@ -67,7 +67,7 @@ const KITS = 'demo kits';
 async function seedLibrary(context: Context): Promise<void> {
   await context.transaction(async (own) => {
     if (await wasSeeded(own.db, LIBRARY)) return;
-    const { unit, coin, settings } = recordsOf(fernhollow, starterSettings('in'));
+    const { unit, coin, settings } = jobRecordsOf(fernhollow, starterSettings('in'));
     for (const profile of settings.profiles)
       await keepTrim(own.db, {
         ...libraryTrimOf({ unit, coin, settings }, profile, `example-${profile.id}`, '2026-11-02'),
@@ -80,7 +80,7 @@ async function seedLibrary(context: Context): Promise<void> {
 
 /** How two openings of the large demo job are dressed, for other jobs. */
 async function seedKits(context: Context): Promise<void> {
-  const { unit, settings } = recordsOf(fernhollow, starterSettings('in'));
+  const { unit, settings } = jobRecordsOf(fernhollow, starterSettings('in'));
   await context.transaction(async (own) => {
     if (await wasSeeded(own.db, KITS)) return;
     for (const [where, opening, name] of [
@@ -102,7 +102,7 @@ async function seedKits(context: Context): Promise<void> {
 /** A few pieces on the rack: an offcut of an earlier job, and old trim with what of it cannot be used. */
 function demoRack(): AddOffcut[] {
   const base = fernhollow.profiles.find((one) => one.use === 'base')!;
-  const common = { trim: kindOf(base, 'in'), left: 0, right: 0, note: '', damages: [] };
+  const common = { trim: trimKindOf(base, 'in'), left: 0, right: 0, note: '', damages: [] };
   return [
     { ...common, length: 47.25, left: -45, origin: 'offcut', place: 'rack, second arm' },
     {

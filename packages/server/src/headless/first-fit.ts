@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { firstFitCost, readCutProblem, readJson } from '@long-miter/core';
+import { readCutProblem, readJson } from '@long-miter/core';
+import { firstFitCost } from '@long-miter/optimiser';
 
 /** Prints what first-fit-decreasing alone comes to for a cutting problem: the yardstick of `npm run bench`. */
 const json = readJson(readFileSync(process.argv[2]!, 'utf8'));

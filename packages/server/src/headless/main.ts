@@ -9,12 +9,12 @@ import {
   MAX_LOG_BYTES,
   readCutProblem,
   readJson,
-  writeCutSolution,
   type Issue,
 } from '@long-miter/core';
+import { writeCutSolution } from '@long-miter/optimiser';
 import { DOCUMENTS, writeDocument } from '../formats/documents.ts';
 import { refuse } from './faults.ts';
-import { cutInThread, planInThread, shopInThread, work } from './heavy.ts';
+import { cutInThread, planInThread, shopInThread, work } from './worker-tasks.ts';
 import { readCommandLine, readInput, usageOf } from './input.ts';
 
 /**

@@ -1,15 +1,15 @@
 import { CREW_ROLES, RIGHTS, type CrewRole } from '@long-miter/core';
 import type { Actor } from './context.ts';
 import { HttpProblem, notFound } from './problem.ts';
-import type { Role } from './route.ts';
+import type { RouteAccess } from './route.ts';
 
 /** Roles of routes that are nobody's right in particular. */
-const EVERYBODY: ReadonlySet<Role> = new Set(['open', 'self']);
-const may = (who: CrewRole, role: Role): boolean =>
-  EVERYBODY.has(role) || (RIGHTS[who] as readonly Role[]).includes(role);
+const EVERYBODY: ReadonlySet<RouteAccess> = new Set(['open', 'self']);
+const may = (who: CrewRole, role: RouteAccess): boolean =>
+  EVERYBODY.has(role) || (RIGHTS[who] as readonly RouteAccess[]).includes(role);
 
 /** Who of the crew may use a route of a role. */
-export const whoMay = (role: Role): CrewRole[] => CREW_ROLES.filter((one) => may(one, role));
+export const whoMay = (role: RouteAccess): CrewRole[] => CREW_ROLES.filter((one) => may(one, role));
 
 /** Addresses outside any job that a guest reads: the list holds his one job. */
 const GUEST_READS: ReadonlySet<string> = new Set(['/jobs']);
@@ -20,7 +20,7 @@ const GUEST_READS: ReadonlySet<string> = new Set(['/jobs']);
  */
 export function authorize(
   actor: Actor,
-  role: Role,
+  role: RouteAccess,
   path: string,
   params: Readonly<Record<string, string>>,
 ): void {

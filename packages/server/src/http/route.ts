@@ -4,7 +4,7 @@ import type { Right } from '@long-miter/core';
 import type { Context } from './context.ts';
 
 /** What somebody must be to use a route: `open` is for anybody, `self` for anybody who is signed in. */
-export type Role = 'open' | 'self' | 'demo' | Right;
+export type RouteAccess = 'open' | 'self' | 'demo' | Right;
 
 /** What the names in an address stand for. */
 const PARAMS = {
@@ -36,7 +36,7 @@ export interface Input<Body> {
 
 interface Common {
   readonly path: string;
-  readonly role: Role;
+  readonly role: RouteAccess;
   /** In a sentence: what it does. */
   readonly about: string;
 }

@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
-import { createServer, type Server } from 'node:http';
-import { request as ask } from 'node:http';
+import { createServer, type Server, request as ask } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import request from 'supertest';

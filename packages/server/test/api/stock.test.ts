@@ -4,7 +4,7 @@ import type { Database } from '../../src/db/pool.ts';
 import request from 'supertest';
 import {
   atPricesOf,
-  kindOf,
+  trimKindOf,
   libraryTrimOf,
   orderAt,
   stockOfQuote,
@@ -60,7 +60,7 @@ describe('the rack', () => {
       await request(app)
         .post('/api/rack')
         .send({
-          trim: kindOf(base(own), 'in'),
+          trim: trimKindOf(base(own), 'in'),
           length: 120,
           origin: 'salvaged',
           place: 'back of the van',
@@ -99,7 +99,7 @@ describe('the rack', () => {
   });
   test('trim of another kind is not taken, and the answer says what it is', async () => {
     const own = await newJob('Wrong trim');
-    const trim = { ...kindOf(base(own), 'in'), name: 'Tall base', width: 9 };
+    const trim = { ...trimKindOf(base(own), 'in'), name: 'Tall base', width: 9 };
     const added = (await request(app).post('/api/rack').send({ trim, length: 80, origin: 'offcut' }))
       .body as Offcut;
     const answer = await request(app)
@@ -143,7 +143,7 @@ describe('the rack', () => {
     (
       await request(app)
         .post('/api/rack')
-        .send({ trim: kindOf(base(own), 'in'), length, origin: 'offcut', ...more })
+        .send({ trim: trimKindOf(base(own), 'in'), length, origin: 'offcut', ...more })
         .expect(201)
     ).body as Offcut;
 
@@ -228,7 +228,7 @@ describe('the rack', () => {
   });
   test('of two jobs that want one piece at once one gets it', async () => {
     const jobs = [await newJob('First'), await newJob('Second')];
-    const trim = kindOf(base(jobs[0]!), 'in');
+    const trim = trimKindOf(base(jobs[0]!), 'in');
     const added = (await request(app).post('/api/rack').send({ trim, length: 70, origin: 'offcut' }))
       .body as Offcut;
     const answers = await Promise.all(
@@ -244,7 +244,7 @@ describe('the rack', () => {
   });
   test('bad input names the field; what is not there is not found', async () => {
     const own = await newJob('Faults');
-    const trim = kindOf(base(own), 'in');
+    const trim = trimKindOf(base(own), 'in');
     const short = await request(app).post('/api/rack').send({ trim, length: 0, origin: 'offcut' });
     expect([short.status, (short.body as Problem).issues[0]!.at]).toEqual([422, '/length']);
     const past = await request(app)
@@ -332,7 +332,7 @@ describe('suppliers', () => {
     const own = await newJob('Order');
     const [, south] = await suppliers();
     const profile = base(own);
-    const line = { profile: profile.id, trim: kindOf(profile, 'in'), length: 192, count: 5, price: 2000 };
+    const line = { profile: profile.id, trim: trimKindOf(profile, 'in'), length: 192, count: 5, price: 2000 };
     standIn.behaviour = { delay: 0, failure: 'error' };
     const failed = (
       await request(app)
@@ -368,7 +368,7 @@ describe('suppliers', () => {
     const own = await newJob('Twice');
     const [north] = await suppliers();
     const profile = base(own);
-    const line = { profile: profile.id, trim: kindOf(profile, 'in'), length: 192, count: 1, price: 2000 };
+    const line = { profile: profile.id, trim: trimKindOf(profile, 'in'), length: 192, count: 1, price: 2000 };
     const body = { id: nobody(), supplier: north!.id, lines: [line] };
     const place = () => request(app).post(`/api/jobs/${own.id}/orders`).send(body);
     const both = await Promise.all([place(), place()]);

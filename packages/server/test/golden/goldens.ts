@@ -16,10 +16,10 @@ import {
   startTexts,
   workSheet,
   type JobFile,
-  type LinearSolver,
   type PlanFile,
 } from '@long-miter/core';
-import { highsSolver } from '@long-miter/core/solver';
+import { type LinearSolver } from '@long-miter/optimiser';
+import { highsSolver } from '@long-miter/optimiser/highs';
 import { fernhollow } from '../../src/demo/fernhollow.ts';
 import { gableRow } from '../../src/demo/gable-row.ts';
 import { porch, porchLog } from '../../src/demo/porch.ts';

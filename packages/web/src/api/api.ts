@@ -38,7 +38,7 @@ import type {
 } from '@long-miter/core';
 import { deviceId } from './device-id.ts';
 import { ownerHere } from './owner.ts';
-import { said, t } from '../words/t.ts';
+import { translate, t } from '../messages/t.ts';
 
 /** A failure as the page shows it: what the server said, or that it could not be reached. */
 export type ApiError =
@@ -69,8 +69,8 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   return {
     error: {
       code: body?.code ?? 'internal',
-      detail: body?.detail === undefined ? t('the server could not answer') : said(body.detail),
-      issues: (body?.issues ?? []).map((issue) => ({ ...issue, text: said(issue.text) })),
+      detail: body?.detail === undefined ? t('the server could not answer') : translate(body.detail),
+      issues: (body?.issues ?? []).map((issue) => ({ ...issue, text: translate(issue.text) })),
     },
   };
 };

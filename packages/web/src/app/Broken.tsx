@@ -1,6 +1,6 @@
 import { Button, Center, Stack, Text, Title } from '@mantine/core';
 import { useRouteError } from 'react-router';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** Shown where a screen fails: nothing that was typed is lost by it, and loading anew is the way on. */
 export function Broken() {

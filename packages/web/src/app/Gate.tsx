@@ -4,9 +4,9 @@ import type { Me } from '@long-miter/core';
 import { useSessionQuery, useSignOutMutation } from '../api/api.ts';
 import { nowOwnedBy, ownerHere, type Owner } from '../api/owner.ts';
 import { SignInPage } from '../features/crew/SignInPage.tsx';
-import { forgetEverything } from '../session/forget.ts';
+import { forgetEverything } from '../session/outbox/forget.ts';
 import { useAppSelector } from '../session/store.ts';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** Invitations lead to their own page; without a line the page works with what it has kept. */
 const isInvitation = (): boolean => window.location.pathname.startsWith('/join/');

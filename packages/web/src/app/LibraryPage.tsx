@@ -5,9 +5,9 @@ import { RackView } from '../features/rack/RackView.tsx';
 import { RuleShelf } from '../features/rules/RuleShelf.tsx';
 import { SawShelf } from '../features/setup/SawShelf.tsx';
 import { SupplierShelf } from '../features/suppliers/SupplierShelf.tsx';
-import { useTitle } from '../shared/use-title.ts';
+import { useTitle } from '../shared/hooks/use-title.ts';
 import { TrimShelf } from '../features/setup/TrimShelf.tsx';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 const PARTS = [
   { key: 'trims', label: t('Trims') },

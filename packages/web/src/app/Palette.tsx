@@ -6,9 +6,9 @@ import { useLocation, useNavigate } from 'react-router';
 import { benchSheets } from '@long-miter/core';
 import { useJobQuery, useJobsQuery } from '../api/api.ts';
 import { useAppDispatch, useAppSelector } from '../session/store.ts';
-import { piecePicked } from '../session/ui-slice.ts';
+import { piecePicked } from '../session/slices/ui-slice.ts';
 import { FILES, HOME, OPENINGS, PAPER, STAGES } from './job/stages.ts';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** Something that was found, in the list under the field. */
 const FOUND = '.mantine-Spotlight-action';

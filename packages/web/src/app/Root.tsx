@@ -1,7 +1,7 @@
 import { Fragment, lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { Outlet, useMatch } from 'react-router';
 import { useShownJob } from '../session/shown-job.ts';
-import { setVocabulary } from '../words/vocabulary.ts';
+import { setVocabulary } from '../messages/vocabulary.ts';
 
 const Palette = lazy(async () => ({ default: (await import('./Palette.tsx')).Palette }));
 

@@ -1,4 +1,4 @@
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 /** The first thing that a key reaches: past the head, to what one works at. */
 export const SkipLink = () => (
   <a

@@ -1,5 +1,5 @@
 import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** Chalk line blue: what is selected or primary. */
 const chalk: MantineColorsTuple = [

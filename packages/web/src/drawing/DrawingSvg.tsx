@@ -1,8 +1,8 @@
 import { Text } from '@mantine/core';
 import type { Drawing } from '@long-miter/core';
-import { useWidth } from '../shared/use-width.ts';
+import { useWidth } from '../shared/hooks/use-width.ts';
 import { Painted } from './Painted.tsx';
-import { said } from '../words/t.ts';
+import { translate } from '../messages/t.ts';
 
 /** Space around a drawing for its sizes; a small picture has none to give away. */
 const marginOf = (height: number): number => (height < 200 ? 12 : 30);
@@ -25,7 +25,7 @@ export function DrawingSvg({ drawing, height, margin = marginOf(height), caption
       )}
       {caption && (
         <Text component="figcaption" size="sm" c="dimmed" ta="center">
-          {said(drawing.title)}
+          {translate(drawing.title)}
         </Text>
       )}
     </figure>

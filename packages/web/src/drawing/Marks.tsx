@@ -1,5 +1,5 @@
 import type { Mark } from '@long-miter/core';
-import type { Point } from './fit.ts';
+import type { ScreenPoint } from './fit.ts';
 
 const WALL = 'var(--lm-wall)';
 
@@ -7,7 +7,15 @@ const WALL = 'var(--lm-wall)';
 const BOXES = { socket: [8, 8], switch: [5, 10], pipe: [9, 9], register: [14, 6] } as const;
 
 /** A sign of one size, at its place on the page. `toward` is a direction of the page, y down. */
-export function MarkSign({ mark, at, toward }: { mark: Mark; at: Point; toward: Point | undefined }) {
+export function MarkSign({
+  mark,
+  at,
+  toward,
+}: {
+  mark: Mark;
+  at: ScreenPoint;
+  toward: ScreenPoint | undefined;
+}) {
   const { x, y } = at;
   switch (mark) {
     case 'socket':

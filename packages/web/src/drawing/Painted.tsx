@@ -1,11 +1,17 @@
 import { useId, type CSSProperties } from 'react';
-import { refKey, type Drawing, type Label, type Part as DrawnPart, type Shape } from '@long-miter/core';
-import { SvgTypeset } from '../shared/Figure.tsx';
-import { fitInto, type Fit, type Point } from './fit.ts';
+import {
+  refKey,
+  type Drawing,
+  type Label,
+  type DrawingPart as DrawnPart,
+  type Shape,
+} from '@long-miter/core';
+import { SvgTypeset } from '../shared/fields/Figure.tsx';
+import { fitInto, type Fit, type ScreenPoint } from './fit.ts';
 import { MarkSign } from './Marks.tsx';
-import { Part, PartsSvg, type Moved } from './Parts.tsx';
+import { PickablePart, PartsSvg, type Moved } from './Parts.tsx';
 import { LETTERS, LINE_LOOK, LOOK, PICKED_LOOK } from './roles.ts';
-import { said } from '../words/t.ts';
+import { translate } from '../messages/t.ts';
 
 /** What a screen lets one do with a part of a drawing. */
 export interface PartUse {
@@ -59,11 +65,11 @@ export function Painted({ drawing, width, height, margin, use, still = use === u
     </>
   );
   return !still ? (
-    <PartsSvg width={width} height={height} label={said(drawing.title)} style={style}>
+    <PartsSvg width={width} height={height} label={translate(drawing.title)} style={style}>
       {inside}
     </PartsSvg>
   ) : (
-    <svg width={width} height={height} role="img" aria-label={said(drawing.title)} style={style}>
+    <svg width={width} height={height} role="img" aria-label={translate(drawing.title)} style={style}>
       {inside}
     </svg>
   );
@@ -79,7 +85,7 @@ const Hatch = (look: { id: string; ground: string; opacity: number; stroke: stri
   </pattern>
 );
 
-const list = (points: readonly Point[]): string =>
+const list = (points: readonly ScreenPoint[]): string =>
   points.map(({ x, y }) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
 
 function Shown({ shape, page }: { shape: Shape; page: Page }) {
@@ -112,7 +118,7 @@ function Shown({ shape, page }: { shape: Shape; page: Page }) {
     case 'mark':
       return (
         <g>
-          {shape.tip !== undefined && <title>{said(shape.tip)}</title>}
+          {shape.tip !== undefined && <title>{translate(shape.tip)}</title>}
           <MarkSign
             mark={shape.mark}
             at={page.at(shape.at)}
@@ -126,7 +132,7 @@ function Shown({ shape, page }: { shape: Shape; page: Page }) {
 }
 
 /** The line as the page has it: moved aside, and shorter at both ends, by points of the page. */
-function aside(shape: Extract<Shape, { kind: 'line' }>, at: Page['at']): readonly Point[] {
+function aside(shape: Extract<Shape, { kind: 'line' }>, at: Page['at']): readonly ScreenPoint[] {
   const { aside: off = { x: 0, y: 0 }, inset = 0 } = shape;
   const points = shape.points.map(at).map(({ x, y }) => ({ x: x + off.x, y: y - off.y }));
   if (inset === 0 || points.length !== 2) return points;
@@ -184,12 +190,12 @@ function Named({ part, page }: { part: DrawnPart; page: Page }) {
     <Shown key={keyOf(shape, index)} shape={shape} page={inner} />
   ));
   if (!use || page.still) return <g pointerEvents="none">{shapes}</g>;
-  const tip = use.tip ?? (part.tip === undefined ? undefined : said(part.tip));
+  const tip = use.tip ?? (part.tip === undefined ? undefined : translate(part.tip));
   return (
-    <Part
+    <PickablePart
       of={refKey(part.ref)}
       {...{ [`data-${part.ref.kind}`]: part.tag }}
-      label={`${said(part.name)}${use.hint === undefined ? '' : `; ${use.hint}`}`}
+      label={`${translate(part.name)}${use.hint === undefined ? '' : `; ${use.hint}`}`}
       picked={use.picked ?? false}
       onPick={use.onPick}
       moved={use.moved}
@@ -197,14 +203,14 @@ function Named({ part, page }: { part: DrawnPart; page: Page }) {
     >
       {tip !== undefined && <title>{tip}</title>}
       {shapes}
-    </Part>
+    </PickablePart>
   );
 }
 
-function SizeLine({ from, to, text }: { from: Point; to: Point; text: string }) {
+function SizeLine({ from, to, text }: { from: ScreenPoint; to: ScreenPoint; text: string }) {
   const long = Math.hypot(to.x - from.x, to.y - from.y);
   const u = long > 0 ? { x: (to.x - from.x) / long, y: (to.y - from.y) / long } : { x: 1, y: 0 };
-  const tick = ({ x, y }: Point) => `M${x - u.y * 5} ${y + u.x * 5}L${x + u.y * 5} ${y - u.x * 5}`;
+  const tick = ({ x, y }: ScreenPoint) => `M${x - u.y * 5} ${y + u.x * 5}L${x + u.y * 5} ${y - u.x * 5}`;
   const steep = Math.abs(u.y) > 0.7;
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   return (

@@ -39,7 +39,7 @@ const NUDGES: Readonly<Record<string, Nudge>> = {
 };
 
 /** A part of a drawing that can be picked, and where it may be moved, moved: by pointer and by keyboard alike. */
-export function Part({ moved, ...props }: PartProps) {
+export function PickablePart({ moved, ...props }: PartProps) {
   return moved ? <MovablePart {...props} moved={moved} /> : <StillPart {...props} />;
 }
 

@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { planDrawing, type Piece, type PieceKey, type Room, type Unit } from '@long-miter/core';
-import { useWidth } from '../shared/use-width.ts';
+import { useWidth } from '../shared/hooks/use-width.ts';
 import { movedAlong } from './along.ts';
 import type { Fit } from './fit.ts';
 import { Painted, type UseOfPart } from './Painted.tsx';
 import type { Moved } from './Parts.tsx';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 interface Props {
   readonly room: Room;

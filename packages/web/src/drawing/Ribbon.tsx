@@ -11,10 +11,10 @@ import {
   type SplicePlace,
   type Unit,
 } from '@long-miter/core';
-import { useWidth } from '../shared/use-width.ts';
+import { useWidth } from '../shared/hooks/use-width.ts';
 import { movedAlong } from './along.ts';
 import { Painted, type PartUse, type UseOfPart } from './Painted.tsx';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 interface Props {
   readonly room: Room;

@@ -1,19 +1,19 @@
-import { pointsOf, type Drawing } from '@long-miter/core';
+import { drawingPoints, type Drawing } from '@long-miter/core';
 
-export interface Point {
+export interface ScreenPoint {
   readonly x: number;
   readonly y: number;
 }
 
 /** Where a drawing's points come to lie in its frame, and how many pixels one of its units is. */
 export interface Fit {
-  readonly at: (point: Point) => Point;
+  readonly at: (point: ScreenPoint) => ScreenPoint;
   readonly scale: number;
 }
 
-function boundsOf(drawing: Drawing): { readonly min: Point; readonly max: Point } {
+function boundsOf(drawing: Drawing): { readonly min: ScreenPoint; readonly max: ScreenPoint } {
   if (drawing.frame) return drawing.frame;
-  const all = pointsOf(drawing.shapes);
+  const all = drawingPoints(drawing.shapes);
   const xs = all.map((p) => p.x);
   const ys = all.map((p) => p.y);
   return {

@@ -1,4 +1,4 @@
-import type { Lettering, Role } from '@long-miter/core';
+import type { Lettering, ShapeRole } from '@long-miter/core';
 import type { SVGProps } from 'react';
 
 /** How the page shows what a shape means. The screen's colours come from the theme, so that light and dark both hold. */
@@ -20,7 +20,7 @@ const EDGE = 'var(--lm-wood-edge)';
 const PICKED = 'var(--lm-picked)';
 const DIM = 'var(--mantine-color-dimmed)';
 
-export const LOOK: Readonly<Record<Role, Look>> = {
+export const LOOK: Readonly<Record<ShapeRole, Look>> = {
   wall: { fill: 'var(--lm-void)', stroke: WALL, strokeWidth: 1.5 },
   'wall-line': { fill: 'none', stroke: WALL, strokeWidth: 4, strokeLinecap: 'round' },
   room: { fill: 'var(--lm-room)', stroke: 'none' },
@@ -56,13 +56,13 @@ export const LOOK: Readonly<Record<Role, Look>> = {
 };
 
 /** Lines look other than the edges of areas where one would be lost: a hole is a break, a hold is broad. */
-export const LINE_LOOK: Partial<Readonly<Record<Role, Look>>> = {
+export const LINE_LOOK: Partial<Readonly<Record<ShapeRole, Look>>> = {
   hole: { stroke: 'var(--lm-panel)', strokeWidth: 8, strokeDasharray: 'none' },
   hold: { stroke: 'transparent', strokeWidth: 20 },
 };
 
 /** What changes where the part is picked. */
-export const PICKED_LOOK: Partial<Readonly<Record<Role, Look>>> = {
+export const PICKED_LOOK: Partial<Readonly<Record<ShapeRole, Look>>> = {
   'wall-line': { stroke: PICKED, strokeWidth: 6 },
   wood: { fill: 'var(--lm-picked-fill)', stroke: PICKED, strokeWidth: 2.2 },
   'wood-other': { fill: 'var(--lm-picked-fill)', stroke: PICKED, strokeWidth: 2.2 },

@@ -15,8 +15,8 @@ import type {
   Unit,
 } from '@long-miter/core';
 import { api, type ApiError } from '../api/api.ts';
-import { HOUSE, outbox, type Call } from './outbox.ts';
-import { t } from '../words/t.ts';
+import { NO_JOB, outbox, type Call } from './outbox/outbox.ts';
+import { t } from '../messages/t.ts';
 
 /**
  * Changes whose answer the screen waits for: jobs, the rack, rule sets. They go through the outbox like all others, so they
@@ -41,17 +41,17 @@ const commands = api.injectEndpoints({
   endpoints: (build) => ({
     keepRuleSet: build.mutation<RuleSet[], { name: string; rules: HouseRulesInput }>({
       queryFn: (body) =>
-        inTurn<RuleSet[]>(HOUSE, t('the rules {name}', { name: body.name }), 'POST', '/rule-sets', body),
+        inTurn<RuleSet[]>(NO_JOB, t('the rules {name}', { name: body.name }), 'POST', '/rule-sets', body),
       invalidatesTags: ['Rules'],
     }),
     dropRuleSet: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, t('forgetting rules'), 'DELETE', `/rule-sets/${id}`),
+      queryFn: (id) => inTurn<null>(NO_JOB, t('forgetting rules'), 'DELETE', `/rule-sets/${id}`),
       invalidatesTags: ['Rules'],
     }),
     keepSaw: build.mutation<CrewSaw[], Pick<CrewSaw, 'unit' | 'saw'>>({
       queryFn: (body) =>
         inTurn<CrewSaw[]>(
-          HOUSE,
+          NO_JOB,
           t('the saw {name}', { name: body.saw.name ?? '' }).trim(),
           'PUT',
           `/saws/${encodeURIComponent(body.saw.id)}`,
@@ -61,13 +61,13 @@ const commands = api.injectEndpoints({
     }),
     dropSaw: build.mutation<null, string>({
       queryFn: (id) =>
-        inTurn<null>(HOUSE, t('forgetting a saw'), 'DELETE', `/saws/${encodeURIComponent(id)}`),
+        inTurn<null>(NO_JOB, t('forgetting a saw'), 'DELETE', `/saws/${encodeURIComponent(id)}`),
       invalidatesTags: ['Saws'],
     }),
     keepKit: build.mutation<LibraryKit[], LibraryKit>({
       queryFn: (body) =>
         inTurn<LibraryKit[]>(
-          HOUSE,
+          NO_JOB,
           t('the kit {name}', { name: body.name }),
           'PUT',
           `/kits/${encodeURIComponent(body.id)}`,
@@ -77,22 +77,22 @@ const commands = api.injectEndpoints({
     }),
     dropKit: build.mutation<null, string>({
       queryFn: (id) =>
-        inTurn<null>(HOUSE, t('taking out a kit'), 'DELETE', `/kits/${encodeURIComponent(id)}`),
+        inTurn<null>(NO_JOB, t('taking out a kit'), 'DELETE', `/kits/${encodeURIComponent(id)}`),
       invalidatesTags: ['Kits'],
     }),
     addSupplier: build.mutation<Supplier[], Pick<Supplier, 'name' | 'url'>>({
       queryFn: (body) =>
-        inTurn<Supplier[]>(HOUSE, t('the supplier {name}', { name: body.name }), 'POST', '/suppliers', body),
+        inTurn<Supplier[]>(NO_JOB, t('the supplier {name}', { name: body.name }), 'POST', '/suppliers', body),
       invalidatesTags: ['Suppliers'],
     }),
     dropSupplier: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, t('taking out a supplier'), 'DELETE', `/suppliers/${id}`),
+      queryFn: (id) => inTurn<null>(NO_JOB, t('taking out a supplier'), 'DELETE', `/suppliers/${id}`),
       invalidatesTags: ['Suppliers', 'Quotes'],
     }),
     keepTrim: build.mutation<KeptTrim[], LibraryTrim>({
       queryFn: (body) =>
         inTurn<KeptTrim[]>(
-          HOUSE,
+          NO_JOB,
           t('the trim {name}', { name: body.profile.name }),
           'PUT',
           `/trims/${encodeURIComponent(body.id)}`,
@@ -102,14 +102,14 @@ const commands = api.injectEndpoints({
     }),
     dropTrim: build.mutation<null, string>({
       queryFn: (id) =>
-        inTurn<null>(HOUSE, t('taking out a trim'), 'DELETE', `/trims/${encodeURIComponent(id)}`),
+        inTurn<null>(NO_JOB, t('taking out a trim'), 'DELETE', `/trims/${encodeURIComponent(id)}`),
       invalidatesTags: ['Trims'],
     }),
     addOffcut: build.mutation<
       Offcut,
       { id: string } & Partial<AddOffcut> & Pick<AddOffcut, 'trim' | 'length' | 'origin'>
     >({
-      queryFn: (body) => inTurn<Offcut>(HOUSE, t('a piece for the rack'), 'POST', '/rack', body),
+      queryFn: (body) => inTurn<Offcut>(NO_JOB, t('a piece for the rack'), 'POST', '/rack', body),
       invalidatesTags: ['Rack'],
     }),
     changeOffcut: build.mutation<
@@ -117,16 +117,16 @@ const commands = api.injectEndpoints({
       { id: string } & Partial<Pick<Offcut, 'place' | 'note' | 'damages'>>
     >({
       queryFn: ({ id, ...body }) =>
-        inTurn<Offcut>(HOUSE, t('a piece of the rack'), 'PATCH', `/rack/${id}`, body),
+        inTurn<Offcut>(NO_JOB, t('a piece of the rack'), 'PATCH', `/rack/${id}`, body),
       invalidatesTags: ['Rack'],
     }),
     discardOffcut: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, t('taking a piece off the rack'), 'DELETE', `/rack/${id}`),
+      queryFn: (id) => inTurn<null>(NO_JOB, t('taking a piece off the rack'), 'DELETE', `/rack/${id}`),
       invalidatesTags: ['Rack'],
     }),
     restoreOffcut: build.mutation<Offcut, string>({
       queryFn: (id) =>
-        inTurn<Offcut>(HOUSE, t('putting a piece back on the rack'), 'POST', `/rack/${id}/restore`),
+        inTurn<Offcut>(NO_JOB, t('putting a piece back on the rack'), 'POST', `/rack/${id}/restore`),
       invalidatesTags: ['Rack'],
     }),
     takeOffcut: build.mutation<SettingsAnswer, { job: string; offcut: string; profile: string }>({
@@ -146,23 +146,23 @@ const commands = api.injectEndpoints({
     }),
     createJob: build.mutation<JobRecord, { id: string; name: string; unit: Unit; currency?: string }>({
       queryFn: (body) =>
-        inTurn<JobRecord>(HOUSE, t('the new job {name}', { name: body.name }), 'POST', '/jobs', body),
+        inTurn<JobRecord>(NO_JOB, t('the new job {name}', { name: body.name }), 'POST', '/jobs', body),
       invalidatesTags: ['Jobs'],
     }),
     importJob: build.mutation<JobRecord, unknown>({
-      queryFn: (body) => inTurn<JobRecord>(HOUSE, t('a job from a file'), 'POST', '/jobs/import', body),
+      queryFn: (body) => inTurn<JobRecord>(NO_JOB, t('a job from a file'), 'POST', '/jobs/import', body),
       invalidatesTags: ['Jobs'],
     }),
     changeHead: build.mutation<JobHead, { id: string; label: string } & Change>({
-      queryFn: ({ id, label, ...body }) => inTurn<JobHead>(HOUSE, label, 'PATCH', `/jobs/${id}`, body),
+      queryFn: ({ id, label, ...body }) => inTurn<JobHead>(NO_JOB, label, 'PATCH', `/jobs/${id}`, body),
       invalidatesTags: (_r, _e, { id }) => ['Jobs', { type: 'Job', id }],
     }),
     deleteJob: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, t('deleting a job'), 'DELETE', `/jobs/${id}`),
+      queryFn: (id) => inTurn<null>(NO_JOB, t('deleting a job'), 'DELETE', `/jobs/${id}`),
       invalidatesTags: ['Jobs'],
     }),
     restoreJob: build.mutation<null, string>({
-      queryFn: (id) => inTurn<null>(HOUSE, t('the return of a job'), 'POST', `/jobs/${id}/restore`),
+      queryFn: (id) => inTurn<null>(NO_JOB, t('the return of a job'), 'POST', `/jobs/${id}/restore`),
       invalidatesTags: ['Jobs'],
     }),
   }),

@@ -7,7 +7,7 @@ import type { State } from './store.ts';
 const roleIn = (state: State) => api.endpoints.session.select()(state).data?.me?.role;
 
 /** Why this change may not be made here; undefined where it may. */
-export const refusalOf = (state: State, method: string, path: string): string | undefined =>
+export const rightRefusal = (state: State, method: string, path: string): string | undefined =>
   whyNot(roleIn(state), rightOf(method, path));
 
 export const refusalFor = (state: State, right: Right): string | undefined => whyNot(roleIn(state), right);

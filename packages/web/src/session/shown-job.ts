@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import type { JobHead, JobRecord, SettingsAnswer } from '@long-miter/core';
 import { api, useJobQuery } from '../api/api.ts';
-import type { ShownCall } from './outbox-slice.ts';
-import type { Call } from './outbox.ts';
+import type { ShownCall } from './outbox/outbox-slice.ts';
+import type { Call } from './outbox/outbox.ts';
 import { shownWith } from './shown-with.ts';
 import { useAppSelector, type State, type Store } from './store.ts';
 

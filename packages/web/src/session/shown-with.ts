@@ -14,7 +14,7 @@ import {
   type ListName,
   type RoomRecord,
 } from '@long-miter/core';
-import type { Call } from './outbox.ts';
+import type { Call } from './outbox/outbox.ts';
 
 type Request = Pick<Call, 'method' | 'path' | 'body'>;
 type Item = Fields & { readonly id: string };

@@ -1,10 +1,10 @@
 import { api } from '../api/api.ts';
-import { bringOldDrafts } from './kept.ts';
-import { callHeard } from './outbox-slice.ts';
-import { watchGoing } from './on-the-way.ts';
-import { outbox } from './outbox.ts';
-import { saveRoom } from './save-room.ts';
-import { eventsTaken } from './shop.ts';
+import { bringOldDrafts } from './drafts/kept.ts';
+import { callHeard } from './outbox/outbox-slice.ts';
+import { watchGoing } from './deferred-navigation.ts';
+import { outbox } from './outbox/outbox.ts';
+import { saveRoom } from './outbox/save-room.ts';
+import { eventsTaken } from './shop/shop.ts';
 import { answerTaken } from './shown-job.ts';
 import type { Store } from './store.ts';
 

@@ -1,13 +1,13 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api.ts';
-import { benchSlice } from './bench-slice.ts';
-import { draftSlice } from './draft-slice.ts';
-import { outboxSlice } from './outbox-slice.ts';
+import { benchSlice } from './slices/bench-slice.ts';
+import { draftSlice } from './drafts/draft-slice.ts';
+import { outboxSlice } from './outbox/outbox-slice.ts';
 import { personReducer } from './person.ts';
-import { planSlice } from './plan-slice.ts';
-import { autosave } from './save-room.ts';
-import { uiSlice } from './ui-slice.ts';
+import { planSlice } from './slices/plan-slice.ts';
+import { autosave } from './outbox/save-room.ts';
+import { uiSlice } from './slices/ui-slice.ts';
 
 /** What outlives a screen: drafts, what is on its way, the plan, what is selected. */
 export const makeStore = () =>

@@ -25,13 +25,13 @@ import {
   type StockLine,
 } from '@long-miter/core';
 import { api } from '../api/api.ts';
-import { changeRefused } from './outbox-slice.ts';
-import { outbox, type Sent } from './outbox.ts';
-import { refusalOf } from './rights.ts';
+import { changeRefused } from './outbox/outbox-slice.ts';
+import { outbox, type Delivery } from './outbox/outbox.ts';
+import { rightRefusal } from './rights.ts';
 import { shownJob } from './shown-job.ts';
-import { newId } from './tab-tag.ts';
+import { newId } from './outbox/tab-tag.ts';
 import { useAppDispatch, type State } from './store.ts';
-import { said, t } from '../words/t.ts';
+import { translate, t } from '../messages/t.ts';
 
 /**
  * Changes of a job, small and by name. Each is checked, shown at once, and sent in its turn; it answers why it cannot be, or
@@ -61,8 +61,8 @@ export interface Commands {
   readonly stickCut: (
     record: CutRecord,
     leaving: { length: number; left: number; right: number } | undefined,
-  ) => Promise<Sent & { readonly offcut?: Offcut | null }>;
-  readonly stickNotCut: (id: string) => Promise<Sent>;
+  ) => Promise<Delivery & { readonly offcut?: Offcut | null }>;
+  readonly stickNotCut: (id: string) => Promise<Delivery>;
 }
 
 /** Every command of one job. They stay the same functions, so that rows need not be drawn again. */
@@ -78,9 +78,9 @@ export function useCommands(jobId: string): Commands {
       method: 'POST' | 'PUT' | 'PATCH' | 'DELETE',
       path: string,
       body?: unknown,
-    ): Promise<Sent> => {
+    ): Promise<Delivery> => {
       const at = `/jobs/${jobId}${path}`;
-      const refused = refusalOf(store.getState(), method, at);
+      const refused = rightRefusal(store.getState(), method, at);
       if (refused !== undefined) {
         dispatch(changeRefused({ job: jobId, label, text: refused }));
         return Promise.resolve({ ok: false, error: { code: 'forbidden', detail: refused, issues: [] } });
@@ -99,7 +99,7 @@ export function useCommands(jobId: string): Commands {
       const change = changeBetween(held, { ...held, ...set });
       if (Object.keys(change.set).length === 0) return undefined;
       const shaped = checkShape(LISTS[list], applyChange(held, change).next);
-      if (!shaped.ok) return said(shaped.issues[0].text);
+      if (!shaped.ok) return translate(shaped.issues[0].text);
       const next = { ...settings, [list]: items.map((one) => (one.id === id ? shaped.value : one)) };
       const wrong = fault(next, list === 'profiles');
       if (wrong !== undefined) return wrong;
@@ -114,7 +114,7 @@ export function useCommands(jobId: string): Commands {
     const putItem: Commands['putItem'] = (list, item) => {
       const { settings } = now();
       const shaped = checkShape(LISTS[list], item);
-      if (!shaped.ok) return said(shaped.issues[0].text);
+      if (!shaped.ok) return translate(shaped.issues[0].text);
       const others = (settings[list] as readonly { readonly id: string }[]).filter(
         (one) => one.id !== item.id,
       );
@@ -142,14 +142,14 @@ export function useCommands(jobId: string): Commands {
         name === 'rules' ? houseRulesSchema : choicesSchema,
         applyChange(settings[key] as Fields, change).next,
       );
-      if (!shaped.ok) return said(shaped.issues[0].text);
+      if (!shaped.ok) return translate(shaped.issues[0].text);
       const wrong = fault({ ...settings, [key]: shaped.value });
       if (wrong !== undefined) return wrong;
       void send(label, 'PATCH', `/${name}`, change);
       return undefined;
     };
     const restoreRoom: Commands['restoreRoom'] = (room) => {
-      if (refusalOf(store.getState(), 'POST', `/jobs/${jobId}/rooms`) === undefined)
+      if (rightRefusal(store.getState(), 'POST', `/jobs/${jobId}/rooms`) === undefined)
         show((job) => ({ ...job, rooms: [...job.rooms.filter((one) => one.id !== room.id), room] }));
       void send(
         t('the return of {name}', { name: room.name }),

@@ -14,11 +14,11 @@ import {
   type RoomRecord,
 } from '@long-miter/core';
 import { api } from '../api/api.ts';
-import { draftKey } from './draft-key.ts';
-import { historyFound, loaded, recovered, type Draft } from './draft-slice.ts';
-import { keptDraft, keptHistory } from './kept.ts';
+import { draftKey } from './drafts/draft-key.ts';
+import { historyFound, loaded, recovered, type SheetDraft } from './drafts/draft-slice.ts';
+import { keptDraft, keptHistory } from './drafts/kept.ts';
 import { headTold, isBehind, settingsTold, useShownJob } from './shown-job.ts';
-import { shopTold } from './shop.ts';
+import { shopTold } from './shop/shop.ts';
 import { useAppDispatch, useAppSelector, type State } from './store.ts';
 
 /** Edits and undo steps of a room from before a reload. */
@@ -29,7 +29,7 @@ async function recover(dispatch: ReturnType<typeof useAppDispatch>, key: string)
   if (history) dispatch(historyFound({ id: key, history }));
 }
 
-const withDraft = (room: RoomRecord, draft: Draft | undefined): RoomRecord =>
+const withDraft = (room: RoomRecord, draft: SheetDraft | undefined): RoomRecord =>
   draft ? { ...room, name: draft.name, survey: draft.survey, typed: draft.typed, notes: draft.notes } : room;
 
 /** A job as this person sees it: what the server has, with the edits that are still on their way. */
@@ -54,9 +54,11 @@ export function useJob(jobId: string): {
   }, [dispatch, jobId, answeredAt]); // eslint-disable-line react-hooks/exhaustive-deps
   const drafts = useAppSelector((state) => state.drafts);
   // A room that did not change stays the same object: only what shows the edited one is drawn again.
-  const before = useRef(new Map<string, { room: RoomRecord; draft: Draft | undefined; seen: RoomRecord }>());
+  const before = useRef(
+    new Map<string, { room: RoomRecord; draft: SheetDraft | undefined; seen: RoomRecord }>(),
+  );
   const rooms = useMemo(() => {
-    const next = new Map<string, { room: RoomRecord; draft: Draft | undefined; seen: RoomRecord }>();
+    const next = new Map<string, { room: RoomRecord; draft: SheetDraft | undefined; seen: RoomRecord }>();
     const list = (data?.rooms ?? []).map((room) => {
       const draft = drafts[draftKey(jobId, room.id)];
       const held = before.current.get(room.id);
@@ -74,7 +76,7 @@ export function useJob(jobId: string): {
 }
 
 /** Saving changes a draft, not what is seen of its room. */
-const sameSheet = (a: Draft | undefined, b: Draft | undefined): boolean =>
+const sameSheet = (a: SheetDraft | undefined, b: SheetDraft | undefined): boolean =>
   a === b ||
   (a !== undefined &&
     b !== undefined &&

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { pinOf, type CutRecord, type JobFile, type PlanFile, type StickPin } from '@long-miter/core';
-import { inTurn } from './on-the-way.ts';
+import { inTurn } from './deferred-navigation.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import type { PlanMessage, PlanRequest } from '../workers/plan-messages.ts';
 import {
@@ -10,8 +10,8 @@ import {
   planProgressed,
   planRefused,
   planStarted,
-} from './plan-slice.ts';
-import { t } from '../words/t.ts';
+} from './slices/plan-slice.ts';
+import { t } from '../messages/t.ts';
 
 /** Most seconds of optimising for each profile while one looks on. */
 const SECONDS = 20;

@@ -1,5 +1,5 @@
 import { Text } from '@mantine/core';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** Over plain HTTP from another machine browsers keep no program and let the screen sleep: said, where it matters. */
 export function NotSecure() {

@@ -1,6 +1,6 @@
 import qrcode from 'qrcode-generator';
 import { useMemo } from 'react';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** A code that a phone's camera opens an address from. */
 export function Qr({ text, size }: { readonly text: string; readonly size: string }) {

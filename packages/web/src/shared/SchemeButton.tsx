@@ -1,6 +1,6 @@
 import { ActionIcon, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun } from '@tabler/icons-react';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** Switches between the day's colours and the garage's. */
 export function SchemeButton() {

@@ -1,6 +1,6 @@
 import { Button, Group, Text } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { t } from '../words/t.ts';
+import { t } from '../messages/t.ts';
 
 /** How long a deletion can be undone from its notice; the data itself stays. */
 const SHOWN = 12_000;

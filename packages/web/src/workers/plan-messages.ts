@@ -1,4 +1,5 @@
-import type { CutProgress, Issue, JobFile, PlanFile, PlanOptions } from '@long-miter/core';
+import type { Issue, JobFile, PlanFile, PlanOptions } from '@long-miter/core';
+import type { CutProgress } from '@long-miter/optimiser';
 
 /** What the page asks of the worker: plan this job. */
 export interface PlanRequest {

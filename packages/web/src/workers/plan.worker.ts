@@ -1,10 +1,11 @@
 import loadHighs from 'highs';
 import wasmUrl from 'highs/runtime?url';
-import { beside, planJob, planJobInLanes } from '@long-miter/core';
-import { highsSolver } from '@long-miter/core/solver';
+import { planJob, planJobCoroutine } from '@long-miter/core';
+import { runParallel } from '@long-miter/optimiser';
+import { highsSolver } from '@long-miter/optimiser/highs';
 import type { PlanMessage, PlanRequest } from './plan-messages.ts';
-import { later } from '../words/later.ts';
-import { SecondLane } from './second-lane.ts';
+import { defineMessage } from '../messages/define-message.ts';
+import { PeerWorker } from './primal-peer.ts';
 
 /** Plans a whole job off the page's own thread. Cancelled by ending the worker. */
 
@@ -23,10 +24,10 @@ async function plan({ job, seconds, options }: PlanRequest): Promise<PlanMessage
   const highs = await loadHighs({ locateFile: () => wasmUrl });
   // The same job has the same plan, whatever was planned before it: that only helps the answer shown at once.
   const { before, ...plain } = options;
-  const second = new SecondLane();
+  const second = new PeerWorker();
   try {
-    const planned = await beside(
-      planJobInLanes(job, {
+    const planned = await runParallel(
+      planJobCoroutine(job, {
         ...plain,
         ...(before && options.keepSticks ? { before } : {}),
         solver: highsSolver(highs),
@@ -54,7 +55,7 @@ self.onmessage = ({ data }: MessageEvent<PlanRequest>) => {
       issues: [
         {
           at: '',
-          text: later('the optimiser stopped unexpectedly; change something or load the page again'),
+          text: defineMessage('the optimiser stopped unexpectedly; change something or load the page again'),
         },
       ],
     });

@@ -11,7 +11,7 @@ import {
   type Survey,
   type Unit,
 } from '@long-miter/core';
-import type { EditSheet, EditSurvey } from '../../src/session/use-sheet.ts';
+import type { EditSheet, EditSurvey } from '../../src/session/drafts/use-sheet.ts';
 import type { Store } from '../../src/session/store.ts';
 import { show } from './browser.tsx';
 

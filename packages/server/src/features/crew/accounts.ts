@@ -58,14 +58,14 @@ export async function dropDemo(db: Db): Promise<void> {
 }
 
 /** Names of the crew. */
-export async function listPeople(db: Db): Promise<{ id: string; name: string }[]> {
+export async function selectPeople(db: Db): Promise<{ id: string; name: string }[]> {
   const rows = await db.rows(
     `SELECT id, name FROM account WHERE role <> 'guest' AND ${LIVES} ORDER BY name, id`,
   );
   return rows.map((row) => ({ id: String(row['id']), name: String(row['name']) }));
 }
 
-export async function listMembers(db: Db): Promise<Member[]> {
+export async function selectMembers(db: Db): Promise<Member[]> {
   const rows = await db.rows(`SELECT * FROM account WHERE ${LIVES} ORDER BY created_at, id`);
   return rows.map((row) => ({
     ...meOf(row),
@@ -219,7 +219,7 @@ export async function listTokens(db: Db, account: string): Promise<AccessToken[]
   }));
 }
 
-export const endToken = (db: Db, account: string, id: string): Promise<number> =>
+export const deleteToken = (db: Db, account: string, id: string): Promise<number> =>
   db.change('DELETE FROM access_token WHERE account_id = :account AND id = :id', { account, id });
 
 /** Of these sessions and tokens those that live, each with the role it has now. */
@@ -238,7 +238,7 @@ export async function sessionsAlive(db: Db, hashes: readonly string[]): Promise<
 export const endSession = (db: Db, hash: string): Promise<number> =>
   db.change('DELETE FROM session WHERE token_hash = :hash', { hash: Buffer.from(hash, 'hex') });
 
-export const endOwnSession = (db: Db, account: string, id: string): Promise<number> =>
+export const deleteOwnSession = (db: Db, account: string, id: string): Promise<number> =>
   db.change('DELETE FROM session WHERE account_id = :account AND id = :id', { account, id });
 
 export async function listSessions(

@@ -21,7 +21,7 @@ import { route, stream, type Route } from '../../http/route.ts';
 import * as service from './service.ts';
 
 /** Backups, from the page. */
-export interface Keeping {
+export interface BackupService {
   readonly backup: (response: Response) => Promise<unknown>;
   readonly restore: (request: Request, context: Context) => Promise<{ rows: number; before: string }>;
 }
@@ -37,7 +37,7 @@ const signedIn = ({ token, me }: service.SignedIn) => ({ token, value: me });
 export const crewRoutes = (
   firstCode: string | undefined,
   demo: boolean,
-  keeping: Keeping,
+  keeping: BackupService,
 ): readonly Route[] => [
   stream({
     method: 'POST',

@@ -1,21 +1,21 @@
 import { timingSafeEqual } from 'node:crypto';
 import type { z } from 'zod';
-import { CREW_ROLES } from '@long-miter/core';
-import type {
-  AccessToken,
-  changeMemberSchema,
-  CrewRole,
-  DeviceSession,
-  firstAccountSchema,
-  Invited,
-  inviteSchema,
-  joinSchema,
-  Me,
-  Member,
-  newTokenSchema,
-  Person,
-  SessionAnswer,
-  signInSchema,
+import {
+  CREW_ROLES,
+  type AccessToken,
+  type changeMemberSchema,
+  type CrewRole,
+  type DeviceSession,
+  type firstAccountSchema,
+  type Invited,
+  type inviteSchema,
+  type joinSchema,
+  type Me,
+  type Member,
+  type newTokenSchema,
+  type Person,
+  type SessionAnswer,
+  type signInSchema,
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
 import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
@@ -138,9 +138,9 @@ export async function join(
   return begin(context, me, device);
 }
 
-export const listPeople = ({ db }: Context): Promise<Person[]> => accounts.listPeople(db);
+export const listPeople = ({ db }: Context): Promise<Person[]> => accounts.selectPeople(db);
 
-export const listMembers = ({ db }: Context): Promise<Member[]> => accounts.listMembers(db);
+export const listMembers = ({ db }: Context): Promise<Member[]> => accounts.selectMembers(db);
 
 export async function invite(
   context: Context,
@@ -179,7 +179,7 @@ export async function changeMember(
     await accounts.setRole(context.db, id, role);
     context.note({ about: member.name, figures: [{ at: '/role', was: member.role, now: role }] });
   }
-  return accounts.listMembers(context.db);
+  return accounts.selectMembers(context.db);
 }
 
 export async function removeMember(context: Context, id: string): Promise<void> {
@@ -193,7 +193,7 @@ export const ownSessions = ({ db, actor }: Context): Promise<DeviceSession[]> =>
   actor.account ? accounts.listSessions(db, actor.account.id, actor.session) : Promise.resolve([]);
 
 export async function endOwnSession({ db, actor }: Context, id: string): Promise<void> {
-  if (!actor.account || (await accounts.endOwnSession(db, actor.account.id, id)) === 0)
+  if (!actor.account || (await accounts.deleteOwnSession(db, actor.account.id, id)) === 0)
     throw notFound('session');
 }
 
@@ -214,5 +214,5 @@ export async function makeToken(
 }
 
 export async function endToken({ db, actor }: Context, id: string): Promise<void> {
-  if (!actor.account || (await accounts.endToken(db, actor.account.id, id)) === 0) throw notFound('token');
+  if (!actor.account || (await accounts.deleteToken(db, actor.account.id, id)) === 0) throw notFound('token');
 }

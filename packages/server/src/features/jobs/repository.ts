@@ -66,11 +66,11 @@ const summaryOf = (row: RowDataPacket): JobSummary => ({
 });
 
 /** Jobs that are open, the newest change first. */
-export const listJobs = async (db: Db): Promise<JobSummary[]> =>
+export const selectJobs = async (db: Db): Promise<JobSummary[]> =>
   (await db.rows(listed('archived_at IS NULL'))).map(summaryOf);
 
 /** Jobs put away whose name has this in it, whatever its letters' case. */
-export const listPutAway = async (db: Db, search: string): Promise<JobSummary[]> =>
+export const selectPutAway = async (db: Db, search: string): Promise<JobSummary[]> =>
   (
     await db.rows(listed("archived_at IS NOT NULL AND name LIKE CONCAT('%', :search, '%') ESCAPE '|'"), {
       search: search.replace(/[|%_]/g, '|$&'),
@@ -137,7 +137,7 @@ export async function listRooms(db: Db, job: string): Promise<RoomRecord[]> {
 }
 
 /** A room, with whether it was deleted. */
-export async function getRoom(
+export async function selectRoom(
   db: Db,
   job: string,
   id: string,
@@ -246,7 +246,7 @@ export const updateRoom = (db: Db, job: string, id: string, sheet: RoomSheet): P
   );
 
 /** Marks a room as deleted or takes the mark away; 0 when there was nothing to do. */
-export const markRoom = (db: Db, job: string, id: string, act: 'delete' | 'restore'): Promise<number> =>
+export const updateRoomMark = (db: Db, job: string, id: string, act: 'delete' | 'restore'): Promise<number> =>
   db.change(
     act === 'delete'
       ? 'UPDATE room SET deleted_at = CURRENT_TIMESTAMP(3), version = version + 1 WHERE job_id = :job AND id = :id AND deleted_at IS NULL'
@@ -254,7 +254,7 @@ export const markRoom = (db: Db, job: string, id: string, act: 'delete' | 'resto
     { job, id },
   );
 
-export const markJob = (db: Db, id: string, act: 'delete' | 'restore'): Promise<number> =>
+export const updateJobMark = (db: Db, id: string, act: 'delete' | 'restore'): Promise<number> =>
   db.change(
     act === 'delete'
       ? 'UPDATE job SET deleted_at = CURRENT_TIMESTAMP(3) WHERE id = :id AND deleted_at IS NULL'

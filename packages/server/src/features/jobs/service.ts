@@ -9,7 +9,7 @@ import {
   coinOf,
   emptySurvey,
   headSchema,
-  recordsOf,
+  jobRecordsOf,
   starterSettings,
   type Change,
   type ChangedFigure,
@@ -36,11 +36,11 @@ const within = (prefix: string, issues: readonly Issue[]): Issue[] =>
 /** Jobs that one may see: a guest his one, everybody else all that are open. */
 export function listJobs({ db, actor }: Context): Promise<JobSummary[]> {
   const only = actor.account?.role === 'guest' ? actor.account.job : undefined;
-  return only === undefined ? repository.listJobs(db) : repository.listOne(db, only);
+  return only === undefined ? repository.selectJobs(db) : repository.listOne(db, only);
 }
 
 export const listPutAway = ({ db }: Context, search: string): Promise<JobSummary[]> =>
-  repository.listPutAway(db, search);
+  repository.selectPutAway(db, search);
 
 /** The head of a job; with its row held where something of the job is going to change. */
 export async function headOfJob({ db }: Context, id: string, lock = false): Promise<JobHead> {
@@ -90,7 +90,7 @@ export async function importJob(context: Context, value: unknown): Promise<JobRe
 
 export const storeJobFile = (context: Context, file: JobFile, seededAs?: string): Promise<JobRecord> =>
   context.transaction(async (own) => {
-    const { rooms, settings, ...job } = recordsOf(file, starterSettings(file.unit));
+    const { rooms, settings, ...job } = jobRecordsOf(file, starterSettings(file.unit));
     const id = randomUUID();
     await repository.insertJob(own.db, { id, ...job });
     await repository.insertSettings(own.db, id, settings);
@@ -173,7 +173,7 @@ export async function changeHead(context: Context, id: string, change: Change): 
 }
 
 export async function markJob(context: Context, id: string, act: 'delete' | 'restore'): Promise<void> {
-  if ((await repository.markJob(context.db, id, act)) === 0) {
+  if ((await repository.updateJobMark(context.db, id, act)) === 0) {
     // Said twice it happened once.
     if (await repository.jobExists(context.db, id)) return;
     throw notFound('job');
@@ -197,7 +197,7 @@ export async function createRoom(
 ): Promise<RoomRecord> {
   const head = await headOfJob(context, jobId, true);
   const id = input.id ?? randomUUID();
-  const known = await repository.getRoom(context.db, jobId, id);
+  const known = await repository.selectRoom(context.db, jobId, id);
   if (known) return known.room;
   const survey = input.survey ?? emptySurvey(await repository.getSettings(context.db, jobId));
   const sheet = await checkedSheet(context, head, {
@@ -220,7 +220,7 @@ export async function putRoom(
   { version, ...input }: z.infer<typeof putRoomSchema>,
 ): Promise<{ version: number }> {
   const head = await headOfJob(context, jobId, true);
-  const known = await repository.getRoom(context.db, jobId, id);
+  const known = await repository.selectRoom(context.db, jobId, id);
   if (!known) throw notFound('room');
   if (known.deleted)
     throw new HttpProblem(
@@ -237,7 +237,7 @@ export async function putRoom(
 
 export async function getRoom(context: Context, jobId: string, id: string): Promise<RoomRecord> {
   await headOfJob(context, jobId);
-  const known = await repository.getRoom(context.db, jobId, id);
+  const known = await repository.selectRoom(context.db, jobId, id);
   if (!known || known.deleted) throw notFound('room');
   return known.room;
 }
@@ -249,10 +249,11 @@ export async function markRoom(
   act: 'delete' | 'restore',
 ): Promise<void> {
   const head = await headOfJob(context, jobId, true);
-  const known = await repository.getRoom(context.db, jobId, id);
+  const known = await repository.selectRoom(context.db, jobId, id);
   if (!known) throw notFound('room');
   // What it runs may have been taken out of the job since: a room that could not be taken away as a file is not let in.
   if (act === 'restore' && known.deleted) await checkedSheet(context, head, known.room);
   context.note({ about: known.room.name });
-  if ((await repository.markRoom(context.db, jobId, id, act)) > 0) context.tell(jobId, { kind: 'rooms' });
+  if ((await repository.updateRoomMark(context.db, jobId, id, act)) > 0)
+    context.tell(jobId, { kind: 'rooms' });
 }

@@ -26,7 +26,7 @@ const offcutOf = (row: RowDataPacket): Offcut => ({
   from: row['from_name'] === null ? undefined : String(row['from_name']),
 });
 
-export async function listOffcuts(db: Db): Promise<Offcut[]> {
+export async function selectOffcuts(db: Db): Promise<Offcut[]> {
   return (await db.rows(`${LIST} WHERE offcut.gone_at IS NULL ORDER BY offcut.number DESC`)).map(offcutOf);
 }
 

@@ -4,7 +4,7 @@ import {
   completeHouseRules,
   cutOut,
   isSameTrim,
-  kindOf,
+  trimKindOf,
   putBack,
   rackEntries,
   type addOffcutSchema,
@@ -27,7 +27,7 @@ import * as repository from './repository.ts';
 
 const WHAT = 'piece on the rack';
 
-export const listOffcuts = ({ db }: Context): Promise<Offcut[]> => repository.listOffcuts(db);
+export const listOffcuts = ({ db }: Context): Promise<Offcut[]> => repository.selectOffcuts(db);
 
 export async function addOffcut(context: Context, input: z.infer<typeof addOffcutSchema>): Promise<Offcut> {
   const { id = randomUUID(), ...offcut } = input;
@@ -225,7 +225,7 @@ export async function stickCut(
     await repository.insertOffcut(
       context.db,
       left,
-      { trim: kindOf(profile, head.unit), ...leaving, origin: 'offcut', place, note: '', damages: [] },
+      { trim: trimKindOf(profile, head.unit), ...leaving, origin: 'offcut', place, note: '', damages: [] },
       jobId,
     );
   }
@@ -264,7 +264,7 @@ export async function stickNotCut(context: Context, jobId: string, id: string): 
 export async function cutSticks(context: Context, jobId: string): Promise<KeptCut[]> {
   await headOfJob(context, jobId);
   const cuts = await repository.listCuts(context.db, jobId);
-  const labels = new Map((await repository.listOffcuts(context.db)).map((one) => [one.id, one.label]));
+  const labels = new Map((await repository.selectOffcuts(context.db)).map((one) => [one.id, one.label]));
   return cuts.map(({ record, left }) => ({
     ...record,
     left: left === undefined ? undefined : labels.get(left),

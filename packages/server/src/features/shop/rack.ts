@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import {
   exportJobFile,
   foldLog,
-  kindOf,
+  trimKindOf,
   withoutUndone,
   type JobRecord,
   type LogEvent,
@@ -65,7 +65,7 @@ async function put(context: Context, job: JobRecord, shop: Shop, event: LogEvent
     context.db,
     id,
     {
-      trim: kindOf(profile, job.unit),
+      trim: trimKindOf(profile, job.unit),
       length: event.length,
       left: 0,
       right: 0,

@@ -9,7 +9,7 @@ const supplierOf = (row: RowDataPacket): Supplier => ({
   url: String(row['url']),
 });
 
-export async function listSuppliers(db: Db): Promise<Supplier[]> {
+export async function selectSuppliers(db: Db): Promise<Supplier[]> {
   return (await db.rows('SELECT id, name, url FROM supplier ORDER BY name')).map(supplierOf);
 }
 
@@ -25,7 +25,7 @@ export const keepSupplier = (db: Db, { id, name, url }: Supplier): Promise<numbe
     { id, name, url },
   );
 
-export const dropSupplier = (db: Db, id: string): Promise<number> =>
+export const deleteSupplierRow = (db: Db, id: string): Promise<number> =>
   db.change('DELETE FROM supplier WHERE id = :id', { id });
 
 export const keepQuote = (
@@ -40,7 +40,7 @@ export const keepQuote = (
     { supplier, job, lines: JSON.stringify(lines) },
   );
 
-export async function listQuotes(db: Db, job: string): Promise<Quote[]> {
+export async function selectQuotes(db: Db, job: string): Promise<Quote[]> {
   const rows = await db.rows('SELECT supplier_id, price_lines, fetched_at FROM quote WHERE job_id = :job', {
     job,
   });
@@ -64,7 +64,7 @@ const orderOf = (row: RowDataPacket): OrderRecord => ({
 const ORDERS =
   'SELECT supplier_order.*, supplier.name AS supplier_name FROM supplier_order LEFT JOIN supplier ON supplier.id = supplier_order.supplier_id';
 
-export async function listOrders(db: Db, job: string): Promise<OrderRecord[]> {
+export async function selectOrders(db: Db, job: string): Promise<OrderRecord[]> {
   return (
     await db.rows(
       `${ORDERS} WHERE job_id = :job ORDER BY supplier_order.created_at DESC, supplier_order.id`,

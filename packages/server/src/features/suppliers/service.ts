@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import {
-  kindOf,
+  trimKindOf,
   type addSupplierSchema,
   type JobHead,
   type LibraryPrices,
@@ -20,7 +20,7 @@ import { fetchQuote, mayAsk, sendOrder } from './client.ts';
 import * as repository from './repository.ts';
 import { YARDS } from './stand-in.ts';
 
-export const listSuppliers = ({ db }: Context): Promise<Supplier[]> => repository.listSuppliers(db);
+export const listSuppliers = ({ db }: Context): Promise<Supplier[]> => repository.selectSuppliers(db);
 
 export async function addSupplier(
   { db, note }: Context,
@@ -35,7 +35,7 @@ export async function addSupplier(
     ]);
   note({ about: input.name });
   await repository.keepSupplier(db, { id: randomUUID(), ...input });
-  return repository.listSuppliers(db);
+  return repository.selectSuppliers(db);
 }
 
 /** The stand-ins are there from the start, at whatever port they have this time. */
@@ -56,11 +56,11 @@ async function supplierBy({ db }: Context, id: string): Promise<Supplier> {
 }
 
 export const dropSupplier = async ({ db }: Context, id: string): Promise<void> =>
-  void (await repository.dropSupplier(db, id));
+  void (await repository.deleteSupplierRow(db, id));
 
 export async function listQuotes(context: Context, job: string): Promise<Quote[]> {
   await headOfJob(context, job);
-  return repository.listQuotes(context.db, job);
+  return repository.selectQuotes(context.db, job);
 }
 
 /** Fetches a supplier's prices and counts for the trim of a job. A list that fails to come leaves the last one as it is. */
@@ -70,10 +70,10 @@ export async function askQuote(context: Context, jobId: string, supplierId: stri
   const { profiles } = await getSettings(context.db, jobId);
   const lines = await fetchQuote(
     supplier,
-    profiles.map((profile) => kindOf(profile, head.unit)),
+    profiles.map((profile) => trimKindOf(profile, head.unit)),
   );
   await repository.keepQuote(context.db, supplierId, jobId, lines);
-  return repository.listQuotes(context.db, jobId);
+  return repository.selectQuotes(context.db, jobId);
 }
 
 /** How many kinds of trim a supplier is asked for in one question. */
@@ -85,7 +85,7 @@ export async function askForLibrary(context: Context, supplierId: string): Promi
   const trims = await listTrims(context.db);
   if (trims.length === 0)
     throw invalid([{ at: '', text: 'the Library has no trim yet: keep one from the set-up of a job first' }]);
-  const wanted = trims.map(({ profile, unit }) => kindOf(profile, unit));
+  const wanted = trims.map(({ profile, unit }) => trimKindOf(profile, unit));
   const lines: QuoteLine[] = [];
   for (let at = 0; at < wanted.length; at += AT_ONCE)
     lines.push(...(await fetchQuote(supplier, wanted.slice(at, at + AT_ONCE))));
@@ -94,7 +94,7 @@ export async function askForLibrary(context: Context, supplierId: string): Promi
 
 export async function listOrders(context: Context, job: string): Promise<OrderRecord[]> {
   await headOfJob(context, job);
-  return repository.listOrders(context.db, job);
+  return repository.selectOrders(context.db, job);
 }
 
 async function trySending(

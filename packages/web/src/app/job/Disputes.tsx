@@ -1,9 +1,9 @@
 import { Button, Group, Text } from '@mantine/core';
 import { figurePlace, figureValue, type Dispute, type Unit } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { draftKey } from '../../session/draft-key.ts';
-import { settled } from '../../session/draft-slice.ts';
-import { t } from '../../words/t.ts';
+import { draftKey } from '../../session/drafts/draft-key.ts';
+import { settled } from '../../session/drafts/draft-slice.ts';
+import { t } from '../../messages/t.ts';
 
 const NONE: readonly Dispute[] = [];
 

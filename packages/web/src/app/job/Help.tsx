@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Drawer, List, Stack, Table, Text, Title } from '@mantine/core';
-import { spoken } from '@long-miter/core';
-import { t } from '../../words/t.ts';
-import { vocabularyNow } from '../../words/vocabulary.ts';
+import { tradeTerms } from '@long-miter/core';
+import { t } from '../../messages/t.ts';
+import { vocabularyNow } from '../../messages/vocabulary.ts';
 import { HELP } from './help-texts.ts';
 import type { Stage } from './stages.ts';
 
@@ -55,11 +55,11 @@ export function Help({ stage, opened, onClose }: Props) {
               <div key={word}>
                 <dt>
                   {t(word)}
-                  {spoken(word, other) !== t(word) && (
+                  {tradeTerms(word, other) !== t(word) && (
                     <Text span size="sm" c="dimmed">
                       {' '}
                       {other === 'uk'
-                        ? t('in Britain: {word}', { word: spoken(word, 'uk') })
+                        ? t('in Britain: {word}', { word: tradeTerms(word, 'uk') })
                         : t('in the States: {word}', { word })}
                     </Text>
                   )}

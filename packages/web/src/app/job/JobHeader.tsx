@@ -6,7 +6,7 @@ import { Link, useNavigate } from 'react-router';
 import type { Unit } from '@long-miter/core';
 import { SchemeButton } from '../../shared/SchemeButton.tsx';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { wallPicked } from '../../session/ui-slice.ts';
+import { wallPicked } from '../../session/slices/ui-slice.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { RoomPicker } from './RoomPicker.tsx';
@@ -14,7 +14,7 @@ import { SaveMark } from './SaveMark.tsx';
 import { MoreMenu, StageMenu } from './NarrowMenus.tsx';
 import { PersonHere } from './PersonHere.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   /** Said of the screen; what is seen says it already. */

@@ -11,10 +11,10 @@ import {
   type RoomRecord,
 } from '@long-miter/core';
 import { useShopLogQuery } from '../../api/api.ts';
-import { useCutRecords } from '../../session/use-cut-records.ts';
-import { useRackWords } from '../../session/use-rack-words.ts';
+import { useCutRecords } from '../../session/shop/use-cut-records.ts';
+import { useRackWords } from '../../session/shop/use-rack-words.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { piecePicked, wallPicked } from '../../session/ui-slice.ts';
+import { piecePicked, wallPicked } from '../../session/slices/ui-slice.ts';
 import { Ribbon } from '../../drawing/Ribbon.tsx';
 import { JointsPage } from '../../features/joints/JointsPage.tsx';
 import { OpeningsPage } from '../../features/openings/OpeningsPage.tsx';
@@ -31,19 +31,19 @@ import { StockPage } from '../../features/stock/StockPage.tsx';
 import { usePlan } from '../../session/use-plan.ts';
 import { WalkPage } from '../../features/walk/WalkPage.tsx';
 import { useMoveOpening } from '../../features/walk/use-move-opening.ts';
-import { useSheet, type EditSurvey } from '../../session/use-sheet.ts';
-import { FieldScope } from '../../shared/half-written.ts';
-import { useTitle } from '../../shared/use-title.ts';
-import { usePrinting } from '../../shared/use-printing.ts';
-import { useLater } from '../../shared/use-later.ts';
-import { useSteady } from '../../shared/use-steady.ts';
+import { useSheet, type EditSurvey } from '../../session/drafts/use-sheet.ts';
+import { FieldScope } from '../../shared/fields/half-written.ts';
+import { useTitle } from '../../shared/hooks/use-title.ts';
+import { usePrinting } from '../../shared/hooks/use-printing.ts';
+import { useLater } from '../../shared/hooks/use-later.ts';
+import { useSteady } from '../../shared/hooks/use-steady.ts';
 import { JobHeader } from './JobHeader.tsx';
 import { PhoneCode } from './PhoneCode.tsx';
 import { ReadOnly } from './ReadOnly.tsx';
 import { Disputes } from './Disputes.tsx';
 import { FILES, HOME, OPENINGS, PAPER, STAGES, type Stage } from './stages.ts';
 import { useJob, useJobEvents, useJobFile, useQuickRoom, useRoom } from '../../session/use-job.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** A job in one of its stages: the frame around all of them. */
 export function JobPage() {

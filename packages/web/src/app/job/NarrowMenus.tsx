@@ -2,7 +2,7 @@ import { ActionIcon, Button, Menu, useComputedColorScheme, useMantineColorScheme
 import { IconChevronDown, IconDots } from '@tabler/icons-react';
 import { Link } from 'react-router';
 import { FILES, OPENINGS, STAGES, type Stage } from './stages.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 interface StageProps {
   readonly stage: Stage;

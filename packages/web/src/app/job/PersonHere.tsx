@@ -3,7 +3,7 @@ import { usePeopleQuery, useSessionQuery } from '../../api/api.ts';
 import { personHere, personPicked } from '../../session/person.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Who is at this tablet, picked by a tap: what is noted at the saw and on the wall goes by this name. */
 export function PersonHere() {

@@ -4,8 +4,8 @@ import { Link } from 'react-router';
 import type { CrewRole } from '@long-miter/core';
 import { errorOf, useInviteMutation, useSessionQuery } from '../../api/api.ts';
 import { Qr } from '../../shared/Qr.tsx';
-import { roleWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { roleWord } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly opened: boolean;

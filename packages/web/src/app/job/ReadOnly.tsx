@@ -2,7 +2,7 @@ import { Text } from '@mantine/core';
 import type { Right } from '@long-miter/core';
 import { useWhyNot } from '../../session/rights.ts';
 import { HOME, OPENINGS, type Stage } from './stages.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** What a stage is worked at with. */
 const NEEDS: Partial<Record<Stage, Right>> = {

@@ -2,8 +2,8 @@ import { ActionIcon, Select } from '@mantine/core';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useNavigate, Link } from 'react-router';
 import { useAppDispatch } from '../../session/store.ts';
-import { wallPicked } from '../../session/ui-slice.ts';
-import { t } from '../../words/t.ts';
+import { wallPicked } from '../../session/slices/ui-slice.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly rooms: readonly { readonly id: string; readonly name: string }[];

@@ -1,10 +1,10 @@
 import { Button, Group, Text } from '@mantine/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { refusalsRead } from '../../session/outbox-slice.ts';
+import { refusalsRead } from '../../session/outbox/outbox-slice.ts';
 import { useCommands } from '../../session/use-commands.ts';
-import { useHalfWritten } from '../../shared/half-written.ts';
-import type { Draft } from '../../session/draft-slice.ts';
-import { t } from '../../words/t.ts';
+import { useHalfWritten } from '../../shared/fields/half-written.ts';
+import type { SheetDraft } from '../../session/drafts/draft-slice.ts';
+import { t } from '../../messages/t.ts';
 
 const NOTHING_REFUSED: readonly { job: string; label: string; text: string }[] = [];
 
@@ -67,7 +67,7 @@ export function SaveMark({ jobId }: { jobId: string }) {
 }
 
 /** Somebody has deleted a room that one was typing in: nothing typed is lost, and the room can be had back. */
-function DeletedRoom({ draft }: { draft: Draft }) {
+function DeletedRoom({ draft }: { draft: SheetDraft }) {
   const { restoreRoom } = useCommands(draft.jobId);
   return (
     <Group gap={6} wrap="nowrap" role="alert">

@@ -1,4 +1,4 @@
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 /** The job's home, beside its stages. */
 export const HOME = 'rooms';
 

@@ -5,15 +5,15 @@ import {
   formatGap,
   formatWithUnit,
   type Answer,
-  type Outcome,
   type Unit,
+  type Outcome,
 } from '@long-miter/core';
-import { Typeset } from '../../shared/Figure.tsx';
-import { said, t } from '../../words/t.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { translate, t } from '../../messages/t.ts';
 
 /** An outcome in the unit at hand, and in the other one where it is a length. */
 function textsOf({ value, as }: Outcome, unit: Unit): { readonly text: string; readonly other?: string } {
-  if (typeof value === 'string') return { text: said(value) };
+  if (typeof value === 'string') return { text: translate(value) };
   const other = unit === 'in' ? 'mm' : 'in';
   switch (as) {
     case 'angle':
@@ -43,7 +43,7 @@ export function Outcomes({ answer, unit }: { answer: Answer; unit: Unit }) {
         const { text, other } = textsOf(one, unit);
         return (
           <div key={`${one.label}${index}`} data-strong={one.strong ? '' : undefined}>
-            <dt>{said(one.label)}</dt>
+            <dt>{translate(one.label)}</dt>
             <dd>
               <span className={one.as === 'text' && text.length > 14 ? 'bench-words' : 'bench-figure'}>
                 <Typeset text={text} />
@@ -67,14 +67,14 @@ export function Reasons({ answer }: { answer: Answer }) {
     <Stack gap={6}>
       {answer.working.map((text) => (
         <Text key={text} size="sm">
-          <Typeset text={said(text)} />
+          <Typeset text={translate(text)} />
         </Text>
       ))}
       {answer.watch?.map((text) => (
         <Group key={text} gap={6} wrap="nowrap" align="baseline" style={{ color: 'var(--lm-assumed)' }}>
           <span aria-hidden>▲</span>
           <Text size="sm">
-            <Typeset text={said(text)} />
+            <Typeset text={translate(text)} />
           </Text>
         </Group>
       ))}
@@ -93,7 +93,7 @@ export function Reasons({ answer }: { answer: Answer }) {
               <Table.Tr key={thumb.rule}>
                 {[thumb.rule, thumb.says, thumb.exact, thumb.error].map((text, index) => (
                   <Table.Td key={index}>
-                    <Typeset text={said(text)} />
+                    <Typeset text={translate(text)} />
                   </Table.Td>
                 ))}
               </Table.Tr>

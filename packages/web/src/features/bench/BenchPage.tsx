@@ -4,14 +4,14 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { benchSheets } from '@long-miter/core';
 import { useShownJob } from '../../session/shown-job.ts';
 import { SchemeButton } from '../../shared/SchemeButton.tsx';
-import { useTitle } from '../../shared/use-title.ts';
+import { useTitle } from '../../shared/hooks/use-title.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { keepBench, unitPicked } from '../../session/bench-slice.ts';
+import { keepBench, unitPicked } from '../../session/slices/bench-slice.ts';
 import { PracticeView } from './PracticeView.tsx';
 import { SawPracticeView } from './SawPracticeView.tsx';
 import { SheetView } from './SheetView.tsx';
 import { lengthFieldsOf } from './length-fields.ts';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 const PRACTICE = 'practice';
 /** Groups of core's sheets, by their names there. */
@@ -23,7 +23,9 @@ const GROUPS = [...new Set(benchSheets.map((sheet) => sheet.group))];
 
 /** What can be opened in a group: its sheets, and practice beside the simulator. */
 const entriesOf = (group: string): { readonly key: string; readonly name: string }[] => [
-  ...benchSheets.filter((sheet) => sheet.group === group).map(({ key, name }) => ({ key, name: said(name) })),
+  ...benchSheets
+    .filter((sheet) => sheet.group === group)
+    .map(({ key, name }) => ({ key, name: translate(name) })),
   ...(group === PRACTICE_GROUP ? [{ key: PRACTICE, name: t('practice') }] : []),
   ...(group === SAW_GROUP ? [{ key: AT_SAW, name: t('try it: how would you set it?') }] : []),
 ];
@@ -41,7 +43,7 @@ export function BenchPage() {
   const current = sheetKey === PRACTICE || sheetKey === AT_SAW ? sheetKey : sheet.key;
   const query = params.size > 0 ? `?${params.toString()}` : '';
   useEffect(() => keepBench(bench), [bench]);
-  useTitle(current === PRACTICE || current === AT_SAW ? t('Practice') : said(sheet.name), t('Bench'));
+  useTitle(current === PRACTICE || current === AT_SAW ? t('Practice') : translate(sheet.name), t('Bench'));
   // Opened from a job, the Bench speaks that job's unit.
   const jobUnit = job?.unit;
   useEffect(() => {
@@ -85,7 +87,7 @@ export function BenchPage() {
         <nav className="bench-list panel" aria-label={t('Questions')}>
           {GROUPS.map((group) => (
             <div key={group}>
-              <h2>{said(group)}</h2>
+              <h2>{translate(group)}</h2>
               {entriesOf(group).map(({ key, name }) => (
                 <Link
                   key={key}
@@ -104,7 +106,7 @@ export function BenchPage() {
           size="md"
           value={current}
           data={GROUPS.map((group) => ({
-            group: said(group),
+            group: translate(group),
             items: entriesOf(group).map(({ key, name }) => ({ value: key, label: name })),
           }))}
           onChange={(event) => void navigate(`/bench/${event.currentTarget.value}${query}`)}

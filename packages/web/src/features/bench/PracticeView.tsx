@@ -12,9 +12,9 @@ import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, Reasons } from './AnswerView.tsx';
 import { Score } from './Score.tsx';
 import { useKind } from './use-kind.ts';
-import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-slice.ts';
+import { roundPlayed, roundStarted, scoreCleared } from '../../session/slices/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 /** Practice: a corner is told, settings are asked for, the joint one would have got is shown, and the score is kept. */
 export function PracticeView() {
@@ -58,14 +58,14 @@ export function PracticeView() {
           value={kind ?? ''}
           data={[
             { value: '', label: t('any') },
-            ...PRACTICE_KINDS.map((one) => ({ value: one.kind, label: said(one.name) })),
+            ...PRACTICE_KINDS.map((one) => ({ value: one.kind, label: translate(one.name) })),
           ]}
           onChange={(event) => pick(event.currentTarget.value)}
         />
         <Stack gap={4} aria-label={t('What is told')} role="group">
           {round.told.map((text) => (
             <Text key={text} fz={20} fw={600} lh={1.3}>
-              {said(text)}
+              {translate(text)}
             </Text>
           ))}
           <Text c="dimmed">
@@ -80,7 +80,7 @@ export function PracticeView() {
               <TextInput
                 key={`${seed}${ask.key}`}
                 size="lg"
-                label={said(ask.label)}
+                label={translate(ask.label)}
                 value={texts[ask.key] ?? ''}
                 autoComplete="off"
                 inputMode="decimal"

@@ -20,11 +20,11 @@ import {
   type SawRound,
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
-import { roundPlayed, roundStarted, scoreCleared } from '../../session/bench-slice.ts';
+import { roundPlayed, roundStarted, scoreCleared } from '../../session/slices/bench-slice.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Score } from './Score.tsx';
 import { useKind } from './use-kind.ts';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 /** Nothing is set before somebody sets it, so that no default is the answer. */
 type Setting = { readonly [K in keyof SawChoice]: SawChoice[K] | undefined };
@@ -86,14 +86,14 @@ export function SawPracticeView() {
           value={kind ?? ''}
           data={[
             { value: '', label: t('any') },
-            ...SAW_PRACTICE_KINDS.map((one) => ({ value: one.kind, label: said(one.name) })),
+            ...SAW_PRACTICE_KINDS.map((one) => ({ value: one.kind, label: translate(one.name) })),
           ]}
           onChange={(event) => pick(event.currentTarget.value)}
         />
         <Stack gap={4} aria-label={t('What is told')} role="group">
           {round.told.map((text) => (
             <Text key={text} fz={20} fw={600} lh={1.3}>
-              {said(text)}
+              {translate(text)}
             </Text>
           ))}
         </Stack>

@@ -1,12 +1,12 @@
 import { Button, Table } from '@mantine/core';
-import type { Bench } from '../../session/bench-slice.ts';
-import { t } from '../../words/t.ts';
+import type { BenchState } from '../../session/slices/bench-slice.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
-  readonly kinds: readonly { readonly kind: keyof Bench['score']; readonly name: string }[];
+  readonly kinds: readonly { readonly kind: keyof BenchState['score']; readonly name: string }[];
   /** What counts as done well, in a word. */
   readonly head: string;
-  readonly score: Bench['score'];
+  readonly score: BenchState['score'];
   readonly onClear: () => void;
 }
 

@@ -5,9 +5,9 @@ import type { JobRecord, Send, Survey } from '@long-miter/core';
 import { useJobsQuery } from '../../api/api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { useJob } from '../../session/use-job.ts';
-import { useSheet } from '../../session/use-sheet.ts';
+import { useSheet } from '../../session/drafts/use-sheet.ts';
 import { applySend, placeName, type Place } from './apply-send.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 const number = (text: string | null): number | undefined =>
   text !== null && /^\d+$/.test(text) ? Number(text) : undefined;

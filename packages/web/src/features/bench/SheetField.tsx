@@ -7,7 +7,7 @@ import {
   type Slide,
   type Unit,
 } from '@long-miter/core';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly field: Field;
@@ -43,9 +43,9 @@ const LABEL = { fz: 'sm', lh: 1.25, mb: 3 };
 
 /** One field of a sheet: a figure, with a slider where it is one to play with, or a choice. */
 export function SheetField({ field, text, unit, fault, onText }: Props) {
-  const label = said(field.label);
+  const label = translate(field.label);
   if (field.kind === 'choice') {
-    const data = field.options!.map((one) => ({ value: one.value, label: said(one.label) }));
+    const data = field.options!.map((one) => ({ value: one.value, label: translate(one.label) }));
     const short = data.length <= 3 && data.every((one) => one.label.length <= 16);
     return short ? (
       <Stack gap={3}>

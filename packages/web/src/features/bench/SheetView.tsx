@@ -3,11 +3,11 @@ import { useMemo } from 'react';
 import { fieldsAsked, startTexts, workSheet, type Sheet } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, outcomeText, Reasons } from './AnswerView.tsx';
-import { figureTyped, sheetCleared } from '../../session/bench-slice.ts';
+import { figureTyped, sheetCleared } from '../../session/slices/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SendPanel } from './SendPanel.tsx';
 import { SheetField } from './SheetField.tsx';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 const NOTHING: Readonly<Record<string, string>> = {};
 
@@ -26,10 +26,10 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
     : result.issues.filter((issue) => !fields.some((field) => field.key === issue.at));
   return (
     <div className="bench-sheet">
-      <section className="panel bench-part" aria-label={said(sheet.name)}>
+      <section className="panel bench-part" aria-label={translate(sheet.name)}>
         <Group justify="space-between" wrap="nowrap" align="start" gap={8}>
           <Title order={1} size="h3">
-            {said(sheet.question)}
+            {translate(sheet.question)}
           </Title>
           {typed !== NOTHING && (
             <Button
@@ -65,7 +65,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
             .slice(0, 2)
             .map((one, index) => (
               <div key={`${one.label}${index}`}>
-                <span>{said(one.label)}</span> <b>{outcomeText(one, unit)}</b>
+                <span>{translate(one.label)}</span> <b>{outcomeText(one, unit)}</b>
               </div>
             ))}
         </div>
@@ -90,7 +90,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
             <Text fw={650}>{t('No figure for that.')}</Text>
             {loose.map((issue) => (
               <Text key={issue.text} c="var(--lm-bad)">
-                {said(issue.text)}
+                {translate(issue.text)}
               </Text>
             ))}
             {loose.length === 0 && <Text c="dimmed">{t('The reason stands at the field.')}</Text>}

@@ -8,7 +8,7 @@ import {
   type Send,
   type Survey,
 } from '@long-miter/core';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Where a result of the Bench goes in a room: the wall (its corner is the one after it), and what of it. */
 export interface Place {

@@ -3,7 +3,7 @@ import { benchSheets, type Survey } from '@long-miter/core';
 import { makeStore } from '../../session/store.ts';
 import { applySend, placeName } from './apply-send.ts';
 import { lengthFieldsOf } from './length-fields.ts';
-import { figureTyped, roundPlayed, unitPicked } from '../../session/bench-slice.ts';
+import { figureTyped, roundPlayed, unitPicked } from '../../session/slices/bench-slice.ts';
 
 const survey: Survey = {
   closed: true,

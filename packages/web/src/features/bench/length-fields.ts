@@ -1,5 +1,5 @@
 import type { Sheet } from '@long-miter/core';
-import type { LengthFields } from '../../session/bench-slice.ts';
+import type { LengthFields } from '../../session/slices/bench-slice.ts';
 
 /** Which fields of each sheet take a length, or a place along one. */
 export const lengthFieldsOf = (sheets: readonly Sheet[]): LengthFields =>

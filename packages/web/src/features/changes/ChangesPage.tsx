@@ -12,10 +12,10 @@ import {
 } from '@long-miter/core';
 import { errorOf, useChangesQuery } from '../../api/api.ts';
 import { useJob } from '../../session/use-job.ts';
-import { useTitle } from '../../shared/use-title.ts';
-import { Typeset } from '../../shared/Figure.tsx';
-import { language } from '../../words/language.ts';
-import { t } from '../../words/t.ts';
+import { useTitle } from '../../shared/hooks/use-title.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { language } from '../../messages/language.ts';
+import { t } from '../../messages/t.ts';
 
 /** Figures of a change that are shown before one asks for all. */
 const SHOWN = 4;

@@ -1,7 +1,7 @@
 import { Button, PasswordInput, Stack, Text, TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import type { ApiError } from '../../api/api.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** What this device is called in the list of one's devices: browser and system, as far as it says. */
 export const deviceName = (): string => {

@@ -27,14 +27,14 @@ import {
 } from '../../api/api.ts';
 import { Qr } from '../../shared/Qr.tsx';
 import { Credentials, deviceName } from './Credentials.tsx';
-import { useTitle } from '../../shared/use-title.ts';
-import { Keeping } from './Keeping.tsx';
+import { useTitle } from '../../shared/hooks/use-title.ts';
+import { BackupPanel } from './BackupPanel.tsx';
 import { Programs } from './Programs.tsx';
 import { SignOut } from './SignOut.tsx';
-import { dayText } from '../../words/days.ts';
-import { language } from '../../words/language.ts';
-import { choices, roleDoes, roleWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { dayText } from '../../messages/days.ts';
+import { language } from '../../messages/language.ts';
+import { choices, roleDoes, roleWord } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 const moment = (at: string): string =>
   new Date(at).toLocaleString(language, { dateStyle: 'medium', timeStyle: 'short' });
@@ -77,7 +77,7 @@ export function CrewPage() {
               {t(': every figure, role and order, by whom and from which device.')}
             </Text>
           )}
-          {(session?.open || session?.me?.role === 'lead') && <Keeping />}
+          {(session?.open || session?.me?.role === 'lead') && <BackupPanel />}
         </Stack>
       </main>
     </div>

@@ -2,7 +2,7 @@ import { Text, Title } from '@mantine/core';
 import { useNavigate, useParams } from 'react-router';
 import { errorOf, useJoinCrewMutation } from '../../api/api.ts';
 import { Credentials, deviceName } from './Credentials.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Where an invitation leads: a name and a password of one's own. */
 export function JoinPage() {

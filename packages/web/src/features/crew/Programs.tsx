@@ -3,9 +3,9 @@ import { notifications } from '@mantine/notifications';
 import { useState } from 'react';
 import type { Me } from '@long-miter/core';
 import { errorOf, useEndTokenMutation, useMakeTokenMutation, useTokensQuery } from '../../api/api.ts';
-import { language } from '../../words/language.ts';
-import { choices, roleWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { language } from '../../messages/language.ts';
+import { choices, roleWord } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 const GIVEN = ['lead', 'measurer', 'cutter', 'hanger'] as const;
 

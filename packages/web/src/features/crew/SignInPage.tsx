@@ -1,7 +1,7 @@
 import { Text, Title } from '@mantine/core';
 import { errorOf, useSignInMutation } from '../../api/api.ts';
 import { Credentials, deviceName } from './Credentials.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Shown on every address while nobody is signed in. */
 export function SignInPage() {

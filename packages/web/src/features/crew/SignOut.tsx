@@ -2,8 +2,8 @@ import { Button, Group, Modal, Text } from '@mantine/core';
 import { useState } from 'react';
 import { useSignOutMutation } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
-import { forgetEverything } from '../../session/forget.ts';
-import { t } from '../../words/t.ts';
+import { forgetEverything } from '../../session/outbox/forget.ts';
+import { t } from '../../messages/t.ts';
 
 /** Ends the session here. What this browser keeps belongs to whoever was signed in: it goes too, after a warning. */
 export function SignOut() {

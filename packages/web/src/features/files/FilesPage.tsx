@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { JobRecord, PlanFile } from '@long-miter/core';
 import { errorOf, useDocumentMutation } from '../../api/api.ts';
-import { fileName, saveBlob } from '../../shared/files.ts';
-import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import { fileName, saveBlob } from '../../shared/text/files.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { t } from '../../messages/t.ts';
 
 interface Listed {
   readonly key: string;
@@ -20,68 +20,68 @@ interface Listed {
 const LISTED: readonly Listed[] = [
   {
     key: 'sheets',
-    name: later('Everything'),
-    says: later('cut list, cuts, what to buy, rooms, openings: to print, or as a workbook'),
+    name: defineMessage('Everything'),
+    says: defineMessage('cut list, cuts, what to buy, rooms, openings: to print, or as a workbook'),
     formats: ['pdf', 'xlsx'],
     planned: true,
   },
   {
     key: 'cut-list',
-    name: later('Cut list'),
-    says: later('every piece, where it goes, its length and ends'),
+    name: defineMessage('Cut list'),
+    says: defineMessage('every piece, where it goes, its length and ends'),
     formats: ['pdf', 'csv', 'xlsx'],
     planned: true,
   },
   {
     key: 'saw-list',
-    name: later('Cuts in their order'),
-    says: later('stick by stick: mark, edge, saw'),
+    name: defineMessage('Cuts in their order'),
+    says: defineMessage('stick by stick: mark, edge, saw'),
     formats: ['pdf', 'csv', 'xlsx', 'svg'],
     planned: true,
   },
   {
     key: 'buy-list',
-    name: later('To buy'),
-    says: later('lengths and counts with prices'),
+    name: defineMessage('To buy'),
+    says: defineMessage('lengths and counts with prices'),
     formats: ['pdf', 'csv', 'xlsx'],
     planned: true,
   },
   {
     key: 'sticks',
-    name: later('Sticks'),
-    says: later('each stick with its pieces, to scale'),
+    name: defineMessage('Sticks'),
+    says: defineMessage('each stick with its pieces, to scale'),
     formats: ['pdf', 'svg'],
     planned: true,
   },
   {
     key: 'plan',
-    name: later('Rooms from above'),
-    says: later('to scale; for drawing programs in their real size'),
+    name: defineMessage('Rooms from above'),
+    says: defineMessage('to scale; for drawing programs in their real size'),
     formats: ['pdf', 'svg', 'dxf'],
   },
   {
     key: 'ribbon',
-    name: later('Rooms unrolled'),
-    says: later('walls side by side with what runs along them'),
+    name: defineMessage('Rooms unrolled'),
+    says: defineMessage('walls side by side with what runs along them'),
     formats: ['pdf', 'svg'],
     planned: true,
   },
   {
     key: 'openings',
-    name: later('Openings'),
-    says: later('doors and windows with their figures and fronts'),
+    name: defineMessage('Openings'),
+    says: defineMessage('doors and windows with their figures and fronts'),
     formats: ['pdf', 'csv', 'xlsx', 'svg', 'dxf'],
   },
   {
     key: 'joints',
-    name: later('Joints'),
-    says: later('each corner from above, both pieces as they meet'),
+    name: defineMessage('Joints'),
+    says: defineMessage('each corner from above, both pieces as they meet'),
     formats: ['pdf', 'svg', 'dxf'],
     planned: true,
   },
   {
     key: 'templates',
-    name: later('Patterns in true size'),
+    name: defineMessage('Patterns in true size'),
     says: t(
       'corners that are not square, and crown in section: an inch on paper is an inch; a bar proves the printer',
     ),
@@ -89,14 +89,14 @@ const LISTED: readonly Listed[] = [
   },
   {
     key: 'walls',
-    name: later('Walls'),
-    says: later('as they are read in again under Rooms'),
+    name: defineMessage('Walls'),
+    says: defineMessage('as they are read in again under Rooms'),
     formats: ['pdf', 'csv', 'xlsx'],
   },
   {
     key: 'log',
-    name: later('Shop log'),
-    says: later('what happened at the saw and on the wall'),
+    name: defineMessage('Shop log'),
+    says: defineMessage('what happened at the saw and on the wall'),
     formats: ['pdf', 'csv', 'xlsx'],
   },
 ];

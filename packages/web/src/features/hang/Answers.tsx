@@ -11,9 +11,9 @@ import {
   type Shop,
   type Unit,
 } from '@long-miter/core';
-import type { ShopSession } from '../../session/shop.ts';
-import { AskLength } from '../../shared/AskLength.tsx';
-import { said, t } from '../../words/t.ts';
+import type { ShopSession } from '../../session/shop/shop.ts';
+import { AskLength } from '../../shared/fields/AskLength.tsx';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly line: HangLine;
@@ -68,12 +68,12 @@ export function Answers({ line, file, shop, unit, session }: Props) {
       <Stack gap={6}>
         <Text fw={650}>
           {t('It waits for a measure in place. {how} The figures say {figure}.', {
-            how: said(how),
+            how: translate(how),
             figure: formatWithUnit(figure, unit),
           })}
         </Text>
         {length(
-          said(label),
+          translate(label),
           t('Measured'),
           (measured) => note({ kind: 'measured-in-place', tag, near: nearOf(measured) }),
           t('the saw gets it at once'),

@@ -10,10 +10,10 @@ import {
   type JobRecord,
   type WhatJointsTell,
 } from '@long-miter/core';
-import { sheetEditor } from '../../session/edit-sheet.ts';
+import { sheetEditor } from '../../session/drafts/edit-sheet.ts';
 import type { Store } from '../../session/store.ts';
-import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -44,7 +44,7 @@ export function Findings({ job, told: { findings, saw } }: Props) {
           typed: { ...sheet.typed, [at]: text },
         },
         at,
-        { text, value: reading, how: later('open joint') },
+        { text, value: reading, how: defineMessage('open joint') },
       );
     });
   };

@@ -19,14 +19,14 @@ import {
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { useAwake } from '../../session/offline.ts';
-import { useShop } from '../../session/shop.ts';
-import { Typeset } from '../../shared/Figure.tsx';
-import { endText } from '../../shared/joint-words.ts';
+import { useShop } from '../../session/shop/shop.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { endText } from '../../shared/text/joint-words.ts';
 import { Answers } from './Answers.tsx';
 import { Findings } from './Findings.tsx';
-import { Waiting } from './Waiting.tsx';
+import { WaitingPanel } from './WaitingPanel.tsx';
 import { LogView } from './LogView.tsx';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 const STATES: Readonly<Record<ShopPiece['state'], string>> = {
   held: t('waits'),
@@ -135,7 +135,7 @@ export function HangPage({ job, file, roomId, room }: Props) {
             told={{ ...told, findings: told.findings.filter((one) => one.room === roomId) }}
           />
         )}
-        <Waiting session={session} where={room?.name ?? job.name} />
+        <WaitingPanel session={session} where={room?.name ?? job.name} />
       </section>
       <section
         className="panel scroll"
@@ -222,7 +222,7 @@ function Card({
       )}
       {glued.map((text) => (
         <Text key={text} fw={600}>
-          {said(text)}
+          {translate(text)}
         </Text>
       ))}
       {children}
@@ -235,11 +235,11 @@ function Card({
       {plan.reason
         .filter((text) => !/^(left|right): /.test(text))
         .map((text) => (
-          <Text key={text}>{said(text)}</Text>
+          <Text key={text}>{translate(text)}</Text>
         ))}
       {notes.map((text) => (
         <Text key={text} size="sm">
-          {said(text)}
+          {translate(text)}
         </Text>
       ))}
       {room && (

@@ -10,12 +10,12 @@ import {
   type Shop,
   type Unit,
 } from '@long-miter/core';
-import type { ShopSession } from '../../session/shop.ts';
-import { language } from '../../words/language.ts';
-import { said, t } from '../../words/t.ts';
+import type { ShopSession } from '../../session/shop/shop.ts';
+import { language } from '../../messages/language.ts';
+import { translate, t } from '../../messages/t.ts';
 
 /** Charts are fetched when the log is opened. */
-const Lessons = lazy(async () => ({ default: (await import('./Lessons.tsx')).Lessons }));
+const Lessons = lazy(async () => ({ default: (await import('./LessonsPanel.tsx')).LessonsPanel }));
 
 interface Props {
   readonly job: JobRecord;
@@ -222,7 +222,7 @@ export function LogView({ job, file, session, shop, onClose }: Props) {
                     {eventText(event, job.unit)}
                     {wrong.has(event.id) && (
                       <Text size="sm" style={{ color: 'var(--lm-bad)' }}>
-                        ▲ {said(wrong.get(event.id) ?? '')}
+                        ▲ {translate(wrong.get(event.id) ?? '')}
                       </Text>
                     )}
                   </Table.Td>

@@ -4,8 +4,8 @@ import { CREW_ROLES, type SessionAnswer } from '@long-miter/core';
 import { personPicked } from '../../session/person.ts';
 import { useAppDispatch } from '../../session/store.ts';
 import { errorOf, useLookAsMutation, useSignOutMutation } from '../../api/api.ts';
-import { roleDoes, roleWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { roleDoes, roleWord } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 /** The demo as each of its crew sees it, by one click; started as a company there is none of this. */
 export function DemoRoles({ session }: { readonly session: SessionAnswer }) {

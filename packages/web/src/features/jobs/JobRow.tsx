@@ -11,8 +11,8 @@ import {
   useRestoreJobMutation,
 } from '../../session/commands-api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { language } from '../../words/language.ts';
-import { t } from '../../words/t.ts';
+import { language } from '../../messages/language.ts';
+import { t } from '../../messages/t.ts';
 
 /** One job of the list: its name, when it was changed, and what can be done with it. */
 export function JobRow({ job, mayLead, onNear }: { job: JobSummary; mayLead: boolean; onNear: () => void }) {

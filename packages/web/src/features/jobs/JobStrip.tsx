@@ -8,7 +8,7 @@ import {
   RIBBON,
   ribbonDrawing,
   roomOf,
-  whereItStands,
+  workStatus,
   type Drawing,
   type JobRecord,
   type JobSummary,
@@ -16,8 +16,8 @@ import {
 } from '@long-miter/core';
 import { useJobQuery, useShopLogQuery } from '../../api/api.ts';
 import { Painted } from '../../drawing/Painted.tsx';
-import { useWidth } from '../../shared/use-width.ts';
-import { t } from '../../words/t.ts';
+import { useWidth } from '../../shared/hooks/use-width.ts';
+import { t } from '../../messages/t.ts';
 
 /** Heights of the strip, in pixels. */
 const STRIP = 44;
@@ -62,7 +62,7 @@ export function JobStrip({ summary }: { readonly summary: JobSummary }) {
   const standing = useMemo(
     () =>
       job &&
-      whereItStands(
+      workStatus(
         job.rooms,
         log && log.issues.length > 0 ? foldLog({ job: exportJobFile(job), ...log }) : undefined,
       ),

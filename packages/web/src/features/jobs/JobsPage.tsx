@@ -7,9 +7,9 @@ import { api, errorOf, useJobsQuery, usePutAwayQuery, useSessionQuery } from '..
 import { DemoRoles } from './DemoRoles.tsx';
 import { JobRow } from './JobRow.tsx';
 import { NewJob } from './NewJob.tsx';
-import { useTitle } from '../../shared/use-title.ts';
+import { useTitle } from '../../shared/hooks/use-title.ts';
 import { LanguageChoice } from './LanguageChoice.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Drawings and the log are fetched after the list: the page is there first. */
 const JobStrip = lazy(async () => ({ default: (await import('./JobStrip.tsx')).JobStrip }));

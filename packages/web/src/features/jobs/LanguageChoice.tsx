@@ -1,6 +1,6 @@
 import { NativeSelect } from '@mantine/core';
-import { chooseLanguage, chosenLanguage, LANGUAGES } from '../../words/language.ts';
-import { t } from '../../words/t.ts';
+import { chooseLanguage, chosenLanguage, LANGUAGES } from '../../messages/language.ts';
+import { t } from '../../messages/t.ts';
 
 /** A language as those who speak it call it. @example nameOf('en-GB') // "British English" */
 const nameOf = (one: string): string => new Intl.DisplayNames(one, { type: 'language' }).of(one) ?? one;

@@ -6,11 +6,11 @@ import { useNavigate } from 'react-router';
 import type { Unit } from '@long-miter/core';
 import { errorOf } from '../../api/api.ts';
 import { useCreateJobMutation, useImportJobMutation } from '../../session/commands-api.ts';
-import { outbox } from '../../session/outbox.ts';
-import { newId } from '../../session/tab-tag.ts';
-import { localCurrency } from '../../shared/local-currency.ts';
-import { t } from '../../words/t.ts';
-import { OWN } from '../../words/vocabulary.ts';
+import { outbox } from '../../session/outbox/outbox.ts';
+import { newId } from '../../session/outbox/tab-tag.ts';
+import { localCurrency } from '../../shared/text/local-currency.ts';
+import { t } from '../../messages/t.ts';
+import { OWN } from '../../messages/vocabulary.ts';
 
 /** A new job with its first room, or one from a file. */
 export function NewJob() {

@@ -8,21 +8,21 @@ import {
   type Piece,
   type QuickPlan,
   type Room,
-  type WatchOut,
+  type Warning,
 } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { piecePicked, trimPicked, wallPicked } from '../../session/ui-slice.ts';
+import { piecePicked, trimPicked, wallPicked } from '../../session/slices/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
-import { Figure } from '../../shared/Figure.tsx';
+import { Figure } from '../../shared/fields/Figure.tsx';
 import { Windowed } from '../../shared/Windowed.tsx';
-import { useSheet } from '../../session/use-sheet.ts';
+import { useSheet } from '../../session/drafts/use-sheet.ts';
 import type { LivePlan } from '../../session/use-plan.ts';
 import { PieceDetails } from './PieceDetails.tsx';
 import { TrimsEditor } from './TrimsEditor.tsx';
 import { WatchList } from './WatchList.tsx';
-import { jointText, partText } from '../../shared/joint-words.ts';
-import { moneyText } from '../../words/money.ts';
-import { said, t } from '../../words/t.ts';
+import { jointText, partText } from '../../shared/text/joint-words.ts';
+import { moneyText } from '../../messages/money.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -33,7 +33,7 @@ interface Props {
   readonly pieces: readonly Piece[];
   readonly live: LivePlan;
   /** Everything to look out for in the whole job. */
-  readonly watchOuts: readonly WatchOut[];
+  readonly watchOuts: readonly Warning[];
   /** The house rules, in a drawer of their own. */
   readonly rules: (props: { opened: boolean; onClose: () => void; onOpen: () => void }) => ReactNode;
 }
@@ -114,7 +114,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                 )}
                 {roomWatch.map((one, index) => (
                   <Text key={`${one.code}${index}`} size="sm" style={{ color: 'var(--lm-assumed)' }}>
-                    ▲ {said(one.text)}
+                    ▲ {translate(one.text)}
                   </Text>
                 ))}
               </div>

@@ -16,10 +16,10 @@ import {
   type Survey,
   type Unit,
 } from '@long-miter/core';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import type { EditSurvey } from '../../session/use-sheet.ts';
-import { said, t } from '../../words/t.ts';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -45,7 +45,7 @@ function LoopRow({ loop, unit, edit }: { loop: CeilingLoop; unit: Unit; edit: Ed
   const keep = (next: CeilingLoop): string | undefined => edit((survey) => setLoop(survey, next))[0]?.text;
   const sides = (lengthText: string, cornerText: string): string | undefined => {
     const read = readLoop(lengthText, cornerText, loop.id, unit);
-    return read.ok ? keep({ ...loop, walls: read.value }) : said(read.issues[0].text);
+    return read.ok ? keep({ ...loop, walls: read.value }) : translate(read.issues[0].text);
   };
   const closure = closeRoom({ id: loop.id, name, closed: loop.closed ?? true, walls: loop.walls, trims: [] });
   return (
@@ -64,7 +64,7 @@ function LoopRow({ loop, unit, edit }: { loop: CeilingLoop; unit: Unit; edit: Ed
         text={formatLength(loop.height, unit, { inchParts: 32 })}
         onCommit={(text) => {
           const read = parseLength(text, unit);
-          return read.ok ? keep({ ...loop, height: read.value.value }) : said(read.issues[0].text);
+          return read.ok ? keep({ ...loop, height: read.value.value }) : translate(read.issues[0].text);
         }}
       />
       <CommitField
@@ -121,9 +121,9 @@ function NewLoop({ survey, unit, edit }: Props) {
   const add = (): void => {
     const id = newLoopId(survey, TAB_TAG);
     const at = parseLength(height, unit);
-    if (!at.ok) return setFault(t('its ceiling: {text}', { text: said(at.issues[0].text) }));
+    if (!at.ok) return setFault(t('its ceiling: {text}', { text: translate(at.issues[0].text) }));
     const read = readLoop(sides, '', id, unit);
-    if (!read.ok) return setFault(said(read.issues[0].text));
+    if (!read.ok) return setFault(translate(read.issues[0].text));
     const wrong = edit((now) =>
       setLoop(now, { id, name: 'tray', height: at.value.value, walls: read.value }),
     )[0]?.text;

@@ -16,12 +16,12 @@ import {
   type Room,
   type Unit,
 } from '@long-miter/core';
-import { Figure } from '../../shared/Figure.tsx';
-import type { EditSurvey } from '../../session/use-sheet.ts';
+import { Figure } from '../../shared/fields/Figure.tsx';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
-import { endText } from '../../shared/joint-words.ts';
-import { said, t } from '../../words/t.ts';
+import { endText } from '../../shared/text/joint-words.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly piece: Piece;
@@ -89,7 +89,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
             <Text fw={650}>{endText(piece[side])}</Text>
             <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />
             <Text size="sm" c="dimmed">
-              {said(settingText(piece[side].saw, profile))}
+              {translate(settingText(piece[side].saw, profile))}
             </Text>
           </section>
         ))}
@@ -97,7 +97,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       <div>
         {piece.reason.map((line) => (
           <Text key={line} size="sm">
-            {said(line)}
+            {translate(line)}
           </Text>
         ))}
       </div>
@@ -106,7 +106,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       <SplicePlaces piece={piece} room={room} quick={quick} unit={unit} edit={edit} />
       {watch.map((one) => (
         <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
-          ▲ {said(one.text)}
+          ▲ {translate(one.text)}
         </Text>
       ))}
     </Stack>

@@ -9,9 +9,9 @@ import {
   type SplicePlace,
   type Unit,
 } from '@long-miter/core';
-import { Typeset } from '../../shared/Figure.tsx';
-import type { EditSurvey } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
+import { t } from '../../messages/t.ts';
 
 /** Places listed at once: the best ones. */
 const LISTED = 5;

@@ -20,14 +20,14 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { useCommands } from '../../session/use-commands.ts';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
-import { LengthField } from '../../shared/LengthField.tsx';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import type { EditSurvey } from '../../session/use-sheet.ts';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { LengthField } from '../../shared/fields/LengthField.tsx';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { LoopsEditor } from './LoopsEditor.tsx';
-import { trimWord } from '../../shared/code-words.ts';
-import { said, t } from '../../words/t.ts';
+import { trimWord } from '../../shared/text/code-words.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -74,7 +74,7 @@ export function TrimsEditor({ job, survey, edit }: Props) {
         }
         onCommit={(text) => {
           const read = text.trim() === '' ? undefined : parseLength(text, unit);
-          if (read && !read.ok) return said(read.issues[0].text);
+          if (read && !read.ok) return translate(read.issues[0].text);
           const wrong = edit(({ ceilingHeight: _old, ...now }) =>
             read?.ok ? { ...now, ceilingHeight: read.value.value } : now,
           )[0]?.text;

@@ -4,19 +4,19 @@ import {
   moveSplice,
   setComesOff,
   type JobRecord,
-  type WatchOut,
-  type WatchOutData,
+  type Warning,
+  type WarningData,
 } from '@long-miter/core';
-import { useSheet } from '../../session/use-sheet.ts';
-import { Typeset } from '../../shared/Figure.tsx';
-import { said, t } from '../../words/t.ts';
+import { useSheet } from '../../session/drafts/use-sheet.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly opened: boolean;
   readonly onClose: () => void;
-  readonly list: readonly WatchOut[];
+  readonly list: readonly Warning[];
   readonly job: JobRecord;
-  readonly onPick: (one: WatchOut) => void;
+  readonly onPick: (one: Warning) => void;
 }
 
 /** What is about no room in particular comes last; nothing that is counted is left out. */
@@ -55,10 +55,10 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
                     }}
                   >
                     <span>
-                      ▲ <Typeset text={said(one.text)} />
+                      ▲ <Typeset text={translate(one.text)} />
                     </span>
                     <span className="watch-why">
-                      {said(why)} {said(what)}
+                      {translate(why)} {translate(what)}
                     </span>
                   </UnstyledButton>
                   {one.code === 'pipes-splice' && <BehindPipes job={job} watch={one} />}
@@ -73,10 +73,10 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
 }
 
 /** A piece that pipes go through: spliced behind them with one click, or left whole because the radiator comes off. */
-function BehindPipes({ job, watch }: { job: JobRecord; watch: WatchOut }) {
+function BehindPipes({ job, watch }: { job: JobRecord; watch: Warning }) {
   const { edit } = useSheet(job, watch.room ?? '');
   const { wall, data } = watch;
-  const { at, from, to, trim } = data as unknown as WatchOutData['pipes-splice'];
+  const { at, from, to, trim } = data as unknown as WarningData['pipes-splice'];
   const walls = job.rooms.find((room) => room.id === watch.room)?.survey.walls ?? [];
   const index = walls.findIndex((one) => one.id === wall);
   if (wall === undefined || index < 0) return null;

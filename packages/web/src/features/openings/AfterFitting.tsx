@@ -1,7 +1,7 @@
 import { Group, NativeSelect } from '@mantine/core';
 import type { JobRecord, Opening } from '@long-miter/core';
-import { SizeField } from '../../shared/SettledField.tsx';
-import { t } from '../../words/t.ts';
+import { SizeField } from '../../shared/fields/SettledField.tsx';
+import { t } from '../../messages/t.ts';
 
 /** Head corners that stayed open when they were fitted: what is written here is answered above with the shave. */
 export function AfterFitting(props: {

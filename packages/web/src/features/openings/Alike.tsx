@@ -2,7 +2,7 @@ import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { freeName, parsePosition, type JobRecord } from '@long-miter/core';
 import { listOpenings, type Listed } from './openings-of.ts';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface AlikeProps {
   readonly job: JobRecord;
@@ -24,7 +24,7 @@ export function Alike({ job, listed, taken, onSame, onMore }: AlikeProps) {
     const names = new Set(taken);
     for (const part of text.split(/[,;]/).filter((one) => one.trim() !== '')) {
       const read = parsePosition(part, job.unit);
-      if (!read.ok) return setFault(said(read.issues[0].text));
+      if (!read.ok) return setFault(translate(read.issues[0].text));
       const name = freeName(listed.opening.kind, names);
       names.add(name);
       places.push({ at: read.value.value, name });

@@ -12,11 +12,11 @@ import {
   type PartStock,
   type SideName,
 } from '@long-miter/core';
-import { LengthField } from '../../shared/LengthField.tsx';
+import { LengthField } from '../../shared/fields/LengthField.tsx';
 import { useCommands } from '../../session/use-commands.ts';
-import type { EditSurvey } from '../../session/use-sheet.ts';
-import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { t } from '../../messages/t.ts';
 
 /** The side of an opening that is dressed, and how its room is changed. */
 export interface Dressing {
@@ -30,13 +30,13 @@ export interface Dressing {
 
 const ADD = '+';
 const PART_WORDS: Readonly<Record<PartStock, string>> = {
-  stool: later('stool'),
-  apron: later('apron'),
-  band: later('back band'),
-  plinth: later('plinths'),
-  block: later('blocks'),
-  cap: later('cap on the head'),
-  jamb: later('jamb strips'),
+  stool: defineMessage('stool'),
+  apron: defineMessage('apron'),
+  band: defineMessage('back band'),
+  plinth: defineMessage('plinths'),
+  block: defineMessage('blocks'),
+  cap: defineMessage('cap on the head'),
+  jamb: defineMessage('jamb strips'),
 };
 
 /** What one side of an opening is dressed with. What is left to the house rule says what that is. */
@@ -286,7 +286,7 @@ const KIND_RULE: Readonly<Record<Opening['kind'], string>> = {
 };
 
 const CORNERS = {
-  miter: later('mitered'),
-  butt: later('head over the legs'),
-  block: later('corner blocks'),
+  miter: defineMessage('mitered'),
+  butt: defineMessage('head over the legs'),
+  block: defineMessage('corner blocks'),
 } as const;

@@ -5,11 +5,11 @@ import { errorOf, useLibraryKitsQuery } from '../../api/api.ts';
 import { Painted } from '../../drawing/Painted.tsx';
 import { useDropKitMutation, useKeepKitMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { openingShort } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { openingShort } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 /** The kits of the Library: how openings are dressed, each as it looks and with what it is made of. */
 export function KitShelf() {

@@ -5,10 +5,10 @@ import { errorOf, useLibraryKitsQuery, useLibraryTrimsQuery } from '../../api/ap
 import { useDropKitMutation, useKeepKitMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { useAppSelector } from '../../session/store.ts';
-import { newId } from '../../session/tab-tag.ts';
+import { newId } from '../../session/outbox/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 import type { Dressing } from './KitEditor.tsx';
 
 /** Takes a kit of the Library for the opening at hand, and keeps how it is dressed for other jobs. */

@@ -10,9 +10,9 @@ import {
   type OpeningField,
   type RoomRecord,
 } from '@long-miter/core';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import { useSheet } from '../../session/use-sheet.ts';
-import { said, t } from '../../words/t.ts';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import { useSheet } from '../../session/drafts/use-sheet.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -49,7 +49,7 @@ export function NewRow({ job, room, fields, taken, casing, like, onAdded }: Prop
     for (const field of shown) {
       const figure = readOpeningFigure(field, texts[field.key] ?? '', job.unit);
       if (!figure.ok) {
-        setFault({ at: field.key, text: said(figure.issues[0].text) });
+        setFault({ at: field.key, text: translate(figure.issues[0].text) });
         return focus(1 + shown.indexOf(field));
       }
       figures[field.key] = figure.value?.value;
@@ -73,7 +73,7 @@ export function NewRow({ job, room, fields, taken, casing, like, onAdded }: Prop
     })[0];
     if (issue) {
       const key = shown.find((field) => issue.at.endsWith(`/${field.key}`))?.key ?? 'at';
-      setFault({ at: issue.at.endsWith('/headHeight') ? 'headLeft' : key, text: said(issue.text) });
+      setFault({ at: issue.at.endsWith('/headHeight') ? 'headLeft' : key, text: translate(issue.text) });
       return;
     }
     setFault(undefined);

@@ -5,7 +5,7 @@ import {
   addLike,
   adviceFor,
   changeOpening,
-  dressSide,
+  trimSide,
   freeRoomAround,
   openingFront,
   removeOpening,
@@ -21,12 +21,12 @@ import {
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { Painted, type UseOfPart } from '../../drawing/Painted.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { useWidth } from '../../shared/use-width.ts';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import { useSheet } from '../../session/use-sheet.ts';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import { useWidth } from '../../shared/hooks/use-width.ts';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import { useSheet } from '../../session/drafts/use-sheet.ts';
 import { AfterFitting } from './AfterFitting.tsx';
 import { Alike } from './Alike.tsx';
 import { KitEditor } from './KitEditor.tsx';
@@ -34,8 +34,8 @@ import { LibraryKits } from './LibraryKits.tsx';
 import { listOpenings, type Listed } from './openings-of.ts';
 import { PartList } from './PartList.tsx';
 import { Remedies } from './Remedies.tsx';
-import { openingShort } from '../../shared/code-words.ts';
-import { said, t } from '../../words/t.ts';
+import { openingShort } from '../../shared/text/code-words.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -60,7 +60,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
     ?.openings?.find((one) => one.id === opening.id);
   if (!planned || !shown) return <section className="panel" aria-label={t('View')} />;
   const rules = rulesOfRoom(file, planned);
-  const dressed = dressSide(file, rules, shown, side);
+  const dressed = trimSide(file, rules, shown, side);
   const nameOf = (id: string): string =>
     listOpenings(job).find((row) => row.room.id === room.id && row.opening.id === id)?.name ?? id;
   const drawing = openingFront(file, rules, shown, {
@@ -156,8 +156,8 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
       </div>
       {watch.map((one) => (
         <div key={one.code + one.text} className="opening-watch">
-          <Text size="sm" title={said(adviceFor(one.code, job.vocabulary).why)}>
-            ▲ <Typeset text={said(one.text)} />
+          <Text size="sm" title={translate(adviceFor(one.code, job.vocabulary).why)}>
+            ▲ <Typeset text={translate(one.text)} />
           </Text>
           {one.code === 'clearance' && (
             <Remedies

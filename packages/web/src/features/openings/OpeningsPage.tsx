@@ -13,20 +13,20 @@ import {
   type OpeningField,
   type RoomRecord,
 } from '@long-miter/core';
-import { sheetEditor } from '../../session/edit-sheet.ts';
+import { sheetEditor } from '../../session/drafts/edit-sheet.ts';
 import type { Store } from '../../session/store.ts';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import { refuseFile } from '../../shared/files.ts';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import { refuseFile } from '../../shared/text/files.ts';
 import { OpenFile } from '../../shared/OpenFile.tsx';
-import { useGrowing } from '../../shared/use-growing.ts';
-import { useLater } from '../../shared/use-later.ts';
+import { useGrowing } from '../../shared/hooks/use-growing.ts';
+import { useLater } from '../../shared/hooks/use-later.ts';
 import { NewRow } from './NewRow.tsx';
 import { OpeningPanel } from './OpeningPanel.tsx';
 import { listOpenings, type Listed } from './openings-of.ts';
 import { readOpenings, saveOpenings } from './opening-files.ts';
 import { SheetRow } from './SheetRow.tsx';
 import { useRoomPlans } from './use-room-plans.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 const GROUPS: readonly { value: OpeningField['group']; label: string }[] = [
   { value: 'size', label: t('Size') },

@@ -1,7 +1,7 @@
 import { Text } from '@mantine/core';
 import { formatLength, partWords, type JobRecord, type Piece } from '@long-miter/core';
-import { Figure, Typeset } from '../../shared/Figure.tsx';
-import { said, t } from '../../words/t.ts';
+import { Figure, Typeset } from '../../shared/fields/Figure.tsx';
+import { translate, t } from '../../messages/t.ts';
 
 /** What is cut for it: inner and outer edge of every part, and which of them waits. */
 export function PartList({
@@ -34,7 +34,7 @@ export function PartList({
         {pieces.map((piece) => (
           <tr key={piece.id}>
             <td>
-              <b>{piece.label}</b> {said(partWords(piece.role, piece.place))}
+              <b>{piece.label}</b> {translate(partWords(piece.role, piece.place))}
               <span className="also">
                 <Typeset text={alsoOf(piece, unit)} />
               </span>

@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { formatLength, type Clearance, type JobRecord, type Opening } from '@long-miter/core';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** The ways out that one click takes, on this opening alone. */
 export function Remedies(props: {

@@ -9,9 +9,9 @@ import {
   type OpeningField,
   type Unit,
 } from '@long-miter/core';
-import { useCommitted } from '../../shared/CommitField.tsx';
-import type { EditSurvey } from '../../session/use-sheet.ts';
-import { said } from '../../words/t.ts';
+import { useCommitted } from '../../shared/fields/CommitField.tsx';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
+import { translate } from '../../messages/t.ts';
 
 interface Props {
   readonly field: OpeningField;
@@ -50,7 +50,7 @@ export const SheetCell = memo(function SheetCell(props: Props) {
     takes: field.reads === 'degrees' ? undefined : TAKES,
     onCommit: (written) => {
       const read = readOpeningFigure(field, written, unit);
-      if (!read.ok) return said(read.issues[0].text);
+      if (!read.ok) return translate(read.issues[0].text);
       return edit(
         (survey) => {
           const now = survey.walls[wallIndex]?.openings?.find((one) => one.id === opening.id);

@@ -1,10 +1,10 @@
 import { memo } from 'react';
 import { formatLength, takesField, type JobRecord, type OpeningField } from '@long-miter/core';
-import { useSheet } from '../../session/use-sheet.ts';
+import { useSheet } from '../../session/drafts/use-sheet.ts';
 import type { Listed } from './openings-of.ts';
 import { SheetCell } from './SheetCell.tsx';
-import { openingShort } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { openingShort } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;

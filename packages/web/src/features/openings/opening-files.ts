@@ -5,8 +5,8 @@ import {
   type Result,
   type TableChange,
 } from '@long-miter/core';
-import { fromCsv, toCsv } from '../../shared/csv.ts';
-import { fileName, saveFile } from '../../shared/files.ts';
+import { fromCsv, toCsv } from '../../shared/text/csv.ts';
+import { fileName, saveFile } from '../../shared/text/files.ts';
 
 /** Openings as a spreadsheet file, and back. */
 export const saveOpenings = (job: JobRecord): void =>

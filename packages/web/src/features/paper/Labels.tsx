@@ -1,6 +1,6 @@
 import type { WoodLabel } from '@long-miter/core';
 import { Qr } from '../../shared/Qr.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** What labels are printed on: rolls of a label printer, one to a page, or a sheet of paper to cut up. */
 export interface LabelSize {

@@ -3,14 +3,14 @@ import { IconPrinter } from '@tabler/icons-react';
 import { useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { pieceLabels, stickLabels, type JobFile, type JobRecord, type WoodLabel } from '@long-miter/core';
-import { useShop } from '../../session/shop.ts';
-import { usePrinting } from '../../shared/use-printing.ts';
+import { useShop } from '../../session/shop/shop.ts';
+import { usePrinting } from '../../shared/hooks/use-printing.ts';
 import { CutSheets, HandoverSheet, HangSheets } from './Sheets.tsx';
 import { LABEL_SIZES, Labels, pageOf } from './Labels.tsx';
 import { Ticked } from './Ticked.tsx';
-import { language } from '../../words/language.ts';
-import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import { language } from '../../messages/language.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -19,12 +19,12 @@ interface Props {
 }
 
 const KINDS = [
-  { value: 'cut', label: later('cut sheets, by stick') },
-  { value: 'hang', label: later('hang sheets, by wall') },
-  { value: 'pieces', label: later('labels for pieces') },
-  { value: 'sticks', label: later('labels for sticks and rack') },
-  { value: 'handover', label: later('handover sheet') },
-  { value: 'ticked', label: later('enter what was ticked on paper') },
+  { value: 'cut', label: defineMessage('cut sheets, by stick') },
+  { value: 'hang', label: defineMessage('hang sheets, by wall') },
+  { value: 'pieces', label: defineMessage('labels for pieces') },
+  { value: 'sticks', label: defineMessage('labels for sticks and rack') },
+  { value: 'handover', label: defineMessage('handover sheet') },
+  { value: 'ticked', label: defineMessage('enter what was ticked on paper') },
 ] as const;
 type Kind = (typeof KINDS)[number]['value'];
 

@@ -23,9 +23,9 @@ import {
   type PlannedStick,
 } from '@long-miter/core';
 import { Painted } from '../../drawing/Painted.tsx';
-import { language } from '../../words/language.ts';
-import { moneyText } from '../../words/money.ts';
-import { said, t } from '../../words/t.ts';
+import { language } from '../../messages/language.ts';
+import { moneyText } from '../../messages/money.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -160,14 +160,14 @@ export function StickSheet({
               </td>
               <td>
                 {t('from {from}, on the {edge}', {
-                  from: said(step.mark.from),
-                  edge: said(step.mark.edge),
+                  from: translate(step.mark.from),
+                  edge: translate(step.mark.edge),
                 })}
               </td>
               <td>
-                {said(settingText(step.saw, step.profile))}
+                {translate(settingText(step.saw, step.profile))}
                 {notes.map((note) => (
-                  <div key={note}>{said(note)}</div>
+                  <div key={note}>{translate(note)}</div>
                 ))}
               </td>
             </tr>
@@ -228,7 +228,7 @@ function OpeningSheets({ file, plan, head }: Pick<Props, 'file' | 'plan'> & { he
                     <tr key={piece.id}>
                       <td>☐ {piece.label}</td>
                       <td>
-                        {said(partWords(piece.role, piece.place))}
+                        {translate(partWords(piece.role, piece.place))}
                         {piece.side === 'other' ? t(', other side') : ''}
                       </td>
                       <td>
@@ -279,9 +279,9 @@ function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
               <td>
                 <b className="whole">{line.length}</b>
               </td>
-              <td>{said(line.ends)}</td>
+              <td>{translate(line.ends)}</td>
               <td>
-                {profile.name}, {said(edgeNames(profile).near)}
+                {profile.name}, {translate(edgeNames(profile).near)}
               </td>
               <td>{line.piece.order}</td>
               <td>

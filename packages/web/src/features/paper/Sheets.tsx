@@ -11,9 +11,9 @@ import {
   type Shop,
 } from '@long-miter/core';
 import { useMemo } from 'react';
-import { endText } from '../../shared/joint-words.ts';
+import { endText } from '../../shared/text/joint-words.ts';
 import { StickSheet } from './PrintedList.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly file: JobFile;

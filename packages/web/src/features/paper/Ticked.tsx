@@ -10,8 +10,8 @@ import {
   type JobFile,
   type Shop,
 } from '@long-miter/core';
-import type { ShopSession } from '../../session/shop.ts';
-import { t } from '../../words/t.ts';
+import type { ShopSession } from '../../session/shop/shop.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly file: JobFile;

@@ -4,8 +4,8 @@ import { useState, type FormEvent } from 'react';
 import { parseLength, parsePosition, type Damage, type TrimKindRecord, type Unit } from '@long-miter/core';
 import { errorOf } from '../../api/api.ts';
 import { useAddOffcutMutation } from '../../session/commands-api.ts';
-import { newId } from '../../session/tab-tag.ts';
-import { said, t } from '../../words/t.ts';
+import { newId } from '../../session/outbox/tab-tag.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly kinds: readonly TrimKindRecord[];
@@ -35,7 +35,7 @@ export function AddToRack({ kinds, unit }: Props) {
   const submit = async (event: FormEvent): Promise<void> => {
     event.preventDefault();
     const read = parseLength(length, own);
-    if (!read.ok) return setFault(t('length: {text}', { text: said(read.issues[0].text) }));
+    if (!read.ok) return setFault(t('length: {text}', { text: translate(read.issues[0].text) }));
     const found: Damage[] = [];
     for (const [index, one] of damages.entries()) {
       const from = parsePosition(one.from, own);

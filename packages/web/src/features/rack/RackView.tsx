@@ -8,7 +8,7 @@ import {
   isSameProfile,
   isSameTrim,
   type Profile,
-  kindOf,
+  trimKindOf,
   rackEntries,
   completeHouseRules,
   type JobRecord,
@@ -23,18 +23,18 @@ import {
   useRestoreOffcutMutation,
   useTakeOffcutMutation,
 } from '../../session/commands-api.ts';
-import { SettledField } from '../../shared/SettledField.tsx';
+import { SettledField } from '../../shared/fields/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { AddToRack } from './AddToRack.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** The crew's rack, whatever job its pieces came from; seen from a job, its pieces can be taken for it. */
 export function RackView({ job }: { job?: JobRecord }) {
   const { data: rack = [], isLoading } = useRackQuery();
   // Seen from no job, anything that the Library keeps can be put on the rack, also when nothing lies there yet.
   const { data: library = [] } = useLibraryTrimsQuery(undefined, { skip: job !== undefined });
-  const kept = library.map(({ profile, unit }) => kindOf(profile, unit));
+  const kept = library.map(({ profile, unit }) => trimKindOf(profile, unit));
   const [search, setSearch] = useState('');
   const [only, setOnly] = useState<'all' | 'fits'>(job ? 'fits' : 'all');
   const profileFor = (offcut: Offcut): Match | undefined => {
@@ -51,7 +51,7 @@ export function RackView({ job }: { job?: JobRecord }) {
         .includes(search.trim().toLowerCase()),
   );
   const kinds: TrimKindRecord[] = job
-    ? job.settings.profiles.map((profile) => kindOf(profile, job.unit))
+    ? job.settings.profiles.map((profile) => trimKindOf(profile, job.unit))
     : [
         ...new Map(
           [...rack.map((offcut) => offcut.trim), ...kept].map((trim) => [JSON.stringify(trim), trim]),

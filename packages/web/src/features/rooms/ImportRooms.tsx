@@ -13,10 +13,10 @@ import {
 import { errorOf, useReadTableMutation } from '../../api/api.ts';
 import { Painted } from '../../drawing/Painted.tsx';
 import { useCommands } from '../../session/use-commands.ts';
-import { refuseFile } from '../../shared/files.ts';
+import { refuseFile } from '../../shared/text/files.ts';
 import { OpenFile } from '../../shared/OpenFile.tsx';
 import { readRooms } from './room-files.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Rooms from a table or a drawing: shown first, taken in when one says so. */
 export function ImportRooms({ job }: { readonly job: JobRecord }) {

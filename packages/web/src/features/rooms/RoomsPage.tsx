@@ -14,13 +14,13 @@ import {
 } from '@long-miter/core';
 import { errorOf } from '../../api/api.ts';
 import { useChangeHeadMutation } from '../../session/commands-api.ts';
-import { useGrowing } from '../../shared/use-growing.ts';
+import { useGrowing } from '../../shared/hooks/use-growing.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { usePieceCounts } from './use-piece-counts.ts';
 import { ImportRooms } from './ImportRooms.tsx';
 import { saveWalls } from './wall-files.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** What is known of a room, for the list. */
 interface RoomState {

@@ -7,7 +7,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { readWalls } from './wall-files.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Rooms out of files: tables of walls, drawings. What a reader needs is fetched when a file of its kind is opened. */
 

@@ -6,8 +6,8 @@ import {
   type TableRoom,
   type Unit,
 } from '@long-miter/core';
-import { fromCsv, toCsv } from '../../shared/csv.ts';
-import { fileName, saveFile } from '../../shared/files.ts';
+import { fromCsv, toCsv } from '../../shared/text/csv.ts';
+import { fileName, saveFile } from '../../shared/text/files.ts';
 
 /** Rooms' walls as a spreadsheet file, and back. */
 

@@ -9,8 +9,8 @@ import {
   type RuleNote,
   type Unit,
 } from '@long-miter/core';
-import { MoneyField, NumberField, SizeField } from '../../shared/SettledField.tsx';
-import { said, t } from '../../words/t.ts';
+import { MoneyField, NumberField, SizeField } from '../../shared/fields/SettledField.tsx';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly note: RuleNote;
@@ -29,7 +29,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
   };
   const choice = (value: string, data: { value: string; label: string }[], take: (value: string) => void) => (
     <NativeSelect
-      aria-label={said(note.name)}
+      aria-label={translate(note.name)}
       value={value}
       data={data}
       onChange={(event) => take(event.currentTarget.value)}
@@ -60,14 +60,14 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
         <Group gap={6} grow preventGrowOverflow={false}>
           <NumberField
             miw={80}
-            aria-label={said(note.name)}
+            aria-label={translate(note.name)}
             sign="°"
             limits={{ min: 0, max: 9 }}
             value={complete.miterBias.degrees}
             onTake={(degrees) => taken({ miterBias: { ...complete.miterBias, degrees } })}
           />
           <NativeSelect
-            aria-label={t('{name}, where', { name: said(note.name) })}
+            aria-label={t('{name}, where', { name: translate(note.name) })}
             value={complete.miterBias.on}
             data={[
               { value: 'assumed', label: t('assumed') },
@@ -82,7 +82,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'obtuseMiterFrom':
       return (
         <NumberField
-          aria-label={said(note.name)}
+          aria-label={translate(note.name)}
           sign="°"
           limits={{ min: 90, max: 180 }}
           value={complete.obtuseMiterFrom}
@@ -94,7 +94,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       const { key } = note;
       return (
         <Switch
-          aria-label={said(note.name)}
+          aria-label={translate(note.name)}
           checked={complete[key]}
           label={complete[key] ? t('yes') : t('no')}
           onChange={(event) => onChange({ [key]: event.currentTarget.checked })}
@@ -165,7 +165,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
         </Group>
       );
     case 'springFit':
-      return <SpringFit complete={complete} unit={unit} name={said(note.name)} onChange={onChange} />;
+      return <SpringFit complete={complete} unit={unit} name={translate(note.name)} onChange={onChange} />;
     case 'shoeReturn':
       return choice(
         complete.shoeReturn,
@@ -263,7 +263,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
           {(['polyurethane', '*'] as const).map((material) => (
             <SizeField
               key={material}
-              aria-label={`${said(note.name)}, ${material === '*' ? t('others') : t('foam')}`}
+              aria-label={`${translate(note.name)}, ${material === '*' ? t('others') : t('foam')}`}
               label={material === '*' ? t('others') : t('foam')}
               value={complete.looseEnd[material] ?? 0}
               unit={unit}
@@ -276,7 +276,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'backCut':
       return (
         <NumberField
-          aria-label={said(note.name)}
+          aria-label={translate(note.name)}
           sign="°"
           limits={{ min: 0, max: 10 }}
           value={complete.backCut}
@@ -299,7 +299,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
       const { key } = note;
       return (
         <SizeField
-          aria-label={said(note.name)}
+          aria-label={translate(note.name)}
           value={complete[key]}
           unit={unit}
           zero

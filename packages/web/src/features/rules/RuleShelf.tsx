@@ -5,15 +5,15 @@ import { errorOf, useRuleSetsQuery } from '../../api/api.ts';
 import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 /** What a set says otherwise than is usual, by the names of its rules. */
 function saidOf(rules: HouseRulesInput): string {
   const parts = Object.entries(rules).map(([key, value]) => {
-    const name = said(RULE_NOTES.find((note) => note.key === key)?.name ?? key);
+    const name = translate(RULE_NOTES.find((note) => note.key === key)?.name ?? key);
     return typeof value === 'object'
       ? name
-      : `${name}: ${value === true ? t('yes') : value === false ? t('no') : said(String(value))}`;
+      : `${name}: ${value === true ? t('yes') : value === false ? t('no') : translate(String(value))}`;
   });
   return parts.length === 0 ? t('all as usual') : parts.join(' · ');
 }

@@ -27,16 +27,16 @@ import {
 } from '@long-miter/core';
 import { errorOf, useRuleSetsQuery } from '../../api/api.ts';
 import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/commands-api.ts';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { draftKey } from '../../session/draft-key.ts';
+import { draftKey } from '../../session/drafts/draft-key.ts';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { rulesDrafted } from '../../session/ui-slice.ts';
+import { rulesDrafted } from '../../session/slices/ui-slice.ts';
 import { useCommands } from '../../session/use-commands.ts';
-import type { EditSurvey } from '../../session/use-sheet.ts';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { RuleField } from './RuleField.tsx';
 import { useComparison } from './use-comparison.ts';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -163,10 +163,10 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
           {notes.map((note) => (
             <Table.Tr key={note.key}>
               <Table.Td style={{ verticalAlign: 'top' }}>
-                <Text fw={650}>{said(note.name)}</Text>
-                <Text size="sm">{said(note.what)}</Text>
+                <Text fw={650}>{translate(note.name)}</Text>
+                <Text size="sm">{translate(note.what)}</Text>
                 <Text size="sm" c="dimmed">
-                  {said(note.why)}
+                  {translate(note.why)}
                 </Text>
               </Table.Td>
               <Table.Td w={230} style={{ verticalAlign: 'top' }}>
@@ -278,7 +278,11 @@ function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: House
   const [chosen, setChosen] = useState('');
   const all = [
     ...own.map((set) => ({ key: set.id, name: set.name, rules: set.rules })),
-    ...RULE_SCHOOLS.map((school) => ({ key: school.name, name: said(school.name), rules: school.rules })),
+    ...RULE_SCHOOLS.map((school) => ({
+      key: school.name,
+      name: translate(school.name),
+      rules: school.rules,
+    })),
   ];
   const keepOwn = async (): Promise<void> => {
     const done = await keep({ name, rules: draft });

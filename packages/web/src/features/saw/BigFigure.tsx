@@ -1,4 +1,4 @@
-import { fractionRuns } from '../../shared/Figure.tsx';
+import { fractionRuns } from '../../shared/fields/Figure.tsx';
 
 /** A figure to be read from two metres: its fraction is stacked and as heavy as the whole number. */
 export function BigFigure({ text, testid }: { text: string; testid: string }) {

@@ -1,7 +1,7 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { formatLength, formatWithUnit, type ChangedPiece, type Unit } from '@long-miter/core';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly changed: readonly ChangedPiece[];

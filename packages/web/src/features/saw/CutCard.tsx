@@ -23,12 +23,12 @@ import {
   type Unit,
   type PlannedStick,
 } from '@long-miter/core';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { BigFigure } from './BigFigure.tsx';
-import { said, t } from '../../words/t.ts';
-import { vocabularyNow } from '../../words/vocabulary.ts';
+import { translate, t } from '../../messages/t.ts';
+import { vocabularyNow } from '../../messages/vocabulary.ts';
 
 interface Props {
   readonly steps: readonly CutStep[];
@@ -85,7 +85,7 @@ export function CutCard({
             ? t('{end} end', { end: step.end })
             : piece.opening === undefined
               ? t('closing')
-              : said(partWords(piece.role, piece.place))}
+              : translate(partWords(piece.role, piece.place))}
         </span>
         <span className="cut-name" data-testid="profile">
           <span>
@@ -115,12 +115,12 @@ export function CutCard({
           <div className="cut-notes">
             {(step.held ? [] : cutNotes(step, machine, unit, vocabulary)).map((note) => (
               <Text key={note} size="md">
-                <Typeset text={said(note)} />
+                <Typeset text={translate(note)} />
               </Text>
             ))}
             {warnings.map((text) => (
               <Text key={text} size="md" fw={600} role="note" style={{ color: 'var(--lm-bad)' }}>
-                ▲ {said(text)}
+                ▲ {translate(text)}
               </Text>
             ))}
           </div>
@@ -176,12 +176,12 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
         <div className="cut-keep">{t('waits')}</div>
       </div>
       <Text size="lg">
-        {t('{how} The figures say', { how: said(how) })} <Typeset text={formatWithUnit(figure, unit)} />.
+        {t('{how} The figures say', { how: translate(how) })} <Typeset text={formatWithUnit(figure, unit)} />.
       </Text>
       <CommitField
         size="lg"
         mt={8}
-        label={said(label)}
+        label={translate(label)}
         text=""
         onCommit={(text) => (text.trim() === '' ? undefined : parseFault(text, unit))}
         onEnter={() => undefined}
@@ -198,7 +198,7 @@ function Waits({ step, unit, onMeasured }: Pick<Props, 'unit' | 'onMeasured'> & 
 
 const parseFault = (text: string, unit: Unit): string | undefined => {
   const read = parseLength(text, unit);
-  return read.ok ? undefined : said(read.issues[0].text);
+  return read.ok ? undefined : translate(read.issues[0].text);
 };
 
 /** Where it is marked and how the saw is set. */
@@ -211,7 +211,7 @@ function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machi
       <div className="cut-row">
         <div className="cut-what">
           {t('{end}, on the', { end: step.end === 'left' ? t('cut at') : t('mark') })} <b>{mark.edge}</b>
-          {t(', from {from}', { from: said(mark.from) })}
+          {t(', from {from}', { from: translate(mark.from) })}
         </div>
         <BigFigure text={mark.text} testid="mark" />
       </div>
@@ -318,11 +318,11 @@ function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
       <Text className="cut-keep">{t('not on this saw')}</Text>
       {(step.saw.why ?? []).map((one) => (
         <Text key={`${one.way} ${one.lacks} ${one.side ?? ''}`} size="lg">
-          <Typeset text={said(lackText(one, (length) => formatWithUnit(length, unit)))} />
+          <Typeset text={translate(lackText(one, (length) => formatWithUnit(length, unit)))} />
         </Text>
       ))}
       <Text size="lg" fw={650}>
-        {t('{what}cuts.', { what: said(adviceFor('beyond-saw', vocabulary).what) })}
+        {t('{what}cuts.', { what: translate(adviceFor('beyond-saw', vocabulary).what) })}
       </Text>
     </div>
   );

@@ -14,9 +14,9 @@ import {
   type PlanFile,
 } from '@long-miter/core';
 import { useWhyNot } from '../../session/rights.ts';
-import type { ShopSession } from '../../session/shop.ts';
+import type { ShopSession } from '../../session/shop/shop.ts';
 import { useNextIssue } from './use-next-issue.ts';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -137,7 +137,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
               </Text>
               {faults.hard.map((one) => (
                 <Text key={one.text} style={{ color: 'var(--lm-bad)' }}>
-                  ▲ {said(one.text)}
+                  ▲ {translate(one.text)}
                 </Text>
               ))}
               <Text size="sm" c="dimmed">
@@ -154,7 +154,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
                     key={acceptedName(one)}
                     checked={accepted.has(acceptedName(one))}
                     onChange={() => setAccepted(toggle(accepted, acceptedName(one)))}
-                    label={said(one.text)}
+                    label={translate(one.text)}
                   />
                 ))}
               </Stack>

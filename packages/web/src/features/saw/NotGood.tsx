@@ -10,18 +10,18 @@ import {
   type ShopPiece,
   type Unit,
 } from '@long-miter/core';
-import { CommitField } from '../../shared/CommitField.tsx';
-import type { ShopSession } from '../../session/shop.ts';
-import { later } from '../../words/later.ts';
-import { said, t } from '../../words/t.ts';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import type { ShopSession } from '../../session/shop/shop.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { translate, t } from '../../messages/t.ts';
 
 type What = (typeof MISCUTS)[number];
 
 const WHATS: readonly { readonly what: What; readonly label: string }[] = [
-  { what: 'short', label: later('Too short') },
-  { what: 'slant', label: later('Wrong slant') },
-  { what: 'damaged', label: later('Damaged') },
-  { what: 'wrong-stick', label: later('Wrong stick') },
+  { what: 'short', label: defineMessage('Too short') },
+  { what: 'slant', label: defineMessage('Wrong slant') },
+  { what: 'damaged', label: defineMessage('Damaged') },
+  { what: 'wrong-stick', label: defineMessage('Wrong stick') },
 ];
 
 interface Props {
@@ -139,7 +139,7 @@ export function NotGood({ shop, unit, pieces, session, onClose }: Props) {
               onCommit={(text) => {
                 if (text.trim() === '') return void setUsable(undefined);
                 const read = parseLength(text, unit);
-                if (!read.ok) return said(read.issues[0].text);
+                if (!read.ok) return translate(read.issues[0].text);
                 setUsable(read.value.value);
                 return undefined;
               }}

@@ -1,8 +1,8 @@
 import { Button, Group, Text } from '@mantine/core';
 import { formatWithUnit, type AtHand, type CutStep, type Unit } from '@long-miter/core';
 import { useState } from 'react';
-import { Typeset } from '../../shared/Figure.tsx';
-import { t } from '../../words/t.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { t } from '../../messages/t.ts';
 
 /** After an interruption: what was in hand is said, and asked, never guessed. */
 export function Resume({

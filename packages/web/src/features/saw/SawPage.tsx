@@ -17,15 +17,15 @@ import {
   type PlanFile,
 } from '@long-miter/core';
 import { useStore } from 'react-redux';
-import { sheetEditor } from '../../session/edit-sheet.ts';
+import { sheetEditor } from '../../session/drafts/edit-sheet.ts';
 import { useAppDispatch, useAppSelector, type Store } from '../../session/store.ts';
-import { useRackWords } from '../../session/use-rack-words.ts';
-import { stepPicked } from '../../session/ui-slice.ts';
-import { Typeset } from '../../shared/Figure.tsx';
-import { useSteady } from '../../shared/use-steady.ts';
+import { useRackWords } from '../../session/shop/use-rack-words.ts';
+import { stepPicked } from '../../session/slices/ui-slice.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { useSteady } from '../../shared/hooks/use-steady.ts';
 import { Windowed } from '../../shared/Windowed.tsx';
 import { CutCard } from './CutCard.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;

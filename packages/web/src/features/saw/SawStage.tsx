@@ -2,11 +2,11 @@ import { Button, Group, Text } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import type { JobFile, JobRecord, Piece, PlanFile } from '@long-miter/core';
 import { useWhyNot } from '../../session/rights.ts';
-import { useShop } from '../../session/shop.ts';
+import { useShop } from '../../session/shop/shop.ts';
 import { GivePanel } from './GivePanel.tsx';
 import { SawPage } from './SawPage.tsx';
-import { Workshop } from './Workshop.tsx';
-import { t } from '../../words/t.ts';
+import { WorkshopView } from './WorkshopView.tsx';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -40,7 +40,7 @@ export function SawStage({ job, file, plan, onPiece, noPlan }: Props) {
   if (giving) return noPlan;
   if (given && session.shop)
     return (
-      <Workshop
+      <WorkshopView
         job={job}
         file={file}
         shop={session.shop}

@@ -14,9 +14,9 @@ import {
   type Work,
   type WorkStick,
 } from '@long-miter/core';
-import type { ShopSession } from '../../session/shop.ts';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { said, t } from '../../words/t.ts';
+import type { ShopSession } from '../../session/shop/shop.ts';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly shop: Shop;
@@ -134,7 +134,7 @@ function ToRack({
             text={formatLength(is, unit, { inchParts: 32 })}
             onCommit={(text) => {
               const read = parseLength(text, unit);
-              if (!read.ok) return said(read.issues[0].text);
+              if (!read.ok) return translate(read.issues[0].text);
               if (read.value.value > stick.remains + 1e-6)
                 return t('no more than {remains} can be left of it', {
                   remains: formatWithUnit(stick.remains, unit),

@@ -10,9 +10,9 @@ import {
   type Shop,
   type WorkStick,
 } from '@long-miter/core';
-import { CommitField } from '../../shared/CommitField.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
-import { said, t } from '../../words/t.ts';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly stick: WorkStick;
@@ -68,7 +68,7 @@ export function TakeCard({ stick, letter, file, shop, onTaken, below }: Props) {
           onCommit={(text) => {
             if (text.trim() === '') return void setMeasured(undefined);
             const read = parseLength(text, unit);
-            if (!read.ok) return said(read.issues[0].text);
+            if (!read.ok) return translate(read.issues[0].text);
             setMeasured(read.value.value);
             return undefined;
           }}

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { settingText, type CutStep, type SawTask } from '@long-miter/core';
-import type { ShopSession } from '../../session/shop.ts';
-import { said, t } from '../../words/t.ts';
+import type { ShopSession } from '../../session/shop/shop.ts';
+import { translate, t } from '../../messages/t.ts';
 
 type CutTask = Extract<SawTask, { kind: 'cut' }>;
 
@@ -56,7 +56,7 @@ export function insteadWords(held: SawTask, instead: SawTask): string {
     const [was, is] = [held.step, instead.step];
     // What one sees to be otherwise: the mark, else how the saw is set.
     const shown = (step: CutStep): string =>
-      was.mark.text === is.mark.text ? said(settingText(step.saw, step.profile)) : step.mark.text;
+      was.mark.text === is.mark.text ? translate(settingText(step.saw, step.profile)) : step.mark.text;
     return t('Stop: {tag} was given anew: {was} → {now}', { tag, was: shown(was), now: shown(is) });
   }
   return t('Stop: {tag} is not what is asked for now', { tag });

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { JobFile, LoggedPlan, NextIssue } from '@long-miter/core';
-import type { ShopSession } from '../../session/shop.ts';
-import type { LeftMessage, LeftRequest } from '../../workers/left-messages.ts';
-import { t } from '../../words/t.ts';
+import type { ShopSession } from '../../session/shop/shop.ts';
+import type { LeftMessage, LeftRequest } from '../../workers/remaining-messages.ts';
+import { t } from '../../messages/t.ts';
 
 /** Most seconds for each profile while somebody waits for it. */
 const SECONDS = 5;
@@ -30,7 +30,9 @@ export function useNextIssue(
   useEffect(() => {
     if (!log || !again) return;
     setState({ next: undefined, working: true, fault: undefined });
-    const worker = new Worker(new URL('../../workers/left.worker.ts', import.meta.url), { type: 'module' });
+    const worker = new Worker(new URL('../../workers/remaining.worker.ts', import.meta.url), {
+      type: 'module',
+    });
     worker.onmessage = ({ data }: MessageEvent<LeftMessage>) => {
       worker.terminate();
       setState(

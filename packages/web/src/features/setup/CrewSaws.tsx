@@ -12,8 +12,8 @@ import {
 import { useCrewSawsQuery } from '../../api/api.ts';
 import { useDropSawMutation, useKeepSawMutation } from '../../session/commands-api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { dayText } from '../../words/days.ts';
-import { t } from '../../words/t.ts';
+import { dayText } from '../../messages/days.ts';
+import { t } from '../../messages/t.ts';
 
 const POINTS: Readonly<Record<SawPoint, string>> = {
   zero: t('at square'),

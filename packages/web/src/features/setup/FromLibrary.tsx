@@ -13,12 +13,12 @@ import {
 import { errorOf, useLibraryTrimsQuery } from '../../api/api.ts';
 import { useKeepTrimMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
-import { newId } from '../../session/tab-tag.ts';
+import { newId } from '../../session/outbox/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
-import { trimWord } from '../../shared/code-words.ts';
-import { dayHere } from '../../words/days.ts';
-import { moneyText } from '../../words/money.ts';
-import { said, t } from '../../words/t.ts';
+import { trimWord } from '../../shared/text/code-words.ts';
+import { dayHere } from '../../messages/days.ts';
+import { moneyText } from '../../messages/money.ts';
+import { translate, t } from '../../messages/t.ts';
 
 const today = (): string => dayHere(new Date());
 
@@ -29,7 +29,7 @@ export function ProfileInLibrary({ job, profile }: { readonly job: JobRecord; re
   const { setItem, replaceStock } = useCommands(job.id);
   const notLead = useWhyNot('lead') !== undefined;
   const theirs = inLibrary(trims, job.unit, profile);
-  const otherwise = theirs ? libraryDifference(job, profile, theirs, moneyText).map(said) : [];
+  const otherwise = theirs ? libraryDifference(job, profile, theirs, moneyText).map(translate) : [];
   const keepIt = (): void =>
     void keep(libraryTrimOf(job, profile, theirs?.id ?? newId(), today())).then((done) => {
       if (done.error) notifications.show({ color: 'red', message: errorOf(done.error).detail });

@@ -9,13 +9,13 @@ import {
   type Saw,
   type SawPoint,
 } from '@long-miter/core';
-import { NumberField, SettledField, SizeField } from '../../shared/SettledField.tsx';
+import { NumberField, SettledField, SizeField } from '../../shared/fields/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { newId } from '../../session/tab-tag.ts';
+import { newId } from '../../session/outbox/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { CrewSaws, SawRecord } from './CrewSaws.tsx';
 import { TestCuts } from './TestCuts.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 const sawName = (saw: Saw, index: number): string => saw.name ?? t('saw {index}', { index: index + 1 });
 

@@ -2,7 +2,7 @@ import { Text, Title } from '@mantine/core';
 import { formatAngle, formatWithUnit, type CrewSaw } from '@long-miter/core';
 import { errorOf, useCrewSawsQuery } from '../../api/api.ts';
 import { SawRecord } from './CrewSaws.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** How far a saw goes and what it takes, in one line. */
 function reach({ saw, unit }: CrewSaw): string {

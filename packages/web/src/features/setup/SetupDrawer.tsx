@@ -7,13 +7,13 @@ import {
   type Profile,
   type Result,
 } from '@long-miter/core';
-import { SettledField, SizeField } from '../../shared/SettledField.tsx';
-import { CrownFigures } from './CrownFigures.tsx';
+import { SettledField, SizeField } from '../../shared/fields/SettledField.tsx';
+import { CrownFiguresFields } from './CrownFiguresFields.tsx';
 import { ProfileInLibrary, TakeFromLibrary } from './FromLibrary.tsx';
 import { SawEditor } from './SawEditor.tsx';
 import { useCommands } from '../../session/use-commands.ts';
-import { choices, materialWord, MATERIAL_CODES, trimWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { choices, materialWord, MATERIAL_CODES, trimWord } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 /** Currencies that come first in the list; any other is typed by its letters. */
 const CURRENCIES = ['USD', 'EUR', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'JPY'];
@@ -99,7 +99,9 @@ export function SetupDrawer({
                     onChange={(material) => set({ material: material as Profile['material'] })}
                   />
                 </SimpleGrid>
-                {traitsOf(profile).sprung && <CrownFigures profile={profile} unit={unit} onTake={set} />}
+                {traitsOf(profile).sprung && (
+                  <CrownFiguresFields profile={profile} unit={unit} onTake={set} />
+                )}
                 <ProfileInLibrary job={job} profile={profile} />
               </div>
             );

@@ -1,8 +1,8 @@
 import { Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { calibrated, formatAngle, testCutReads, type Saw, type TestCut, type Unit } from '@long-miter/core';
-import { SizeField } from '../../shared/SettledField.tsx';
-import { t } from '../../words/t.ts';
+import { SizeField } from '../../shared/fields/SettledField.tsx';
+import { t } from '../../messages/t.ts';
 
 type Kind = TestCut['of'];
 

@@ -14,12 +14,12 @@ import { errorOf, useLibraryTrimsQuery } from '../../api/api.ts';
 import { Painted } from '../../drawing/Painted.tsx';
 import { useDropTrimMutation, useKeepTrimMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { finishWord, materialWord, trimWord } from '../../shared/code-words.ts';
-import { dayText } from '../../words/days.ts';
-import { moneyText } from '../../words/money.ts';
-import { t } from '../../words/t.ts';
+import { finishWord, materialWord, trimWord } from '../../shared/text/code-words.ts';
+import { dayText } from '../../messages/days.ts';
+import { moneyText } from '../../messages/money.ts';
+import { t } from '../../messages/t.ts';
 
 const say = (done: { error?: unknown }): void => {
   if (done.error !== undefined) notifications.show({ color: 'red', message: errorOf(done.error).detail });

@@ -2,7 +2,7 @@ import { Button, Group, NumberInput, Slider, Stack, Text, TextInput, Title } fro
 import { useState, type FormEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { parseAngle, parseLength, type Problem } from '@long-miter/core';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Sent {
   readonly sent: readonly string[];
@@ -94,7 +94,7 @@ export function StandInPage() {
           onSend={(text) => {
             const metric = /(mm|cm|m)\s*$/i.test(text);
             const read = parseLength(text, metric ? 'mm' : 'in');
-            if (!read.ok) return said(read.issues[0].text);
+            if (!read.ok) return translate(read.issues[0].text);
             void send('laser', read.value.value, metric ? 'mm' : 'in');
             return undefined;
           }}
@@ -105,7 +105,7 @@ export function StandInPage() {
           example="134.6"
           onSend={(text) => {
             const read = parseAngle(text);
-            if (!read.ok) return said(read.issues[0].text);
+            if (!read.ok) return translate(read.issues[0].text);
             if (!(read.value > 0 && read.value < 360)) return t('must lie between 0 and 360');
             void send('finder', read.value, 'deg');
             return undefined;

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { assumedOf, type JobRecord } from '@long-miter/core';
 import { useCommands } from '../../session/use-commands.ts';
 import { useWhyNot } from '../../session/rights.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** What a new job was given without asking, said where money first comes of it, until it is changed or said to be right. */
 export function AssumedLine({ job }: { job: JobRecord }) {

@@ -12,13 +12,13 @@ import {
   type PlanFile,
   type StockChoices,
 } from '@long-miter/core';
-import { Typeset } from '../../shared/Figure.tsx';
-import { SecondTrip } from './SecondTrip.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { SecondTripPanel } from './SecondTripPanel.tsx';
 import { Suppliers } from './Suppliers.tsx';
-import { NumberField, SizeField } from '../../shared/SettledField.tsx';
+import { NumberField, SizeField } from '../../shared/fields/SettledField.tsx';
 import { useCommands, type Commands } from '../../session/use-commands.ts';
-import { moneyText } from '../../words/money.ts';
-import { said, t } from '../../words/t.ts';
+import { moneyText } from '../../messages/money.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -47,7 +47,7 @@ export function BuyingView({ job, file, plan }: Props) {
           {t('What to order')}
         </Title>
         <Order job={job} lines={lines} coin={plan.coin} spares={spares} setChoices={setChoices} />
-        <SecondTrip job={job} file={file} plan={plan} lines={lines} setChoices={setChoices} />
+        <SecondTripPanel job={job} file={file} plan={plan} lines={lines} setChoices={setChoices} />
         <Title order={2} size="h4" mt="md">
           {t('The rest, by rule')}
         </Title>
@@ -196,12 +196,12 @@ function Materials({
         <Table.Tbody>
           {materialsOf(file, plan, rules).map((line) => (
             <Table.Tr key={line.what}>
-              <Table.Td fw={650}>{said(line.what)}</Table.Td>
+              <Table.Td fw={650}>{translate(line.what)}</Table.Td>
               <Table.Td ta="right" style={{ whiteSpace: 'nowrap' }}>
                 {amountText(line.amount, line.unit)}
                 {line.packs === undefined ? '' : `: ${line.packs} ${line.pack}`}
               </Table.Td>
-              <Table.Td c="dimmed">{said(line.rule)}</Table.Td>
+              <Table.Td c="dimmed">{translate(line.rule)}</Table.Td>
             </Table.Tr>
           ))}
         </Table.Tbody>

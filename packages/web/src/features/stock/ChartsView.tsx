@@ -10,8 +10,8 @@ import {
   type JobRecord,
   type PlanFile,
 } from '@long-miter/core';
-import { moneyText } from '../../words/money.ts';
-import { t } from '../../words/t.ts';
+import { moneyText } from '../../messages/money.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;

@@ -1,5 +1,5 @@
-import type { ProgressStep } from '../../session/plan-slice.ts';
-import { t } from '../../words/t.ts';
+import type { ProgressStep } from '../../session/slices/plan-slice.ts';
+import { t } from '../../messages/t.ts';
 
 const WIDTH = 260;
 const HEIGHT = 54;

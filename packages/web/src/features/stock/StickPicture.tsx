@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { type Drawing, type Piece, type PieceKey, type StickDiagram } from '@long-miter/core';
 import { Painted, type PartUse } from '../../drawing/Painted.tsx';
 import type { Dragged } from '../../drawing/Parts.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** The stick's own edge is not cut off by the picture's. */
 const EDGE = 1;

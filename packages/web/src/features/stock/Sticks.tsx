@@ -17,11 +17,11 @@ import {
   type Unit,
 } from '@long-miter/core';
 import type { Dragged } from '../../drawing/Parts.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
-import { useWidth } from '../../shared/use-width.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { useWidth } from '../../shared/hooks/use-width.ts';
 import { Windowed } from '../../shared/Windowed.tsx';
 import { StickPicture } from './StickPicture.tsx';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly plan: PlanFile;

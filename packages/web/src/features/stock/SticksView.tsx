@@ -25,18 +25,18 @@ import {
 } from '@long-miter/core';
 import { useCutSticksQuery, useShopLogQuery } from '../../api/api.ts';
 import { useAppSelector } from '../../session/store.ts';
-import { useRackWords } from '../../session/use-rack-words.ts';
+import { useRackWords } from '../../session/shop/use-rack-words.ts';
 import { useCommands } from '../../session/use-commands.ts';
-import { newId } from '../../session/tab-tag.ts';
+import { newId } from '../../session/outbox/tab-tag.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
-import { useSteady } from '../../shared/use-steady.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { useSteady } from '../../shared/hooks/use-steady.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { AssumedLine } from './AssumedLine.tsx';
 import { Sticks, type StickHand } from './Sticks.tsx';
-import { BuyList, Headline, ThumbLine, Verdict, Working } from './Summary.tsx';
+import { BuyList, Headline, RuleOfThumbLine, Verdict, Working } from './Summary.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -89,7 +89,7 @@ export function SticksView({ job, file, live, onPiece }: Props) {
     const target = plan.sticks.find((stick) => stick.id === stickId);
     if (target?.cut !== undefined) return say(t('That stick has been cut already'));
     const moved = movePiece(file, plan, pins, pieceId, stickId);
-    if (!moved.ok) return say(said(moved.issues[0].text));
+    if (!moved.ok) return say(translate(moved.issues[0].text));
     pinAsIn(moved.value);
   };
   const notCut = async (id: string): Promise<void> => {
@@ -156,10 +156,10 @@ export function SticksView({ job, file, live, onPiece }: Props) {
         <AssumedLine job={job} />
         {working && <Working job={job} coin={coin} onCancel={cancel} />}
         {plan && !working && <Verdict plan={plan} job={job} />}
-        {shown && <ThumbLine job={file} plan={shown} />}
+        {shown && <RuleOfThumbLine job={file} plan={shown} />}
         {[
-          ...issues.map((issue) => said(issue.text)),
-          ...new Set(shown?.refused.map((one) => said(one.text))),
+          ...issues.map((issue) => translate(issue.text)),
+          ...new Set(shown?.refused.map((one) => translate(one.text))),
         ].map((text) => (
           <Text key={text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
             {text}

@@ -11,10 +11,10 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { useCommands, type Commands } from '../../session/use-commands.ts';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import { CountField, MoneyField, SizeField } from '../../shared/SettledField.tsx';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import { CountField, MoneyField, SizeField } from '../../shared/fields/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { said, t } from '../../words/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 /** By profile as the job lists them, then by length. */
 const inOrder = (job: JobRecord): readonly StockLine[] => {
@@ -155,8 +155,8 @@ function AddStock({ job, putItem }: { job: JobRecord; putItem: Commands['putItem
     const money = parseMoney(price, coin);
     if (!size.ok || !money.ok || profile === null)
       return setFault({
-        ...(size.ok ? {} : { length: said(size.issues[0].text) }),
-        ...(money.ok ? {} : { price: said(money.issues[0].text) }),
+        ...(size.ok ? {} : { length: translate(size.issues[0].text) }),
+        ...(money.ok ? {} : { price: translate(money.issues[0].text) }),
       });
     const id = freeId(
       's',

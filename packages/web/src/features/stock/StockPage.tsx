@@ -7,8 +7,8 @@ import { StockEditor } from './StockEditor.tsx';
 import { SticksView } from './SticksView.tsx';
 import type { LivePlan } from '../../session/use-plan.ts';
 import { WhatIfView } from './WhatIfView.tsx';
-import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { t } from '../../messages/t.ts';
 
 /** Charts are fetched when they are looked at. */
 const ChartsView = lazy(async () => ({ default: (await import('./ChartsView.tsx')).ChartsView }));
@@ -23,12 +23,12 @@ interface Props {
 }
 
 const VIEWS = [
-  { value: 'sticks', label: later('Sticks') },
-  { value: 'what-if', label: later('What if') },
-  { value: 'figures', label: later('Where it goes') },
-  { value: 'sale', label: later('For sale') },
-  { value: 'buying', label: later('Buying') },
-  { value: 'rack', label: later('Rack') },
+  { value: 'sticks', label: defineMessage('Sticks') },
+  { value: 'what-if', label: defineMessage('What if') },
+  { value: 'figures', label: defineMessage('Where it goes') },
+  { value: 'sale', label: defineMessage('For sale') },
+  { value: 'buying', label: defineMessage('Buying') },
+  { value: 'rack', label: defineMessage('Rack') },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 

@@ -9,11 +9,11 @@ import {
   type PlanFile,
 } from '@long-miter/core';
 import { Fragment, useEffect, useState } from 'react';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { useAppSelector } from '../../session/store.ts';
-import { amountsIn, moneyText } from '../../words/money.ts';
-import { said, t } from '../../words/t.ts';
+import { amountsIn, moneyText } from '../../messages/money.ts';
+import { translate, t } from '../../messages/t.ts';
 
 /** What to buy, what it costs, what is wasted, and why it cannot be less. */
 export function BuyList({ job, plan }: { job: JobRecord; plan: PlanFile }) {
@@ -139,7 +139,7 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
             {plan.bounds.length > 1
               ? `${job.settings.profiles.find((one) => one.id === bound.profile)?.name ?? bound.profile}: `
               : ''}
-            {bound.why === undefined ? '' : amountsIn(said(bound.why), plan.coin)}
+            {bound.why === undefined ? '' : amountsIn(translate(bound.why), plan.coin)}
           </Text>
         ))}
       </details>
@@ -151,7 +151,7 @@ export function Verdict({ plan, job }: { plan: PlanFile; job: JobRecord }) {
 const THUMBS = [10, 15] as const;
 
 /** What the usual guess would have bought, beside the plan: sticks, money, waste. */
-export function ThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
+export function RuleOfThumbLine({ job, plan }: { job: JobFile; plan: PlanFile }) {
   const own = planFigures(plan);
   return (
     <Table verticalSpacing={2} mt={6} aria-label={t('Against the rule of thumb')}>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import {
   formatWithUnit,
   isSameTrim,
-  kindOf,
+  trimKindOf,
   orderAt,
   stockOfQuote,
   toMinor,
@@ -24,14 +24,14 @@ import {
   useStandInQuery,
   useSuppliersQuery,
 } from '../../api/api.ts';
-import { Typeset } from '../../shared/Figure.tsx';
-import { NumberField } from '../../shared/SettledField.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { NumberField } from '../../shared/fields/SettledField.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { newId } from '../../session/tab-tag.ts';
+import { newId } from '../../session/outbox/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
-import { language } from '../../words/language.ts';
-import { moneyText } from '../../words/money.ts';
-import { t } from '../../words/t.ts';
+import { language } from '../../messages/language.ts';
+import { moneyText } from '../../messages/money.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -96,7 +96,7 @@ function SupplierCard({
       supplier: supplier.id,
       lines: lines.map((line) => ({
         profile: line.profile,
-        trim: kindOf(
+        trim: trimKindOf(
           job.settings.profiles.find((one) => one.id === line.profile)!,
           job.unit,
         ),

@@ -19,15 +19,15 @@ import {
   type StickPin,
   type Variation,
 } from '@long-miter/core';
-import { useCutRecords } from '../../session/use-cut-records.ts';
+import { useCutRecords } from '../../session/shop/use-cut-records.ts';
 import { useAppSelector } from '../../session/store.ts';
 import { sticksOfPlan } from '../../session/use-plan.ts';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { ProgressLines } from './ProgressLines.tsx';
 import { Sticks } from './Sticks.tsx';
 import { useVariation } from './use-variation.ts';
-import { moneyText } from '../../words/money.ts';
-import { said, t } from '../../words/t.ts';
+import { moneyText } from '../../messages/money.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -85,7 +85,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
         ) : (
           (refused.length === 0
             ? [t('The cut plan is being worked out.')]
-            : refused.map((one) => said(one.text))
+            : refused.map((one) => translate(one.text))
           ).map((text) => (
             <Text key={text} c="dimmed">
               {text}
@@ -138,7 +138,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
                 ))}
             {found.issues.map((issue) => (
               <Text key={issue.text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
-                {said(issue.text)}
+                {translate(issue.text)}
               </Text>
             ))}
             {found.plan && (
@@ -183,12 +183,12 @@ function Without({ of, against }: { of: PlanFile; against: PlanFile | undefined 
       )}
       {first !== undefined && (
         <div role="alert" style={{ color: 'var(--lm-bad)' }}>
-          <Text fw={600}>{said(first)}</Text>
+          <Text fw={600}>{translate(first)}</Text>
           {more.length > 0 && (
             <details>
               <summary>{t('and {count} more', { count: more.length })}</summary>
               {more.map((text) => (
-                <Text key={text}>{said(text)}</Text>
+                <Text key={text}>{translate(text)}</Text>
               ))}
             </details>
           )}

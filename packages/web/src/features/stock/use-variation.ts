@@ -8,9 +8,9 @@ import {
   type StickPin,
   type Variation,
 } from '@long-miter/core';
-import type { ProgressStep } from '../../session/plan-slice.ts';
+import type { ProgressStep } from '../../session/slices/plan-slice.ts';
 import type { PlanMessage, PlanRequest } from '../../workers/plan-messages.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 /** Most seconds a profile for a plan that is only asked about. */
 const SECONDS = 12;

@@ -11,11 +11,11 @@ import {
 } from '@long-miter/core';
 import { errorOf, useLibraryTrimsQuery } from '../../api/api.ts';
 import { useKeepTrimMutation } from '../../session/commands-api.ts';
-import { Typeset } from '../../shared/Figure.tsx';
+import { Typeset } from '../../shared/fields/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { language } from '../../words/language.ts';
-import { dayHere } from '../../words/days.ts';
-import { t } from '../../words/t.ts';
+import { language } from '../../messages/language.ts';
+import { dayHere } from '../../messages/days.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly supplier: Supplier;

@@ -4,7 +4,7 @@ import type { LibraryPrices, Supplier } from '@long-miter/core';
 import { errorOf, useAskForLibraryMutation, useSuppliersQuery, type ApiError } from '../../api/api.ts';
 import { useAddSupplierMutation, useDropSupplierMutation } from '../../session/commands-api.ts';
 import { useWhyNot } from '../../session/rights.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 import { Offered } from './Offered.tsx';
 
 /** An address as the stand-ins have it. */

@@ -13,12 +13,12 @@ import {
   type Unit,
 } from '@long-miter/core';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
-import { Typeset } from '../../shared/Figure.tsx';
-import { useTitle } from '../../shared/use-title.ts';
-import { useGrowing } from '../../shared/use-growing.ts';
+import { Typeset } from '../../shared/fields/Figure.tsx';
+import { useTitle } from '../../shared/hooks/use-title.ts';
+import { useGrowing } from '../../shared/hooks/use-growing.ts';
 import { useJob } from '../../session/use-job.ts';
-import { openingWord, pointWord } from '../../shared/code-words.ts';
-import { t } from '../../words/t.ts';
+import { openingWord, pointWord } from '../../shared/text/code-words.ts';
+import { t } from '../../messages/t.ts';
 
 /** Rows of a blank sheet: what fits a page. */
 const BLANK_ROWS = 16;

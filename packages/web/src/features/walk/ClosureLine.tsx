@@ -16,8 +16,8 @@ import {
   type ToMeasure,
   type Unit,
 } from '@long-miter/core';
-import type { EditSheet } from '../../session/use-sheet.ts';
-import { said, t } from '../../words/t.ts';
+import type { EditSheet } from '../../session/drafts/use-sheet.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly room: Room;
@@ -135,7 +135,7 @@ function MeasureList({
       )}
       {byHand.slice(0, SHOWN).map((one) => (
         <span key={one.at} className="measure-item">
-          <button type="button" title={said(one.why)} onClick={() => onSelect(one.wall)}>
+          <button type="button" title={translate(one.why)} onClick={() => onSelect(one.wall)}>
             {t('check {name}', { name: name(one) })}
           </button>
           <button

@@ -2,8 +2,8 @@ import { Group, Switch, Text } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { textOfReading, type DeviceReading, type Unit } from '@long-miter/core';
-import { putReading } from '../../shared/readings-in.ts';
-import { t } from '../../words/t.ts';
+import { putReading } from '../../shared/text/readings-in.ts';
+import { t } from '../../messages/t.ts';
 
 type DeviceEvent =
   | { readonly kind: 'reading'; readonly reading: DeviceReading }

@@ -1,7 +1,7 @@
 import { Switch } from '@mantine/core';
 import { useState, type PointerEvent } from 'react';
 import type { Unit } from '@long-miter/core';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 const SIXTEENTHS = Array.from({ length: 15 }, (_, i) => {
   const n = i + 1;

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { Survey, Unit } from '@long-miter/core';
 import { firstStep, useFirstWalk, type FirstStep } from './first-walk.ts';
-import { t } from '../../words/t.ts';
+import { t } from '../../messages/t.ts';
 
 const STEPS: readonly FirstStep[] = ['first-wall', 'corner', 'round', 'openings', 'list'];
 

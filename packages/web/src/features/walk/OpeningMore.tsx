@@ -9,9 +9,9 @@ import {
   type Typed,
   type Unit,
 } from '@long-miter/core';
-import { CommitField } from '../../shared/CommitField.tsx';
-import type { EditSurvey } from '../../session/use-sheet.ts';
-import { said, t } from '../../words/t.ts';
+import { CommitField } from '../../shared/fields/CommitField.tsx';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly opening: Opening;
@@ -51,7 +51,7 @@ export function OpeningMore({ opening, unit, profiles, typed, index, edit }: Pro
         text={typed[at] ?? (value === undefined ? '' : formatLength(value, unit, { inchParts: 32 }))}
         onCommit={(text) => {
           const read = text.trim() === '' ? undefined : parseLength(text, unit);
-          if (read && !read.ok) return said(read.issues[0].text);
+          if (read && !read.ok) return translate(read.issues[0].text);
           return edit(
             (survey) => changeOpening(survey, index, id, { [key]: read?.ok ? read.value.value : undefined }),
             { typed: { at, text: text.trim() } },

@@ -19,13 +19,13 @@ import {
   type Unit,
   type Wall,
 } from '@long-miter/core';
-import type { EditSheet, EditSurvey } from '../../session/use-sheet.ts';
+import type { EditSheet, EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { OpeningMore } from './OpeningMore.tsx';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import { LengthField } from '../../shared/LengthField.tsx';
-import { later } from '../../words/later.ts';
-import { choices, OPENING_CODES, openingWord } from '../../shared/code-words.ts';
-import { said, t } from '../../words/t.ts';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import { LengthField } from '../../shared/fields/LengthField.tsx';
+import { defineMessage } from '../../messages/define-message.ts';
+import { choices, OPENING_CODES, openingWord } from '../../shared/text/code-words.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly unit: Unit;
@@ -170,10 +170,10 @@ const NewOpening = memo(function NewOpening({
     const head = parseLength(texts.head, unit);
     const sill = window ? parsePosition(texts.sill, unit) : undefined;
     const found: typeof faults = {};
-    if (!at.ok) found.at = said(at.issues[0].text);
-    if (!width.ok) found.width = said(width.issues[0].text);
-    if (!head.ok) found.head = said(head.issues[0].text);
-    if (sill && !sill.ok) found.sill = said(sill.issues[0].text);
+    if (!at.ok) found.at = translate(at.issues[0].text);
+    if (!width.ok) found.width = translate(width.issues[0].text);
+    if (!head.ok) found.head = translate(head.issues[0].text);
+    if (sill && !sill.ok) found.sill = translate(sill.issues[0].text);
     const overCasing = fixed && casing !== undefined;
     const clear =
       at.ok && width.ok
@@ -231,7 +231,7 @@ const NewOpening = memo(function NewOpening({
                         {
                           text: text.trim(),
                           value: key === 'at' ? at.value.value : width.value.value,
-                          how: later('fixed casing'),
+                          how: defineMessage('fixed casing'),
                         },
                       ],
                     ]),
@@ -252,7 +252,7 @@ const NewOpening = memo(function NewOpening({
           : issue.at.endsWith('/headHeight')
             ? 'head'
             : 'at';
-      found[field] = said(issue.text);
+      found[field] = translate(issue.text);
     }
     setFaults(found);
   };

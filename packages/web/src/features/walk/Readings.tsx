@@ -23,10 +23,10 @@ import {
   type RoomSheet,
   type Unit,
 } from '@long-miter/core';
-import { kindOf, readReading, textOf } from './readings.ts';
-import type { EditSheet } from '../../session/use-sheet.ts';
-import { later } from '../../words/later.ts';
-import { said, t } from '../../words/t.ts';
+import { readingKindOf, readReading, textOf } from './readings.ts';
+import type { EditSheet } from '../../session/drafts/use-sheet.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { translate, t } from '../../messages/t.ts';
 
 interface Props {
   readonly at: string;
@@ -55,17 +55,17 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
   const current: ReadingNote = {
     text: typed[at] ?? (typeof reading === 'number' ? String(reading) : textOf(reading)),
     value: reading,
-    how: later('first reading'),
+    how: defineMessage('first reading'),
   };
   const read = (): Result<ReadingNote['value']> => {
     if (typeof reading !== 'number')
-      return readReading(reading.as === 'assumed' ? 'wall-angle' : kindOf(reading), text, unit);
+      return readReading(reading.as === 'assumed' ? 'wall-angle' : readingKindOf(reading), text, unit);
     const length = parseLength(text, unit);
     return length.ok ? { ok: true, value: length.value.value } : length;
   };
   const add = (): void => {
     const value = read();
-    if (!value.ok) return setFault(said(value.issues[0].text));
+    if (!value.ok) return setFault(translate(value.issues[0].text));
     editSheet((sheet) => {
       // The one in use becomes the first of the list, so that nothing that was read is lost.
       const first = list.length === 0 ? keepReading(sheet, at, current) : sheet;
@@ -92,7 +92,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
           <Radio
             size="sm"
             name={at}
-            label={`${shown(note.value)}, ${said(note.how)}`}
+            label={`${shown(note.value)}, ${translate(note.how)}`}
             checked={sameValue(note.value, reading)}
             onChange={() => use(note)}
           />
@@ -100,7 +100,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
             size={28}
             variant="subtle"
             color="gray"
-            aria-label={t('Forget the reading {text}, {how}', { text: note.text, how: said(note.how) })}
+            aria-label={t('Forget the reading {text}, {how}', { text: note.text, how: translate(note.how) })}
             onClick={() => editSheet((sheet) => dropReading(sheet, at, i))}
           >
             <IconTrash size={15} />
@@ -147,7 +147,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         <NativeSelect
           size="sm"
           aria-label={t('How the {what} was read', { what })}
-          data={ways.map((one) => ({ value: one, label: said(one) }))}
+          data={ways.map((one) => ({ value: one, label: translate(one) }))}
           value={how}
           onChange={(event) => setHow(event.currentTarget.value)}
         />

@@ -13,8 +13,8 @@ import { copyTrims, mirrorSurvey, type JobRecord, type Survey } from '@long-mite
 import { useFirstWalk } from './first-walk.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import type { EditSurvey } from '../../session/use-sheet.ts';
-import { t } from '../../words/t.ts';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
+import { t } from '../../messages/t.ts';
 
 /** Openings of a copy are other openings: they get names of their own. */
 const unnamed = (survey: Survey): Survey => ({

@@ -17,12 +17,12 @@ import {
   type Unit,
   type WalkEntry,
 } from '@long-miter/core';
-import { FieldScope, halfWritten } from '../../shared/half-written.ts';
-import { onReading } from '../../shared/readings-in.ts';
-import { TAB_TAG } from '../../session/tab-tag.ts';
-import type { EditSheet } from '../../session/use-sheet.ts';
-import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import { FieldScope, halfWritten } from '../../shared/fields/half-written.ts';
+import { onReading } from '../../shared/text/readings-in.ts';
+import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
+import type { EditSheet } from '../../session/drafts/use-sheet.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { t } from '../../messages/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -55,7 +55,11 @@ function keep(
               readings: {
                 ...sheet.notes.readings,
                 [at]: [
-                  { text: `${entry.typed} − ${offset}`, value: entry.length, how: later('tape from a mark') },
+                  {
+                    text: `${entry.typed} − ${offset}`,
+                    value: entry.length,
+                    how: defineMessage('tape from a mark'),
+                  },
                 ],
               },
             },

@@ -10,19 +10,19 @@ import {
   type Room,
 } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
-import { wallPicked } from '../../session/ui-slice.ts';
+import { wallPicked } from '../../session/slices/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
 import { ClosureLine } from './ClosureLine.tsx';
 import { Devices } from './Devices.tsx';
 import { FirstWalk } from './FirstWalk.tsx';
 import { RoomMenu } from './RoomMenu.tsx';
 import { FigurePad } from './FigurePad.tsx';
-import { useLater } from '../../shared/use-later.ts';
+import { useLater } from '../../shared/hooks/use-later.ts';
 import { useMoveOpening } from './use-move-opening.ts';
-import { useSheet } from '../../session/use-sheet.ts';
+import { useSheet } from '../../session/drafts/use-sheet.ts';
 import { WalkLine } from './WalkLine.tsx';
-import { WallRow } from './WallRow.tsx';
-import { t } from '../../words/t.ts';
+import { WallRow } from './wall/WallRow.tsx';
+import { t } from '../../messages/t.ts';
 
 /** Marks a tape is held at where its end cannot be hooked. */
 const MARKS = { in: [0, 1, 2, 10], mm: [0, 10, 100] } as const;

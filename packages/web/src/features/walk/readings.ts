@@ -7,26 +7,26 @@ import {
   type Result,
   type Unit,
 } from '@long-miter/core';
-import { later } from '../../words/later.ts';
-import { t } from '../../words/t.ts';
+import { defineMessage } from '../../messages/define-message.ts';
+import { t } from '../../messages/t.ts';
 
 /** The ways a corner can be read, as one list to choose from. */
 export const READING_KINDS = [
-  { value: 'assumed', label: later('assumed 90, not measured') },
-  { value: 'wall-angle', label: later('wall angle') },
-  { value: 'protractor-inside', label: later('protractor, inside') },
-  { value: 'protractor-outside', label: later('protractor, outside') },
-  { value: 'deflection-inside', label: later('off straight, inside') },
-  { value: 'deflection-outside', label: later('off straight, outside') },
-  { value: 'miter-inside', label: later('miter scale, inside') },
-  { value: 'miter-outside', label: later('miter scale, outside') },
-  { value: 'legs-inside', label: later('two legs and across, inside') },
-  { value: 'legs-outside', label: later('two legs and across, outside') },
+  { value: 'assumed', label: defineMessage('assumed 90, not measured') },
+  { value: 'wall-angle', label: defineMessage('wall angle') },
+  { value: 'protractor-inside', label: defineMessage('protractor, inside') },
+  { value: 'protractor-outside', label: defineMessage('protractor, outside') },
+  { value: 'deflection-inside', label: defineMessage('off straight, inside') },
+  { value: 'deflection-outside', label: defineMessage('off straight, outside') },
+  { value: 'miter-inside', label: defineMessage('miter scale, inside') },
+  { value: 'miter-outside', label: defineMessage('miter scale, outside') },
+  { value: 'legs-inside', label: defineMessage('two legs and across, inside') },
+  { value: 'legs-outside', label: defineMessage('two legs and across, outside') },
 ] as const;
 
 export type ReadingKind = (typeof READING_KINDS)[number]['value'];
 
-export function kindOf(reading: AngleReading): ReadingKind {
+export function readingKindOf(reading: AngleReading): ReadingKind {
   return reading.as === 'assumed' || reading.as === 'wall-angle'
     ? reading.as
     : `${reading.as}-${reading.side}`;

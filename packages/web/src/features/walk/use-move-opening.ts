@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import { changeOpening, formatLength, type Unit } from '@long-miter/core';
-import type { EditSurvey } from '../../session/use-sheet.ts';
+import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 
 /** An opening dragged along its wall: its figure follows, as one step of undo for the whole drag. */
 export const useMoveOpening = (edit: EditSurvey, unit: Unit) =>

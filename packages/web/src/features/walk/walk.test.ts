@@ -13,7 +13,7 @@ import {
   starterSettings,
   type Survey,
 } from '@long-miter/core';
-import { derivedText, kindOf, READING_KINDS, readReading, textOf } from './readings.ts';
+import { derivedText, readingKindOf, READING_KINDS, readReading, textOf } from './readings.ts';
 
 const empty = emptySurvey(starterSettings('in'));
 const rectangle = (): Survey =>
@@ -61,7 +61,7 @@ describe('readings', () => {
     for (const { value } of READING_KINDS) {
       const text = value.startsWith('legs') ? '12, 12, 16 31/32' : value === 'assumed' ? '' : '44.5';
       const read = readReading(value, text, 'in');
-      expect(read.ok && kindOf(read.value)).toBe(value);
+      expect(read.ok && readingKindOf(read.value)).toBe(value);
     }
   });
   test('legs are three lengths', () => {

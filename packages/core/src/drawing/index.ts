@@ -1,2 +1,0 @@
-export * from './shapes.ts';
-export * from './solid.ts';

@@ -1,0 +1,13 @@
+export * from './crown-section.ts';
+export { cutDrawing, cutSolids, endDrawing, type CutSolids } from './cut-drawing.ts';
+export * from './drop-line-drawing.ts';
+export * from './end-solid.ts';
+export * from './opening-drawing.ts';
+export * from './opening-parts-drawing.ts';
+export * from './plan-drawing.ts';
+export * from './ribbon-drawing.ts';
+export * from './ribbon.ts';
+export * from './room-plan.ts';
+export * from './stick-diagram.ts';
+export * from './stick-drawing.ts';
+export * from './stick-pattern.ts';

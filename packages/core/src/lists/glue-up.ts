@@ -1,0 +1,63 @@
+import type { JobFile, Profile } from '../job/index.ts';
+import type { Piece } from '../plan/index.ts';
+import type { Shop } from '../workshop/index.ts';
+
+/** What holds two cuts of a material together on the bench. */
+interface Glue {
+  readonly glue: string;
+  /** Minutes to bring them together, and until they may be moved. */
+  readonly open: number;
+  readonly ready: number;
+  readonly hold: string;
+}
+
+const WOOD: Glue = {
+  glue: 'wood glue on both cuts',
+  open: 5,
+  ready: 30,
+  hold: 'tape across the face, a pin from each side',
+};
+const GLUES: Readonly<Record<Profile['material'], Glue>> = {
+  softwood: WOOD,
+  hardwood: WOOD,
+  other: WOOD,
+  // End grain of a board drinks the first coat.
+  mdf: { ...WOOD, glue: 'wood glue on both cuts, a second coat once the first is drunk up' },
+  polyurethane: {
+    glue: 'adhesive for foam on one cut',
+    open: 10,
+    ready: 120,
+    hold: 'tape across the face, no pins near the edge',
+  },
+  pvc: {
+    glue: 'cement for PVC on both cuts',
+    open: 1,
+    ready: 30,
+    hold: 'hold it by hand until it takes, then tape',
+  },
+};
+
+/** Joined on the bench before it is hung: a small piece that turns a corner, and what it is glued to. */
+const isTurn = (piece: Piece): boolean => piece.role === 'transition';
+
+/**
+ * What is glued up on the bench, and how: for a turn piece and for what it turns from, as one is hung with the other.
+ * @returns nothing for a piece that is hung by itself
+ * Source: crown, section 8.
+ */
+export function glueUp(job: Pick<JobFile, 'profiles'>, shop: Shop, plan: Piece): string[] {
+  const byId = new Map(shop.pieces.map((piece) => [piece.piece, piece]));
+  const profile = job.profiles.find((one) => one.id === plan.profile);
+  if (!profile) return [];
+  const met = [plan.left, plan.right].flatMap((end) => {
+    const mate = end.mate === undefined ? undefined : byId.get(end.mate);
+    const other = mate?.plan as unknown as Piece | undefined;
+    return end.joint === 'transition' && mate && other && (isTurn(plan) || isTurn(other)) ? [mate.tag] : [];
+  });
+  if (met.length === 0) return [];
+  const { glue, open, ready, hold } = GLUES[profile.material];
+  return [
+    `Glue it up on the bench with ${[...new Set(met)].join(' and ')} before it is hung: ${glue}; ${hold}.`,
+    `${open} ${open === 1 ? 'minute' : 'minutes'} to bring them together, ${ready} until it may be moved.`,
+  ];
+}

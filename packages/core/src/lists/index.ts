@@ -1,0 +1,12 @@
+export * from './as-it-hangs.ts';
+export * from './at-saw.ts';
+export * from './corner-name.ts';
+export * from './cut-list.ts';
+export * from './cut-notes.ts';
+export * from './cut-steps.ts';
+export * from './glue-up.ts';
+export * from './handover.ts';
+export * from './hang-list.ts';
+export { heldMeasure, type HeldMeasure } from './held-measure.ts';
+export * from './plan-number.ts';
+export * from './waiting.ts';

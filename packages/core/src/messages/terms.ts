@@ -1,0 +1,88 @@
+/** The trade's words in the two vocabularies. Sentences take them from here, so that none is written twice. */
+export type Vocabulary = 'us' | 'uk';
+
+export interface Terms {
+  readonly base: string;
+  readonly casing: string;
+  readonly shoe: string;
+  readonly crown: string;
+  /** A stock length. */
+  readonly stick: string;
+  readonly sticks: string;
+  /** What is done to a piece that fits over another's face. */
+  readonly coped: string;
+  readonly cope: string;
+  readonly miter: string;
+  readonly miters: string;
+  readonly mitered: string;
+}
+
+const TERMS: Readonly<Record<Vocabulary, Terms>> = {
+  us: {
+    base: 'base',
+    casing: 'casing',
+    shoe: 'shoe',
+    crown: 'crown',
+    stick: 'stick',
+    sticks: 'sticks',
+    coped: 'coped',
+    cope: 'cope',
+    miter: 'miter',
+    miters: 'miters',
+    mitered: 'mitered',
+  },
+  uk: {
+    base: 'skirting',
+    casing: 'architrave',
+    shoe: 'quadrant',
+    crown: 'cornice',
+    stick: 'length',
+    sticks: 'lengths',
+    coped: 'scribed',
+    cope: 'scribe',
+    miter: 'mitre',
+    miters: 'mitres',
+    mitered: 'mitred',
+  },
+};
+
+export const termsOf = (vocabulary: Vocabulary | undefined): Terms => TERMS[vocabulary ?? 'us'];
+
+const SPOKEN = new Map<string, string>([
+  ...(Object.keys(TERMS.us) as (keyof Terms)[]).map((key): [string, string] => [
+    TERMS.us[key],
+    TERMS.uk[key],
+  ]),
+  ['mitering', 'mitring'],
+  ['copes', 'scribes'],
+  ['coping', 'scribing'],
+  ['casings', 'architraves'],
+  ['crowns', 'cornices'],
+]);
+/** Spelled otherwise, the same word. */
+const SPELLED: readonly (readonly [string, string])[] = [
+  ['center', 'centre'],
+  ['color', 'colour'],
+  ['millimeter', 'millimetre'],
+  ['centimeter', 'centimetre'],
+  ['molding', 'moulding'],
+  ['neighbor', 'neighbour'],
+];
+for (const [us, uk] of SPELLED) {
+  SPOKEN.set(us, uk);
+  SPOKEN.set(`${us}s`, `${uk}s`);
+}
+/** Our own name is a name. */
+const WORDS = new RegExp(`(?<!\\bLong )\\b(${[...SPOKEN.keys()].join('|')})\\b`, 'gi');
+
+/**
+ * A text of ours in the other vocabulary. Not for texts with names that people gave: those stay as they were given.
+ * @example spoken('Miter the base', 'uk') // "Mitre the skirting"
+ */
+export const tradeTerms = (text: string, vocabulary: Vocabulary | undefined): string =>
+  vocabulary === 'uk'
+    ? text.replace(WORDS, (word) => {
+        const other = SPOKEN.get(word.toLowerCase())!;
+        return /^[A-Z]/.test(word) ? other[0]!.toUpperCase() + other.slice(1) : other;
+      })
+    : text;

@@ -1,0 +1,16 @@
+export * from './log/log-file.ts';
+export * from './log/order.ts';
+export * from './log/state.ts';
+export * from './log/tags.ts';
+export * from './log/fold.ts';
+export * from './remaining/plan-remaining.ts';
+export type { RemainingStick } from './remaining/remaining-stock.ts';
+export * from './wood/work.ts';
+export * from './wood/at-hand.ts';
+export * from './remaining/give.ts';
+export * from './log/shop-file.ts';
+export * from './log/tags-for.ts';
+export * from './remaining/changes.ts';
+export { shopRecordsOf as shopRecordsOf, shopRecordId } from './remaining/records.ts';
+export * from './log/ticked.ts';
+export * from './wood/stick-order.ts';
