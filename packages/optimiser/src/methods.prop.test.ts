@@ -56,7 +56,7 @@ test('the valuable filling of a stick is the most valuable there is', () => {
         const model = modelOf(problemOf(list));
         const values = model.items.map((_, k) => worth[k]!);
         const bounds = model.items.map((item) => item.demand);
-        const { fillings, exact } = new Knapsack(model, 3000).search({
+        const { patterns, exact } = new Knapsack(model, 3000).search({
           values,
           bounds,
           groups: [
@@ -77,7 +77,7 @@ test('the valuable filling of a stick is the most valuable there is', () => {
                 chosen.reduce((sum, item) => sum + values[item]!, 0),
               );
           }
-          const found = Math.max(0, ...fillings.filter((one) => one.group === group).map((one) => one.value));
+          const found = Math.max(0, ...patterns.filter((one) => one.group === group).map((one) => one.value));
           expect(found).toBeCloseTo(best, 9);
         }
       },

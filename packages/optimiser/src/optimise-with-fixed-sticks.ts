@@ -65,7 +65,7 @@ export const optimiseWithFixedSticks = (
   options: OptimiseOptions,
 ): CutResult<CutSolution> => runSequential(optimiseWithFixedSticksCoroutine(problem, fixed, solver, options));
 
-/** The same with a lane beside, where whoever runs it has one. */
+/** The same as a coroutine, for a peer beside it, where whoever runs it has one. */
 export function* optimiseWithFixedSticksCoroutine(
   problem: CutProblem,
   fixed: readonly FixedStick[],

@@ -64,7 +64,7 @@ export const optimise = (
   options: OptimiseOptions,
 ): CutResult<CutSolution> => runSequential(optimiseCoroutine(problem, solver, options));
 
-/** The same with a lane beside, where whoever runs it has one. */
+/** The same as a coroutine, for a peer beside it, where whoever runs it has one. */
 export function* optimiseCoroutine(
   problem: CutProblem,
   solver: LinearSolver | undefined,

@@ -136,18 +136,23 @@ describe('against the trial of everything', () => {
       ],
       walls: [],
     });
-    const worths = { items: [2020], saves: [0, 0] };
+    const dualValues = { items: [2020], saves: [0, 0] };
     const stop = (): boolean => false;
     for (const cost of [4043, 4044, 4050, 9000])
       expect(
-        branchFromRelaxation(modelOf(problem), worths, { cost, bound: 4040, atLeast: Math.ceil, stop }),
+        branchFromRelaxation(modelOf(problem), dualValues, { cost, bound: 4040, atLeast: Math.ceil, stop }),
       ).toMatchObject({ found: { cost: 4042 }, bound: 4042 });
     expect(
-      branchFromRelaxation(modelOf(problem), worths, { cost: 4042, bound: 4040, atLeast: Math.ceil, stop }),
+      branchFromRelaxation(modelOf(problem), dualValues, {
+        cost: 4042,
+        bound: 4040,
+        atLeast: Math.ceil,
+        stop,
+      }),
     ).toEqual({ bound: 4042 });
   });
 
-  test('by the worths of a relaxation the best plan is found below any that is known', () => {
+  test('by the dualValues of a relaxation the best plan is found below any that is known', () => {
     let found = 0;
     const plain = smallProblems(6).map(({ trips: _, keep: __, ...one }) =>
       buildModel(read({ ...header, ...one })),
@@ -294,7 +299,7 @@ describe('against the trial of everything', () => {
         search.bound = 0;
         const proof = new AggregateBranching(search, solver, search.best?.patterns ?? []);
         try {
-          for (let turn = 0; turn < 40 && !search.stop() && proof.turn(); turn++)
+          for (let turn = 0; turn < 40 && !search.stop() && proof.step(); turn++)
             expect(search.bound).toBeLessThanOrEqual(best.cost + 1e-6);
         } finally {
           proof.dispose();
@@ -452,7 +457,7 @@ describe('against the trial of everything', () => {
         const bounds = model.items.map((item) => item.demand);
         const groups = model.sticks.flatMap(({ just }, index) => (just ? [] : [{ index, above: 0 }]));
         const query = { values: model.items.map((_, k) => worth[k % 20]!), bounds, groups, nodes: 1e6 };
-        const { fillings, exact, most } = new RoomPricer(model).search(query);
+        const { patterns, exact, most } = new RoomPricer(model).search(query);
         expect(exact).toBe(true);
         const all = bounds.flatMap((count, item) => new Array<number>(count).fill(item));
         groups.forEach(({ index }, k) => {
@@ -465,7 +470,7 @@ describe('against the trial of everything', () => {
                 list.reduce((sum, item) => sum + query.values[item]!, 0),
               );
           }
-          const own = fillings.filter((one) => one.group === index);
+          const own = patterns.filter((one) => one.group === index);
           expect(Math.max(0, ...own.map((one) => one.value))).toBe(best);
           expect(most[k]).toBe(best);
         });

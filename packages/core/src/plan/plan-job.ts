@@ -62,7 +62,7 @@ function faultsOf(refused: readonly Refusal[]): [Issue, ...Issue[]] | undefined 
 export const planJob = (job: JobFile, options: PlanOptions): Result<PlanFile> =>
   runSequential(planJobCoroutine(job, options));
 
-/** The same with a lane beside, where whoever runs it has one. */
+/** The same as a coroutine, for a peer beside it where there is one. */
 export function* planJobCoroutine(job: JobFile, options: PlanOptions): SearchCoroutine<Result<PlanFile>> {
   const layout = layOutJob(job);
   const closures = closuresOf(job);

@@ -13,7 +13,7 @@ import type { LinearSolver, LpOutcome } from '../solver/solver-port.ts';
 
 /** What lies closer to a whole number is one. */
 const WHOLE = 1e-5;
-/** Relaxations of the first turn; each has half as many again, up to the most. */
+/** Relaxations of the first step; each has half as many again, up to the most. */
 const FIRST_TURN = 8;
 const MOST_A_TURN = 300;
 /** Where a count closes such a part of the gap, plans that keep to it are worth looking for. */
@@ -23,11 +23,11 @@ const DIVES = 2;
 const SETTLED_DIVES = 25;
 /** Times that they are taken up again. */
 const MOST_LOOKS = 12;
-/** Most patterns of an integer programme where all counts are settled, and its seconds. */
+/** Most patterns of an integer programme where all aggregates are settled, and its seconds. */
 const MOST_PATTERNS = 5_000;
 const SECONDS = 6;
 
-/** Plans that keep to some counts, and what none of them costs less than. */
+/** Plans that keep to some aggregates, and what none of them costs less than. */
 interface Branch {
   readonly ranges: AggregateBounds;
   readonly bound: number;
@@ -43,13 +43,13 @@ function oddOnes(model: CutModel): ReadonlySet<AggregateKey> {
   return new Set(costs.flatMap(([of, cost]) => (cost % commonStep(others(of)) === 0 ? [] : [of])));
 }
 
-/** Counts without a limit. */
+/** Aggregates without a limit. */
 const ANY: StickCountRange = [0, Infinity];
 
 /**
- * A proof by counts: the relaxation takes sticks and splices in parts, so plans are told apart by how many splices they have
- * and how many sticks of each price. Of plans that keep to some counts the relaxation costs more, and the next cost that they
- * can have at all is often a good deal higher still. Each turn goes on with the branch of the lowest bound.
+ * Aggregate branching: the relaxation takes sticks and splices in parts, so plans are told apart by how many splices they have
+ * and how many sticks of each price. Of plans that keep to some aggregates the relaxation costs more, and the next cost that they
+ * can have at all is often a good deal higher still. Each step goes on with the branch of the lowest bound.
  */
 export class AggregateBranching {
   private readonly search: Search;
@@ -87,7 +87,7 @@ export class AggregateBranching {
     this.search.best !== undefined && bound >= this.search.best.cost - 1e-6;
 
   /** Goes on a little. @returns whether there was anything left to try */
-  turn(): boolean {
+  step(): boolean {
     const { search } = this;
     // Branches are given up against a plan: without one there is nothing to show.
     if (!search.best) return false;
@@ -111,7 +111,7 @@ export class AggregateBranching {
     return true;
   }
 
-  /** A plan of the counts that could not be decided would be as cheap as any can be. @returns whether it was looked for */
+  /** A plan of the aggregates that could not be decided would be as cheap as any can be. @returns whether it was looked for */
   private lookAgain(): boolean {
     const { search, master, unsettled } = this;
     if (!unsettled || this.looks++ >= MOST_LOOKS) return false;
@@ -167,7 +167,7 @@ export class AggregateBranching {
     return true;
   }
 
-  /** Counts that are settled also show the way to plans. */
+  /** Aggregates that are settled also show the way to plans. */
   private dive(outcome: LpOutcome, most = DIVES): void {
     const { search, master, random } = this;
     if (!search.best) return;
@@ -218,7 +218,7 @@ export class AggregateBranching {
     return [...part(low, at - 1), ...part(at, at), ...part(at + 1, high)];
   }
 
-  /** All counts are settled: the integer programme over all patterns that matter. @returns what no such plan costs less than */
+  /** All aggregates are settled: the integer programme over all patterns that matter. @returns what no such plan costs less than */
   private settle(ranges: AggregateBounds): number {
     const { search, master } = this;
     const { outcome: relaxed, converged } = master.price({
@@ -233,7 +233,7 @@ export class AggregateBranching {
     const gap = reducedCostLimit(most, objective);
     const patterns = master.patternsWithin(gap, duals, MOST_PATTERNS, () => search.left() <= 0);
     if (!patterns) {
-      // Too many to decide it; a plan of such counts would.
+      // Too many to decide it; a plan of such aggregates would.
       this.dive(relaxed, SETTLED_DIVES);
       return -Infinity;
     }

@@ -4,26 +4,26 @@ import { SHORT_ATTEMPT, FIRST_ATTEMPT, PatternProof, reducedCostLimit } from './
 import type { Search } from '../schedule/search.ts';
 import type { LinearSolver, LpOutcome } from '../solver/solver-port.ts';
 
-/** So close to its end, cents, a relaxation is worth a proof by counts. */
+/** So close to its end, cents, a relaxation is worth aggregate branching. */
 const NEARLY = 1;
 
-/** Part of the gap that a turn of the proof by counts has to close for another one to come before anything else. */
+/** Part of the gap that a step of aggregate branching has to close for another one to come before anything else. */
 const RISE = 0.04;
-/** Turns that may do less. */
+/** Steps that may do less. */
 const SLOW_TURNS = 2;
 
-/** The search for a bound, a turn at a time: a proof by counts, and one by the patterns that a better plan could use. */
+/** The search for a bound, a step at a time: aggregate branching, and one by the patterns that a better plan could use. */
 export class DualBounding {
-  /** Turns of the proof by counts in a row that hardly raised the bound. */
+  /** Steps of aggregate branching in a row that hardly raised the bound. */
   private slow = 0;
-  /** What the plan cost after the turn before. */
+  /** What the plan cost after the step before. */
   private standing = Infinity;
   private readonly search: Search;
   private readonly master: Master;
   private readonly relaxed: LpOutcome;
   private narrowedAt = Infinity;
   private readonly proof: PatternProof;
-  /** Often a few counts decide, and show the way to plans. */
+  /** Often a few aggregates decide, and show the way to plans. */
   private readonly counted: AggregateBranching | undefined;
 
   constructor(search: Search, solver: LinearSolver, master: Master, relaxed: PricingResult) {
@@ -57,17 +57,17 @@ export class DualBounding {
   }
 
   /**
-   * The proof by counts while it raises the bound; else an attempt by patterns. A short one comes between where they are few, once
+   * Aggregate branching while it raises the bound; else an attempt by patterns. A short one comes between where they are few, once
    * a plan has stood for a while.
    * @returns whether there was anything to try
    */
-  turn(): boolean {
+  step(): boolean {
     const { search, proof } = this;
     if (proof.look(FIRST_ATTEMPT) && search.stop()) return true;
     this.narrow();
     const before = search.bound;
     const cost = search.best?.cost ?? Infinity;
-    const counted = this.counted?.turn() ?? false;
+    const counted = this.counted?.step() ?? false;
     const hasRisen = counted && search.bound - before >= RISE * (cost - before);
     this.slow = hasRisen ? 0 : this.slow + 1;
     if (search.stop()) return true;

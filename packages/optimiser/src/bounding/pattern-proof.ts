@@ -23,7 +23,7 @@ const MOST_PATIENCE = 100;
 /** Seconds of one over the columns at hand. */
 const KNOWN_SECONDS = 2;
 
-/** A small problem to its end: every plan that the worths of the relaxation leave room for. */
+/** A small problem to its end: every plan that the dual values of the relaxation leave room for. */
 export function completeColumns(search: Search, master: Master, { duals, objective }: LpOutcome): void {
   const { model, best } = search;
   if (!best) return;
@@ -42,7 +42,7 @@ export function completeColumns(search: Search, master: Master, { duals, objecti
   search.raise(bound, 'proving', 'trial');
 }
 
-/** What a plan that is just good enough may miss through the rounding of worths, cents. */
+/** What a plan that is just good enough may miss through the rounding of dual values, cents. */
 const NOISE = 1e-2;
 
 /**
@@ -130,7 +130,7 @@ export class PatternProof {
     return true;
   }
 
-  /** Whether the relaxation is at its end, with worths that prove something. */
+  /** Whether the relaxation is at its end, with dual values that prove something. */
   private isFresh(): boolean {
     const { left } = this.search;
     if (this.converged && !this.fresh)

@@ -26,8 +26,8 @@ const MOST_SUMS = 2_000;
 const ROOM_NOISE = 1e-6;
 
 /**
- * What a plan can cost where some counts are settled: only plans that keep to them are asked for.
- * @returns for such counts, and a cost from which on nothing has to be known
+ * What a plan can cost where some aggregates are settled: only plans that keep to them are asked for.
+ * @returns for such aggregates, and a cost from which on nothing has to be known
  */
 export function reachableCostsWithin(
   model: CutModel,

@@ -25,18 +25,18 @@ import { isLimited, StockLedger } from '../model/stock-ledger.ts';
 /**
  * A plan below a limit, or the proof that there is none: stick after stick is filled, the longest blank that is left first, and
  * no further than what is lost on the way may cost. What is lost is what a stick costs beyond what its contents are worth: a
- * plan below the limit can lose only so much altogether, and few fillings lose so little.
+ * plan below the limit can lose only so much altogether, and few patterns lose so little.
  */
 
 /** Most pieces beside the parts of walls. */
 const MOST_PLAIN = 18;
 /** Most parts of walls together. */
 export const MOST_PARTS = 20;
-/** Most fillings of sticks with pieces that are kept. */
+/** Most patterns of sticks with pieces that are kept. */
 const MOST_FILLINGS = 40_000;
 /** Steps between two looks at the clock. */
 const LOOK = 2e5;
-/** A filling made costs as much as so many looked at. */
+/** A pattern made costs as much as so many looked at. */
 const MAKING = 40;
 /** And a call with all its preparations. */
 const CALL = 20;
@@ -62,7 +62,7 @@ interface Turn {
   readonly others: readonly number[];
   rest: Parts | undefined;
 }
-/** Fillings with just some parts of walls, and pieces beside them. */
+/** Patterns with just some parts of walls, and pieces beside them. */
 interface Around {
   readonly parts: readonly number[];
   readonly length: number;
@@ -151,13 +151,13 @@ export class BranchAndBound {
   private readonly rooms: Pick<CapacityCosts, 'least' | 'mostBelow'>;
 
   /** @throws TooMuch where there is more to prepare than is worth it */
-  constructor(model: CutModel, plain: readonly number[], worths: DualValues, limits: BranchLimits) {
+  constructor(model: CutModel, plain: readonly number[], dualValues: DualValues, limits: BranchLimits) {
     this.model = model;
     this.plain = plain;
     this.limits = limits;
     this.left = sticksAvailable(model, plain.length);
-    this.maker = new PatternEnumerator(model, worths, this.left, limits.fewest);
-    ({ items: this.items, saves: this.saves } = worths);
+    this.maker = new PatternEnumerator(model, dualValues, this.left, limits.fewest);
+    ({ items: this.items, saves: this.saves } = dualValues);
     this.size = itemWeights(model).size;
     this.weightOf = new Float64Array(2 ** plain.length);
     this.worthOf = new Float64Array(2 ** plain.length);
@@ -203,7 +203,7 @@ export class BranchAndBound {
     }
   }
 
-  /** All fillings with more pieces behind those that are there. */
+  /** All patterns with more pieces behind those that are there. */
   private grow(held: StickPattern, from: number, byLowest: readonly StickPattern[][]): void {
     for (let k = from; k < this.plain.length; k++) {
       // Like pieces are taken in their order: those on one stick follow each other.
@@ -262,7 +262,7 @@ export class BranchAndBound {
   }
 
   /**
-   * Whether one more of the pieces that are left would fit a stick. Such a filling need not be looked at: with a piece moved
+   * Whether one more of the pieces that are left would fit a stick. Such a pattern need not be looked at: with a piece moved
    * to it from another stick the plan costs no more, as what gives a piece away takes no longer stick.
    */
   private holdsMore(filling: StickPattern, way: number, left: number): boolean {
@@ -404,7 +404,7 @@ export class BranchAndBound {
     return [toPattern(use.way, itemsOfPattern(filling)), ...patterns];
   }
 
-  /** What all of it costs at least, by the worths alone and altogether. */
+  /** What all of it costs at least, by the dual values alone and altogether. */
   lowest(walls: WallDivisions): { readonly base: number; readonly lowest: number } {
     const every = 2 ** this.plain.length - 1;
     const base = this.worthOf[every]! + cheapestOf(walls, this.items) - this.credit();

@@ -6,7 +6,7 @@ import type { CutModel } from '../model/model-types.ts';
 /** A stick counts a hair on top of its price, a long one a hair of that more. */
 const HAIR = 1e-4;
 const EVEN = 1e-6;
-/** What a filling may be better than the worths of its contents, by rounding; more, and they are no bound. */
+/** What a pattern may be better than the dual values of its contents, by rounding; more, and they are no bound. */
 const ROUNDING = 1e-4;
 
 /** What contents are worth at least: by their length, or as a relaxation weighs them. */
@@ -17,7 +17,7 @@ export interface DualValues {
   readonly saves: readonly number[];
 }
 
-/** A way to use a stick for a filling. */
+/** A way to use a stick for a pattern. */
 export interface PatternUse {
   readonly way: number;
   /** What it counts. */
@@ -34,7 +34,7 @@ export interface StickPattern {
   readonly before: StickPattern | undefined;
   readonly length: number;
   readonly worth: number;
-  /** One for each sequencer of the fillings. */
+  /** One for each sequencer of the patterns. */
   readonly sets: readonly ClassSet[];
   /** Of the way that loses least. */
   readonly loss: number;
@@ -42,14 +42,14 @@ export interface StickPattern {
   uses?: readonly PatternUse[];
 }
 
-/** The items of a filling. */
+/** The items of a pattern. */
 export function itemsOfPattern(filling: StickPattern): number[] {
   const list: number[] = [];
   for (let at = filling; at.before; at = at.before) list.push(at.item);
   return list;
 }
 
-/** Fillings by what they lose, with what is asked of each of them side by side. */
+/** Patterns by what they lose, with what is asked of each of them side by side. */
 export interface PatternList {
   readonly all: readonly StickPattern[];
   readonly masks: Int32Array;
@@ -64,14 +64,14 @@ export const patternList = (made: StickPattern[]): PatternList => {
   };
 };
 
-/** Worths that a filling exceeds. */
+/** Worths that a pattern exceeds. */
 export class BoundInvalid extends Error {}
 
-/** Makes fillings of one problem, and knows the ways to use a stick for them. */
+/** Makes patterns of one problem, and knows the ways to use a stick for them. */
 export class PatternEnumerator {
   readonly nothing: StickPattern;
   readonly model: CutModel;
-  private readonly worths: DualValues;
+  private readonly dualValues: DualValues;
   private readonly sequencers: readonly Sequencer[];
   /** Ways of which there are sticks, by price. */
   private readonly ways: readonly {
@@ -87,9 +87,9 @@ export class PatternEnumerator {
    * @param there how many sticks there are of each way
    * @param fewest of two plans of one cost the one with fewer sticks wins, then the one with the more even ones
    */
-  constructor(model: CutModel, worths: DualValues, there: readonly number[], fewest: boolean) {
+  constructor(model: CutModel, dualValues: DualValues, there: readonly number[], fewest: boolean) {
     this.model = model;
-    this.worths = worths;
+    this.dualValues = dualValues;
     this.sequencers = [...new Set(model.sticks.map((one) => one.sequencer))];
     this.ways = model.sticks.flatMap(({ length, price, sequencer }, way) =>
       there[way] === 0
@@ -99,7 +99,7 @@ export class PatternEnumerator {
               way,
               length,
               price: price + (fewest ? HAIR + EVEN * (length / model.longest) ** 2 : 0),
-              save: worths.saves[way]!,
+              save: dualValues.saves[way]!,
               sequencer: this.sequencers.indexOf(sequencer),
               endless: there[way] === Infinity,
             },
@@ -124,7 +124,7 @@ export class PatternEnumerator {
   with(held: StickPattern, item: number, bit: number): StickPattern | undefined {
     const { length: own, cls } = this.model.items[item]!;
     const length = held.length + own;
-    const worth = held.worth + this.worths.items[item]!;
+    const worth = held.worth + this.dualValues.items[item]!;
     const sets = held.sets.map((set, k) => this.sequencers[k]!.with(set, cls));
     let loss = Infinity;
     for (const way of this.ways) {
@@ -138,7 +138,7 @@ export class PatternEnumerator {
     return { mask: held.mask | bit, item, before: held, length, worth, sets, loss };
   }
 
-  /** Ways worth using for a filling, the one that loses least first. */
+  /** Ways worth using for a pattern, the one that loses least first. */
   usesOf(filling: StickPattern): readonly PatternUse[] {
     if (filling.uses) return filling.uses;
     const { length, worth, sets } = filling;
@@ -154,7 +154,7 @@ export class PatternEnumerator {
   }
 
   /**
-   * What fillings must be like to lose less than so much with something beside them: for each way to use a stick the length
+   * What patterns must be like to lose less than so much with something beside them: for each way to use a stick the length
    * that is left for them, and what they have to be worth.
    */
   roomBeside(
@@ -177,15 +177,15 @@ export class PatternEnumerator {
   }
 }
 
-/** Fillings to be looked up by what they have to be like. */
+/** Patterns to be looked up by what they have to be like. */
 export class PatternsByDual {
   private readonly all: readonly StickPattern[];
-  private readonly worths: Float64Array;
+  private readonly dualValues: Float64Array;
   private readonly lengths: Float64Array;
 
-  constructor(fillings: readonly StickPattern[]) {
-    this.all = [...fillings].sort((a, b) => b.worth - a.worth);
-    this.worths = Float64Array.from(this.all, (one) => one.worth);
+  constructor(patterns: readonly StickPattern[]) {
+    this.all = [...patterns].sort((a, b) => b.worth - a.worth);
+    this.dualValues = Float64Array.from(this.all, (one) => one.worth);
     this.lengths = Float64Array.from(this.all, (one) => one.length);
   }
 
@@ -193,10 +193,10 @@ export class PatternsByDual {
   within(rooms: readonly { readonly length: number; readonly worth: number }[]): StickPattern[] {
     const found: StickPattern[] = [];
     const least = Math.min(...rooms.map((room) => room.worth));
-    const { all, worths, lengths } = this;
-    for (let k = 0; k < all.length && worths[k]! > least; k++)
+    const { all, dualValues, lengths } = this;
+    for (let k = 0; k < all.length && dualValues[k]! > least; k++)
       for (const room of rooms)
-        if (lengths[k]! <= room.length && worths[k]! > room.worth) {
+        if (lengths[k]! <= room.length && dualValues[k]! > room.worth) {
           found.push(all[k]!);
           break;
         }

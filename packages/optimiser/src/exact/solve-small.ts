@@ -15,17 +15,17 @@ import type { CutModel } from '../model/model-types.ts';
  * it is asked for one just above what any plan costs at least, and the limit is raised until there is one.
  */
 
-/** Most ways to divide all walls together, by a relaxation's worths and by lengths alone. */
+/** Most ways to divide all walls together, by a relaxation's dual values and by lengths alone. */
 const MOST_DIVISIONS = 120_000;
 const NEAR_DIVISIONS = 20_000;
-/** Steps of the search: a tenth of a second by lengths alone, a second or two with a relaxation's worths. */
+/** Steps of the search: a tenth of a second by lengths alone, a second or two with a relaxation's dual values. */
 const STEPS = 1.2e6;
 const STEPS_BY_WORTH = 4e7;
 /** By lengths where a relaxation comes after it: it is quicker than many more. */
 export const SMALL_STEP_LIMIT = 2e5;
 /** How far above the least cost there can be plans are looked for, step by step: near it hardly anything has to be tried. */
 const REACH = [0.004, 0.007, 0.01, 0.015, 0.02, 0.03, 0.045, 0.07, 0.12, 0.25, Infinity] as const;
-/** With a relaxation's worths a step from one limit to the next is at least such a part of the cost, and of the way so far. */
+/** With a relaxation's dual values a step from one limit to the next is at least such a part of the cost, and of the way so far. */
 const STEP = 1e-3;
 const STRIDE = 0.3;
 
@@ -34,7 +34,7 @@ export const isSmall = (model: CutModel): boolean =>
   unlimitedStickPrice(model) !== undefined &&
   model.walls.reduce((sum, net) => sum + (isWhole(net) ? 0 : net.wall.max + 1), 0) <= MOST_PARTS;
 
-/** Worths by length, at the cheapest price for it of sticks that do not run out. */
+/** Dual values by length, at the cheapest price for it of sticks that do not run out. */
 function byLength(model: CutModel, plain: number): DualValues {
   const there = sticksAvailable(model, plain);
   const endless = model.sticks.filter((_, way) => there[way] === Infinity);
@@ -81,15 +81,15 @@ export function solveByBranchAndBound(
   if (!walls) return undefined;
   if (walls.some((ways) => ways.length === 0)) return 'impossible';
   return tried(() => {
-    const worths = byLength(model, plain.length);
-    const completion = new BranchAndBound(model, plain, worths, { steps, fewest: true, stop });
+    const dualValues = byLength(model, plain.length);
+    const completion = new BranchAndBound(model, plain, dualValues, { steps, fewest: true, stop });
     const { base, lowest } = completion.lowest(walls);
     let limit = -Infinity;
     for (const reach of REACH) {
       const reached = lowest + Math.max(Math.abs(lowest), 1) * reach;
       // Plans cost whole cents: what lies between two costs that there are need not be looked for.
       limit = reach === Infinity ? Infinity : atLeast(Math.max(reached, limit + 0.5)) + 0.5;
-      const near = { most: NEAR_DIVISIONS, items: worths.items, spare: limit - base };
+      const near = { most: NEAR_DIVISIONS, items: dualValues.items, spare: limit - base };
       const divisions = fewParts(divisionsOf(model, walls, near));
       if (!divisions) return undefined;
       const found = completion.below(divisions, limit);
@@ -100,8 +100,8 @@ export function solveByBranchAndBound(
 }
 
 /**
- * The best plan below a known one, by the worths of a relaxation that is at its end: near its bound they leave so little to
- * lose that few fillings and few ways to divide the walls are left. Looked for from the bound upwards, step by step.
+ * The best plan below a known one, by the dual values of a relaxation that is at its end: near its bound they leave so little to
+ * lose that few patterns and few ways to divide the walls are left. Looked for from the bound upwards, step by step.
  * @param cost  of the known plan, in whole cents
  * @param bound of the relaxation
  * @param atLeast the next cost that a plan can have at all
@@ -109,7 +109,7 @@ export function solveByBranchAndBound(
  */
 export function branchFromRelaxation(
   model: CutModel,
-  worths: DualValues,
+  dualValues: DualValues,
   {
     cost,
     bound,
@@ -128,7 +128,7 @@ export function branchFromRelaxation(
   let proven = bound;
   const found = tried(
     () => {
-      const completion = new BranchAndBound(model, plain, worths, {
+      const completion = new BranchAndBound(model, plain, dualValues, {
         steps: STEPS_BY_WORTH,
         fewest: false,
         stop,
@@ -136,7 +136,7 @@ export function branchFromRelaxation(
       // Not one cost below the known one is passed over, however large the steps are.
       for (let step = 0; atLeast(proven) < cost; step = Math.max(STEP * cost, STRIDE * (proven - bound))) {
         const limit = Math.min(atLeast(proven + step), cost - 1) + 0.5;
-        const near = { most: MOST_DIVISIONS, items: worths.items, spare: limit - bound };
+        const near = { most: MOST_DIVISIONS, items: dualValues.items, spare: limit - bound };
         const divisions = fewParts(divisionsOf(model, walls, near));
         if (!divisions) return undefined;
         const better = completion.below(divisions, limit);

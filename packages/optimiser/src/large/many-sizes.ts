@@ -35,10 +35,10 @@ const relaxSizes = (search: Search, sizes: SizeRelaxation, share: number): SizeA
   });
 
 /**
- * The beginning of the search where there are hundreds of sizes: the relaxation to sizes gives a bound, worths to fill sticks by,
+ * The beginning of the search where there are hundreds of sizes: the relaxation to sizes gives a bound, dual values to fill sticks by,
  * and patterns. Where walls can be divided in thousands of ways it also says which are worth looking at, and the search is
  * over these alone.
- * @param known patterns of earlier fillings, to begin with
+ * @param known patterns of earlier patterns, to begin with
  * @returns patterns to go on with; undefined where the search is done
  */
 export function relaxBySizes(

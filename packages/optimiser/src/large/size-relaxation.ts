@@ -244,7 +244,7 @@ export class SizeRelaxation {
     return { bound, converged, ...this.read(last) };
   }
 
-  /** Adds fillings that gain, read from the table. */
+  /** Adds patterns that gain, read from the table. */
   private price(rows: readonly { readonly row: number }[], duals: Float64Array): number {
     const groups = this.groups.map(({ index, cell, price }) => {
       const limit = this.poolRows[this.model.sticks[index]!.pool];
@@ -266,7 +266,7 @@ export class SizeRelaxation {
   }
 
   /**
-   * A bound at any worths: scaled until no filling of a stick there is enough of exceeds its price (Farley, 1990); what fillings of
+   * A bound at any dual values: scaled until no pattern of a stick there is enough of exceeds its price (Farley, 1990); what patterns of
    * limited sticks exceed theirs by is taken off as often as there are such sticks, walls are divided most cheaply (Lagrange).
    */
   private boundAt(duals: Float64Array): number {
@@ -284,10 +284,10 @@ export class SizeRelaxation {
       over.set(pool, Math.max(over.get(pool) ?? 0, exceeds));
     }
     // The solver's noise may put a worth a hair below nothing, where it would be no price.
-    const worths = this.cells.map((_, row) => scale * Math.max(0, duals[row]!));
+    const dualValues = this.cells.map((_, row) => scale * Math.max(0, duals[row]!));
     let bound = -costOfKeptSticks(this.model);
-    this.demand.forEach((count, row) => (bound += count * worths[row]!));
-    for (const net of this.nets) bound += cheapest(net, worths).cost;
+    this.demand.forEach((count, row) => (bound += count * dualValues[row]!));
+    for (const net of this.nets) bound += cheapest(net, dualValues).cost;
     over.forEach((exceeds) => (bound -= exceeds));
     return bound;
   }
@@ -339,8 +339,8 @@ export class SizeRelaxation {
   }
 }
 
-/** The cheapest way to divide a wall at some worths of the sizes. */
-function cheapest(net: Net, worths: ArrayLike<number>): { cost: number; parts: Part[] } {
+/** The cheapest way to divide a wall at some dual values of the sizes. */
+function cheapest(net: Net, dualValues: ArrayLike<number>): { cost: number; parts: Part[] } {
   const { points, max, parts } = net;
   let cost = new Float64Array(points).fill(Infinity);
   cost[0] = 0;
@@ -350,7 +350,7 @@ function cheapest(net: Net, worths: ArrayLike<number>): { cost: number; parts: P
     const next = new Float64Array(points).fill(Infinity);
     const via = new Int32Array(points).fill(-1);
     parts.forEach(({ from, to, row, penalty }, index) => {
-      const total = cost[from]! + penalty + worths[row]!;
+      const total = cost[from]! + penalty + dualValues[row]!;
       if (total >= next[to]!) return;
       next[to] = total;
       via[to] = index;

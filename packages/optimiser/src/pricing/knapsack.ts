@@ -4,7 +4,7 @@ import { mayLieOn, fitsOnStick } from '../model/integer-solution.ts';
 import type { ClassSet } from '../model/sequencer.ts';
 import { cellsOfStick, ValueTable, type TableStart, type TableRow, type TableChoice } from './value-table.ts';
 
-/** The most valuable filling found for one stick group. */
+/** The most valuable pattern found for one stick group. */
 export interface PricedPattern {
   readonly group: number;
   readonly list: readonly number[];
@@ -16,7 +16,7 @@ export interface PricingQuery {
   readonly values: ArrayLike<number>;
   /** Most of each item that may be taken. */
   readonly bounds: ArrayLike<number>;
-  /** Stick groups to fill, each with the value that a filling has to exceed. */
+  /** Stick groups to fill, each with the value that a pattern has to exceed. */
   readonly groups: readonly { readonly index: number; readonly above: number }[];
   /** Asked now and then: the time is over, which is as if the nodes were used up. */
   readonly stop?: (() => boolean) | undefined;
@@ -29,29 +29,29 @@ export interface PricingQuery {
 export interface KnapsackQuery extends PricingQuery {
   /** Search nodes for each group; beyond it the best so far is answered and `exact` is false. */
   readonly nodes: number;
-  /** How often each group is filled once more from items that no filling of this call has taken yet. */
+  /** How often each group is filled once more from items that no pattern of this call has taken yet. */
   readonly disjoint?: number;
 }
 
 export interface KnapsackAnswer {
-  /** Fillings that exceed their threshold, at most a few for each group, best last. */
-  readonly fillings: readonly PricedPattern[];
-  /** No group has a better filling than those given. */
+  /** Patterns that exceed their threshold, at most a few for each group, best last. */
+  readonly patterns: readonly PricedPattern[];
+  /** No group has a better pattern than those given. */
   readonly exact: boolean;
-  /** For each group asked for, what no filling of it can exceed in value. */
+  /** For each group asked for, what no pattern of it can exceed in value. */
   readonly most: readonly number[];
 }
 
 const TINY = 1e-9;
-/** Fillings of one tracing that may hold the same item. */
+/** Patterns of one tracing that may hold the same item. */
 const AGAIN = 2;
-/** Cells of room that are given up, one after the other, to make a filling fit that is read from the table. */
+/** Cells of room that are given up, one after the other, to make a pattern fit that is read from the table. */
 const SHORTER = [0, 1, 2, 3, 5, 9, 17, 33] as const;
-/** Share of the best worth for its price that a filling has to reach to be as good. */
+/** Share of the best worth for its price that a pattern has to reach to be as good. */
 const GOOD = 0.998;
 /** Share of what the table promises that is looked at. */
 const LEAST = 0.95;
-/** Most fillings read for that. */
+/** Most patterns read for that. */
 const READS = 60;
 /** Nodes between two looks at the clock, less one (a power of two less one). */
 export const CLOCK_CHECK_MASK = 0x3fff;
@@ -75,7 +75,7 @@ export class Knapsack {
   private sizes = new Float64Array(0);
   private lengths = new Float64Array(0);
   private classes = new Int32Array(0);
-  private worths = new Float64Array(0);
+  private dualValues = new Float64Array(0);
   private readonly model: CutModel;
   private readonly cells: number;
 
@@ -103,7 +103,7 @@ export class Knapsack {
     this.sizes = new Float64Array(count);
     this.lengths = new Float64Array(count);
     this.classes = new Int32Array(count);
-    this.worths = new Float64Array(count);
+    this.dualValues = new Float64Array(count);
     const rows: TableRow[] = [];
     for (let row = 0; row < count; row++) {
       const item = ranked[row]!;
@@ -112,7 +112,7 @@ export class Knapsack {
       this.sizes[row] = size;
       this.lengths[row] = length;
       this.classes[row] = cls;
-      this.worths[row] = query.values[item]!;
+      this.dualValues[row] = query.values[item]!;
       rows.push({
         cells: cellsOfStick(size, this.most, this.cells),
         worth: query.values[item]!,
@@ -129,52 +129,52 @@ export class Knapsack {
   search(query: KnapsackQuery): KnapsackAnswer {
     // An item that is used up meanwhile keeps its row; the search passes over it.
     const ranked = query.keep ? this.rows : this.ranked(query);
-    if (ranked.length === 0) return { fillings: [], exact: true, most: query.groups.map(() => 0) };
+    if (ranked.length === 0) return { patterns: [], exact: true, most: query.groups.map(() => 0) };
     if (!query.keep) this.fillTable(ranked, query);
-    const fillings: PricedPattern[] = [];
+    const patterns: PricedPattern[] = [];
     let exact = true;
     const most: number[] = [];
     for (const { index, above } of query.groups) {
       const found = this.searchGroup(index, above, ranked, query);
-      fillings.push(...found.fillings);
+      patterns.push(...found.patterns);
       exact &&= found.exact;
-      most.push(found.exact ? (found.fillings.at(-1)?.value ?? above) : this.table.most(this.cellsOf(index)));
+      most.push(found.exact ? (found.patterns.at(-1)?.value ?? above) : this.table.most(this.cellsOf(index)));
       // The table stays a bound when fewer items may be taken.
-      let taken = found.fillings.at(-1);
+      let taken = found.patterns.at(-1);
       const bounds = Array.from({ length: this.size.length }, (_, item) => query.bounds[item]!);
       for (let more = query.disjoint ?? 0; more > 0 && taken; more--) {
         taken.list.forEach((item) => (bounds[item] = 0));
-        taken = this.searchGroup(index, above, ranked, { ...query, bounds }).fillings.at(-1);
-        if (taken) fillings.push(taken);
+        taken = this.searchGroup(index, above, ranked, { ...query, bounds }).patterns.at(-1);
+        if (taken) patterns.push(taken);
       }
     }
-    return { fillings, exact, most };
+    return { patterns, exact, most };
   }
 
   /**
-   * Fillings read straight from the table, for each item in turn the most valuable that begins with it: hundreds in the time
+   * Patterns read straight from the table, for each item in turn the most valuable that begins with it: hundreds in the time
    * that the search takes for a few. The table is one of relaxed sizes, so each is measured, and read again with a little
    * less room where it does not fit.
-   * @param quota most fillings
+   * @param quota most patterns
    * @returns `exact` false: better ones may be there
    */
   trace(query: PricingQuery, quota: number): KnapsackAnswer {
     const ranked = query.keep ? this.rows : this.ranked(query);
-    if (ranked.length === 0) return { fillings: [], exact: true, most: query.groups.map(() => 0) };
+    if (ranked.length === 0) return { patterns: [], exact: true, most: query.groups.map(() => 0) };
     if (!query.keep) this.fillTable(ranked, query);
     const groups = query.groups.map((group) => ({ ...group, cell: this.cellsOf(group.index) }));
     const times = new Int32Array(ranked.length);
-    const fillings: PricedPattern[] = [];
+    const patterns: PricedPattern[] = [];
     for (const begin of this.beginnings(groups)) {
-      if (fillings.length >= quota) break;
+      if (patterns.length >= quota) break;
       // Again and again the same item brings little that is new.
       if (times[begin.row]! >= AGAIN) continue;
       const found = this.readFitting(begin);
       if (!found || found.filling.value <= begin.above + TINY) continue;
-      fillings.push(found.filling);
+      patterns.push(found.filling);
       for (const { row } of found.taken) times[row]!++;
     }
-    return { fillings, exact: false, most: groups.map(({ cell }) => this.table.most(cell)) };
+    return { patterns, exact: false, most: groups.map(({ cell }) => this.table.most(cell)) };
   }
 
   private beginnings(
@@ -183,7 +183,7 @@ export class Knapsack {
     return this.table.beginnings(groups, TINY, (group, row) => mayLieOn(this.model, group, this.rows[row]!));
   }
 
-  /** The filling that begins so, made to fit; undefined where much room would have to be given up for it. */
+  /** The pattern that begins so, made to fit; undefined where much room would have to be given up for it. */
   private readFitting(
     begin: TableStart,
   ): { readonly filling: PricedPattern; readonly taken: readonly TableChoice[] } | undefined {
@@ -192,14 +192,14 @@ export class Knapsack {
       const taken = this.table.read(begin, less);
       const list = taken.flatMap((one) => new Array<number>(one.times).fill(this.rows[one.row]!));
       if (!fitsOnStick(this.model, group, list)) continue;
-      const value = taken.reduce((sum, one) => sum + one.times * this.worths[one.row]!, 0);
+      const value = taken.reduce((sum, one) => sum + one.times * this.dualValues[one.row]!, 0);
       return { filling: { group, list, value }, taken };
     }
     return undefined;
   }
 
   /**
-   * Fillings that share no item, the best for their price and those hardly worse, as the table has them: quick, and seldom far
+   * Patterns that share no item, the best for their price and those hardly worse, as the table has them: quick, and seldom far
    * from what the search would find.
    * @param priceOf what a stick of a group counts
    */
@@ -237,12 +237,12 @@ export class Knapsack {
     ranked: readonly number[],
     query: KnapsackQuery,
   ): Omit<KnapsackAnswer, 'most'> {
-    const { model, sizes, lengths, classes, worths, most, cells } = this;
+    const { model, sizes, lengths, classes, dualValues, most, cells } = this;
     const { figures, width } = this.table;
     const { length: stick, sequencer } = model.sticks[group]!;
     const left = Int32Array.from(ranked, (item) => (mayLieOn(model, group, item) ? query.bounds[item]! : 0));
     const list: number[] = [];
-    const fillings: PricedPattern[] = [];
+    const patterns: PricedPattern[] = [];
     let best = above;
     let nodes = query.nodes;
     const dive = (from: number, set: ClassSet, length: number, room: number, value: number): void => {
@@ -258,11 +258,11 @@ export class Knapsack {
         if ((nodes & CLOCK_CHECK_MASK) === 0 && query.stop?.()) nodes = 0;
         left[i]!--;
         list.push(ranked[i]!);
-        const worth = value + worths[i]!;
+        const worth = value + dualValues[i]!;
         if (worth > best + TINY) {
           best = worth;
-          fillings.push({ group, list: [...list], value: worth });
-          if (fillings.length > 3) fillings.shift();
+          patterns.push({ group, list: [...list], value: worth });
+          if (patterns.length > 3) patterns.shift();
         }
         dive(i, next, total, Math.max(0, room - size), worth);
         list.pop();
@@ -270,19 +270,19 @@ export class Knapsack {
       }
     };
     dive(0, sequencer.empty, 0, this.rooms[group]!, 0);
-    return { fillings, exact: nodes > 0 };
+    return { patterns, exact: nodes > 0 };
   }
 
   /**
-   * All maximal fillings (nothing more fits) whose value reaches a threshold, for proofs: where blanks may be covered
-   * more than once, a plan of other fillings can always be exchanged for one of these at the same cost.
+   * All maximal patterns (nothing more fits) whose value reaches a threshold, for proofs: where blanks may be covered
+   * more than once, a plan of other patterns can always be exchanged for one of these at the same cost.
    * @returns undefined when there are more than `most`
    */
   enumerate(query: KnapsackQuery, most: number): PricedPattern[] | undefined {
     const { model, cells, most: longest } = this;
     const ranked = this.ranked(query, true);
     this.fillTable(ranked, query);
-    const { sizes, lengths, classes, worths } = this;
+    const { sizes, lengths, classes, dualValues } = this;
     const { figures, width } = this.table;
     const found: PricedPattern[] = [];
     let nodes = query.nodes;
@@ -309,7 +309,7 @@ export class Knapsack {
           if ((nodes & CLOCK_CHECK_MASK) === 0 && query.stop?.()) nodes = 0;
           left[i]!--;
           list.push(ranked[i]!);
-          const worth = value + worths[i]!;
+          const worth = value + dualValues[i]!;
           if (worth >= above - TINY && isMaximal(next, total))
             found.push({ group: index, list: [...list], value: worth });
           const go = found.length <= most && dive(i, next, total, Math.max(0, room - size), worth);

@@ -6,7 +6,7 @@ const TINY = 1e-9;
 
 /** Most steps of one table: beyond it the tables of relaxed sizes are the quicker way. */
 const MOST_STEPS = 8e6;
-/** Most fillings answered for one stick group. */
+/** Most patterns answered for one stick group. */
 const MOST_FILLINGS = 12;
 
 /**
@@ -83,11 +83,11 @@ export class RoomPricer {
     this.model.items.forEach((_, item) => {
       if (query.values[item]! > TINY && query.bounds[item]! > 0) ranked.push(item);
     });
-    if (ranked.length === 0) return { fillings: [], exact: true, most: query.groups.map(() => 0) };
+    if (ranked.length === 0) return { patterns: [], exact: true, most: query.groups.map(() => 0) };
     this.fillTables(ranked, query.values);
     const answers = query.groups.map(({ index, above }) => this.searchGroup(index, above, ranked, query));
     return {
-      fillings: answers.flatMap((one) => one.fillings),
+      patterns: answers.flatMap((one) => one.patterns),
       exact: answers.every((one) => one.exact),
       most: answers.map((one) => one.most),
     };
@@ -99,14 +99,14 @@ export class RoomPricer {
     above: number,
     ranked: readonly number[],
     query: KnapsackQuery,
-  ): { fillings: PricedPattern[]; exact: boolean; most: number } {
+  ): { patterns: PricedPattern[]; exact: boolean; most: number } {
     const { model, width, classes, follow, gaps } = this;
     const { lead, length: stick } = model.sticks[group]!;
     const left = Int32Array.from(model.items, (_, item) =>
       mayLieOn(model, group, item) ? query.bounds[item]! : 0,
     );
     const list: number[] = [];
-    const fillings: PricedPattern[] = [];
+    const patterns: PricedPattern[] = [];
     const seen = new Map<string, number>();
     let best = above;
     let nodes = query.nodes;
@@ -143,8 +143,8 @@ export class RoomPricer {
           const worth = value + query.values[item]!;
           if (worth > best + TINY) {
             best = worth;
-            fillings.push({ group, list: [...list], value: worth });
-            if (fillings.length > MOST_FILLINGS) fillings.shift();
+            patterns.push({ group, list: [...list], value: worth });
+            if (patterns.length > MOST_FILLINGS) patterns.shift();
           }
           go(cls, rest, worth);
           left[item]!++;
@@ -155,6 +155,6 @@ export class RoomPricer {
     };
     go(-1, 0, 0);
     const exact = nodes > 0;
-    return { fillings, exact, most: exact ? Math.max(best, 0) : top };
+    return { patterns, exact, most: exact ? Math.max(best, 0) : top };
   }
 }

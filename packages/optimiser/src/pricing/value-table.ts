@@ -5,7 +5,7 @@ export interface TableRow {
   readonly copies: number;
 }
 
-/** A filling that may be read from the table: the stick group, the row it begins with, and what it gains. */
+/** A pattern that may be read from the table: the stick group, the row it begins with, and what it gains. */
 export interface TableStart {
   readonly group: number;
   readonly row: number;
@@ -85,7 +85,7 @@ export class ValueTable {
     return this.figures[cell]!;
   }
 
-  /** For each group and row the filling that begins with the row, where it exceeds what it has to; most gain for it first. */
+  /** For each group and row the pattern that begins with the row, where it exceeds what it has to; most gain for it first. */
   beginnings(
     groups: readonly { readonly index: number; readonly above: number; readonly cell: number }[],
     least: number,
@@ -103,7 +103,7 @@ export class ValueTable {
     return found.sort((a, b) => b.gain - a.gain || a.group - b.group || a.row - b.row);
   }
 
-  /** What the table takes beside one of the row that a filling begins with, where that one has so many cells less. */
+  /** What the table takes beside one of the row that a pattern begins with, where that one has so many cells less. */
   read({ row, cell }: TableStart, less = 0): TableChoice[] {
     const { cells, copies } = this.rows[row]!;
     return this.readFrom(copies > 1 ? row : row + 1, cell - cells - less, new Map([[row, 1]]));

@@ -181,9 +181,9 @@ export function warmStart(model: CutModel): IntegerSolution | undefined {
 }
 
 /**
- * The quick first answer: splits walls with the fewest splices, then the best of several first-fit and best-fit fillings.
+ * The quick first answer: splits walls with the fewest splices, then the best of several first-fit and best-fit patterns.
  * @param found told every better one at once
- * @param stop  asked between fillings, once there is an answer
+ * @param stop  asked between patterns, once there is an answer
  */
 export function constructFirst(
   model: CutModel,

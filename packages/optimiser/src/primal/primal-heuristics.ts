@@ -9,21 +9,21 @@ import type { Search } from '../schedule/search.ts';
 import type { LinearSolver, LpOutcome } from '../solver/solver-port.ts';
 import { correctValues } from './value-correction.ts';
 
-/** The turns of the search for plans, each a unit of work. */
+/** The steps of the search for plans, each a unit of work. */
 
 /** Dives in a row that may find nothing. */
 const DIVES = 25;
-/** Dives of one turn, and of one between two turns of the neighbourhood. */
+/** Dives of one step, and of one between two steps of the neighbourhood. */
 const DIVES_A_TURN = 12;
 const FEW_DIVES = 6;
-/** Every so many turns of the neighbourhood there are dives again. */
+/** Every so many steps of the neighbourhood there are dives again. */
 const DIVE_EVERY = 3;
 /** Dives for the rest of a plan of hundreds of sizes. */
 const REST_DIVES = 2;
 /** Steps of the neighbourhood search in one unit, and where mitered ends nest, which makes each a long one. */
 const STEPS = 60;
 const NESTED_STEPS = 10;
-/** Rounds of filling by the worths of the relaxation. */
+/** Rounds of filling by the dual values of the relaxation. */
 const ROUNDS = 10;
 
 interface DivesOptions {
@@ -88,7 +88,7 @@ export function lnsStep(search: Search, solver: LinearSolver, random: () => numb
 }
 
 /**
- * The search for plans, a turn at a time: dives until they find no more, sticks filled by the worths of the relaxation, then
+ * The search for plans, a step at a time: dives until they find no more, sticks filled by the dual values of the relaxation, then
  * parts of the plan anew, with a few dives now and then.
  */
 export class PrimalHeuristics {
@@ -123,7 +123,7 @@ export class PrimalHeuristics {
   }
 
   /** @returns whether a better plan was found */
-  turn(): boolean {
+  step(): boolean {
     const { search, solver, relaxed, random } = this;
     const before = search.best?.cost ?? Infinity;
     if (!this.hasDived()) this.failed = this.dive(DIVES, this.failed, DIVES_A_TURN);

@@ -12,7 +12,7 @@ import {
 import { StockLedger } from '../model/stock-ledger.ts';
 
 const CELLS = 600;
-/** With hundreds of sizes fillings are read from the table, which is then finer. */
+/** With hundreds of sizes patterns are read from the table, which is then finer. */
 const MANY_CELLS = 1200;
 const NODES = 1500;
 /** Sticks after which the table of bounds is made anew: it stays right while pieces go, and gets weaker. */
@@ -25,7 +25,7 @@ const priceOf = (model: CutModel, group: number): number => {
 };
 
 /**
- * Fills one stick after another, each as valuably as possible for its price; a filling that can be repeated is.
+ * Fills one stick after another, each as valuably as possible for its price; a pattern that can be repeated is.
  * @param stop asked before each stick
  * @returns undefined when limited stock runs out, or the time
  */
@@ -66,9 +66,9 @@ export function fillByValue(
       for (const one of quick) take(one);
       continue;
     }
-    const { fillings } = knapsack.search({ ...query, nodes: NODES, keep: keep && !many });
-    let best = fillings[0];
-    for (const one of fillings)
+    const { patterns } = knapsack.search({ ...query, nodes: NODES, keep: keep && !many });
+    let best = patterns[0];
+    for (const one of patterns)
       if (one.value / priceOf(model, one.group) > best!.value / priceOf(model, best!.group)) best = one;
     if (!best) return undefined;
     take(best);
@@ -111,7 +111,7 @@ export function correctValues(
     for (const pattern of patterns) {
       const price = priceOf(model, pattern.group);
       const netLength = pattern.items.reduce((sum, item, k) => sum + need[item]! * pattern.counts[k]!, 0);
-      // A stick that wastes nothing at the cheapest price per length has rate 1; dearer fillings raise their items' values.
+      // A stick that wastes nothing at the cheapest price per length has rate 1; dearer patterns raise their items' values.
       const rate = Math.max(1, price / (cheapest * netLength));
       pattern.items.forEach((item) => {
         const blend = 0.35 / (1 + round / 20);

@@ -35,7 +35,7 @@ function moreBeside(model: CutModel, next: number, now: number): number {
 /**
  * For every item the next larger one in whose place it can be cut on any stick, whatever lies beside it. A plan that covers the
  * larger once more than is wanted covers the smaller as well, so these exchanges change no plan's cost; as columns of the
- * master programme they keep the worths of sizes in order, and column generation needs far fewer rounds.
+ * master programme they keep the dual values of sizes in order, and column generation needs far fewer rounds.
  * Source: Valério de Carvalho, "Using extra dual cuts to accelerate column generation", 2005.
  */
 export function dualInequalities(model: CutModel): DualInequality[] {

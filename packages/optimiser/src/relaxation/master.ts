@@ -272,7 +272,7 @@ export class Master {
     );
   }
 
-  /** Value that a filling of a stick group must exceed to gain: its price less the dual of its limit. */
+  /** Value that a pattern of a stick group must exceed to gain: its price less the dual of its limit. */
   threshold(group: number, duals: Float64Array): number {
     return this.limitsOf(group).reduce(
       (sum, [row, value]) => sum - value * duals[row]!,
@@ -309,8 +309,8 @@ export class Master {
       const groups = this.priced(outcome.duals, -NO_GAIN);
       const query = { values: outcome.duals, bounds, groups, stop };
       const many = this.model.items.length > MANY_SIZES;
-      const add = ({ fillings }: KnapsackAnswer): number =>
-        this.addPatterns(fillings.map((one) => toPattern(one.group, one.list)));
+      const add = ({ patterns }: KnapsackAnswer): number =>
+        this.addPatterns(patterns.map((one) => toPattern(one.group, one.list)));
       const told = ({ most }: KnapsackAnswer): boolean => {
         bound = Math.max(bound, this.boundNow(outcome.objective, outcome.duals, most));
         return enough(bound, outcome.objective);
@@ -341,7 +341,7 @@ export class Master {
         if (told(exact)) return { outcome, converged: false, bound };
         added = add(exact);
         if (added === 0) {
-          if (exact.exact && exact.fillings.length === 0)
+          if (exact.exact && exact.patterns.length === 0)
             return { outcome, converged: true, bound: outcome.objective };
           // What pricing that was given up may have missed is less than the noise of the figures.
           return { outcome, converged: outcome.objective - bound < AS_GOOD, bound };
@@ -356,24 +356,24 @@ export class Master {
   private thorough(query: PricingQuery): KnapsackAnswer {
     const many = this.model.items.length > MANY_SIZES;
     const longer = many ? this.knapsack.search({ ...query, nodes: 12_000, disjoint: DISJOINT }) : undefined;
-    return longer && (longer.exact || longer.fillings.length > 0)
+    return longer && (longer.exact || longer.patterns.length > 0)
       ? longer
       : this.knapsack.search({ ...query, nodes: this.nodes });
   }
 
   /**
-   * Duals scaled until no filling of a stick there is enough of exceeds its price are feasible for the dual of the
+   * Duals scaled until no pattern of a stick there is enough of exceeds its price are feasible for the dual of the
    * relaxation, so the objective scaled alike is a bound long before column generation ends (after Farley, 1990): arcs stay
    * feasible, their penalties are not negative. What limited sticks still exceed theirs by is taken off as often as there
    * are such sticks (Lagrange).
-   * @param found for each way that is priced what no filling of it exceeds
+   * @param found for each way that is priced what no pattern of it exceeds
    */
   private boundNow(objective: number, duals: Float64Array, found: readonly number[]): number {
     // What was found is told of the ways that are priced only, in their order.
     let next = 0;
     const ways = this.model.sticks.map(({ just, price, pool, count }, k) => {
       const most = just ? just.reduce((sum, item) => sum + duals[item]!, 0) : found[next++]!;
-      // A filling of limited sticks also pays the duals of their rows.
+      // A pattern of limited sticks also pays the duals of their rows.
       const worth = most + price - this.threshold(k, duals);
       return { worth, price, pool, kept: count, there: this.model.pools[pool]!.count };
     });
@@ -393,7 +393,7 @@ export class Master {
     return objective * scale - less;
   }
 
-  /** The bound at some duals, with patience: what no filling exceeds is worked out rather than estimated. */
+  /** The bound at some duals, with patience: what no pattern exceeds is worked out rather than estimated. */
   boundAt({ objective, duals }: LpOutcome, stop: () => boolean): number {
     const query = { values: duals, bounds: this.mostOf(), groups: this.priced(duals, -NO_GAIN), stop };
     return this.boundNow(objective, duals, this.knapsack.search({ ...query, nodes: BOUND_NODES }).most);

@@ -16,7 +16,7 @@ import {
   type PeerReport,
 } from '../index.ts';
 
-/** Two lanes of one search, here in one thread: what counts is what they tell one another, and when. */
+/** Two sides of one search, here in one thread: what counts is what they tell one another, and when. */
 
 let solver: LinearSolver;
 /** The same without integer programmes: what is told does not wait for them. */
@@ -49,15 +49,15 @@ const problemOf = (name: string) => {
   return found;
 };
 
-/** A lane beside that answers after so many turns of the event loop; `told` keeps what it was told. */
+/** A peer beside that answers after so many steps of the event loop; `told` keeps what it was told. */
 function laneThatTakes(pause: () => Promise<void>, told: PeerMessage['kind'][] = []): MessagePeer {
   const answer = primalWorker(solver, clock);
   let queue: Promise<void> = Promise.resolve();
-  const lane: MessagePeer = new MessagePeer((one) => {
+  const coroutine: MessagePeer = new MessagePeer((one) => {
     told.push(one.kind);
-    queue = queue.then(pause).then(() => lane.hear(answer(one)));
+    queue = queue.then(pause).then(() => coroutine.hear(answer(one)));
   });
-  return lane;
+  return coroutine;
 }
 
 const soon = (): Promise<void> => Promise.resolve();
@@ -71,7 +71,7 @@ const begin = (seconds: number): PeerMessage => ({
 const goOn: PeerMessage = { kind: 'go-on', standing, turns: 1 };
 const report = (bound: number): PeerReport => ({ standing: { ...standing, bound } });
 
-describe('two lanes', () => {
+describe('two sides', () => {
   test('come to the same plan, whichever is the quicker', async () => {
     const { problem } = problemOf('house-m-base2');
     const run = async (pause: () => Promise<void>): Promise<[CutSolution, PeerMessage['kind'][]]> => {
@@ -93,10 +93,10 @@ describe('two lanes', () => {
     for (const reports of [0, 1]) {
       let left = reports;
       const answer = primalWorker(solver, clock);
-      const lane: MessagePeer = new MessagePeer((told) => {
-        void Promise.resolve().then(() => (left-- > 0 ? lane.hear(answer(told)) : lane.lost()));
+      const coroutine: MessagePeer = new MessagePeer((told) => {
+        void Promise.resolve().then(() => (left-- > 0 ? coroutine.hear(answer(told)) : coroutine.lost()));
       });
-      const solved = await runParallel(optimiseCoroutine(problem, quick, { seconds: 2, clock }), lane);
+      const solved = await runParallel(optimiseCoroutine(problem, quick, { seconds: 2, clock }), coroutine);
       if (!solved.ok) throw new Error(solved.issues[0].code);
       expect(solved.value.cost).toBeLessThan(65_700);
       expect(solved.value.lowerBound).toBeLessThanOrEqual(65_310);
@@ -105,7 +105,7 @@ describe('two lanes', () => {
     }
   }, 30_000);
 
-  test('a lane that proves its plan meanwhile has the last word', async () => {
+  test('a coroutine that proves its plan meanwhile has the last word', async () => {
     const { problem } = problemOf('house-m-crown');
     const alike = runSequential(optimiseCoroutine(problem, solver, { seconds: 20, clock }));
     const both = await runParallel(
@@ -120,50 +120,50 @@ describe('two lanes', () => {
 describe('messages between them', () => {
   test('what was told is answered by how far the other came with what it was told before', async () => {
     const sent: PeerMessage[] = [];
-    const lane = new MessagePeer((told) => sent.push(told));
-    expect(await lane.tell(begin(9))).toBe(standing);
-    const heard = lane.tell(goOn);
+    const coroutine = new MessagePeer((told) => sent.push(told));
+    expect(await coroutine.tell(begin(9))).toBe(standing);
+    const heard = coroutine.tell(goOn);
     expect(sent.map((one) => one.kind)).toEqual(['begin']);
-    lane.hear(report(11));
+    coroutine.hear(report(11));
     expect((await heard)?.bound).toBe(11);
     expect(sent.map((one) => one.kind)).toEqual(['begin', 'go-on']);
   });
 
   test('a report that an earlier search did not wait for is not taken for one of the next', async () => {
-    const lane = new MessagePeer(() => undefined);
-    await lane.tell(begin(9));
-    await lane.tell(begin(5));
-    lane.hear(report(11));
-    lane.hear(report(12));
-    expect((await lane.tell(goOn))?.bound).toBe(12);
+    const coroutine = new MessagePeer(() => undefined);
+    await coroutine.tell(begin(9));
+    await coroutine.tell(begin(5));
+    coroutine.hear(report(11));
+    coroutine.hear(report(12));
+    expect((await coroutine.tell(goOn))?.bound).toBe(12);
     // Nor one that had come in already.
-    lane.hear(report(13));
-    await lane.tell(begin(3));
-    const heard = lane.tell(goOn);
-    lane.hear(report(14));
+    coroutine.hear(report(13));
+    await coroutine.tell(begin(3));
+    const heard = coroutine.tell(goOn);
+    coroutine.hear(report(14));
     expect((await heard)?.bound).toBe(14);
   });
 
-  test('a lane that has ended, or is lost while it is waited for, is not asked again', async () => {
+  test('a coroutine that has ended, or is lost while it is waited for, is not asked again', async () => {
     const sent: PeerMessage[] = [];
-    const lane = new MessagePeer((told) => sent.push(told));
-    await lane.tell(begin(9));
-    lane.hear({ standing: undefined });
-    expect(await lane.tell(goOn)).toBeUndefined();
-    await lane.tell(begin(5));
-    const heard = lane.tell(goOn);
-    lane.lost();
+    const coroutine = new MessagePeer((told) => sent.push(told));
+    await coroutine.tell(begin(9));
+    coroutine.hear({ standing: undefined });
+    expect(await coroutine.tell(goOn)).toBeUndefined();
+    await coroutine.tell(begin(5));
+    const heard = coroutine.tell(goOn);
+    coroutine.lost();
     expect(await heard).toBeUndefined();
-    expect(await lane.tell(begin(4))).toBeUndefined();
+    expect(await coroutine.tell(begin(4))).toBeUndefined();
     expect(sent.map((one) => one.kind)).toEqual(['begin', 'begin']);
   });
 
-  test('a lane that cannot be begun is done without', async () => {
-    const lane = new MessagePeer(() => {
+  test('a coroutine that cannot be begun is done without', async () => {
+    const coroutine = new MessagePeer(() => {
       throw new Error('no thread can be had');
     });
-    expect(await lane.tell(begin(9))).toBeUndefined();
-    expect(await lane.tell(goOn)).toBeUndefined();
+    expect(await coroutine.tell(begin(9))).toBeUndefined();
+    expect(await coroutine.tell(goOn)).toBeUndefined();
   });
 
   test('time goes by while it is on the way', () => {

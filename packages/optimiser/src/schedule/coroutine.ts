@@ -2,18 +2,18 @@ import type { Pattern, IntegerSolution } from '../model/integer-solution.ts';
 import type { BoundGround, CutProblem } from '../model/problem.ts';
 
 /**
- * The search for one plan on two cores: one lane looks for the bound, the other for plans. They exchange what they have at the
- * end of rounds that are counted in turns of work, so the answer does not depend on which of them is the quicker.
+ * The search for one plan on two cores: one side bounds, its peer looks for plans. They exchange what they have at the
+ * end of rounds that are counted in steps of work, so the answer does not depend on which of them is the quicker.
  */
 
-/** How far a lane has come. */
+/** How far a peer has come. */
 export interface Incumbent {
   readonly plan: IntegerSolution | undefined;
   readonly bound: number;
   readonly ground: BoundGround;
 }
 
-/** What the search for plans begins from; it makes the same model of the problem, so patterns mean the same in both lanes. */
+/** What the search for plans begins from; it makes the same model of the problem, so patterns mean the same in both sides. */
 export interface InitialState {
   readonly problem: CutProblem;
   readonly patterns: readonly Pattern[];
@@ -21,7 +21,7 @@ export interface InitialState {
   readonly seconds: number;
 }
 
-/** What the other lane is asked for: to go on from there for so many turns. */
+/** What the peer is asked for: to go on from there for so many steps. */
 export interface ContinueRequest {
   readonly standing: Incumbent;
   readonly turns: number;
@@ -37,43 +37,43 @@ export interface TimedMessage {
   readonly at: number;
 }
 
-/** What was told so many seconds ago: on the way, and before the other lane is there, its time goes by as well. */
+/** What was told so many seconds ago: on the way, and before the peer is there, its time goes by as well. */
 export const agedMessage = (told: PeerMessage, seconds: number): PeerMessage =>
   told.kind === 'begin'
     ? { ...told, beginning: { ...told.beginning, seconds: told.beginning.seconds - seconds } }
     : told;
 
 /**
- * A search that now and then tells the other lane something, and is answered where that stands: at the beginning what it was
- * told itself, later what the other has come to since it was told before. Undefined: there is no other lane.
+ * A search that now and then tells the peer something, and is answered where that stands: at the beginning what it was
+ * told itself, later what the other has come to since it was told before. Undefined: there is no other peer.
  */
 export type SearchCoroutine<T> = Generator<PeerMessage, T, Incumbent | undefined>;
 
-/** The search without another lane. */
-export function runSequential<T>(lane: SearchCoroutine<T>): T {
-  for (let step = lane.next(); ; step = lane.next(undefined)) if (step.done) return step.value;
+/** The search without a peer. */
+export function runSequential<T>(coroutine: SearchCoroutine<T>): T {
+  for (let step = coroutine.next(); ; step = coroutine.next(undefined)) if (step.done) return step.value;
 }
 
-/** The lane beside, wherever it runs. */
+/** The peer, wherever it runs. */
 export interface Peer {
   /** Asks for what it has come to; undefined where it is gone. */
   readonly tell: (told: PeerMessage) => Promise<Incumbent | undefined>;
 }
 
-/** The search with another lane. */
-export async function runParallel<T>(lane: SearchCoroutine<T>, other: Peer): Promise<T> {
-  let step = lane.next();
-  while (!step.done) step = lane.next(await other.tell(step.value));
+/** The search with a peer. */
+export async function runParallel<T>(coroutine: SearchCoroutine<T>, other: Peer): Promise<T> {
+  let step = coroutine.next();
+  while (!step.done) step = coroutine.next(await other.tell(step.value));
   return step.value;
 }
 
-/** What a lane that looks for plans sends back for what it is told: where it stands, or nothing where it has ended. */
+/** What a peer that looks for plans sends back for what it is told: where it stands, or nothing where it has ended. */
 export interface PeerReport {
   readonly standing: Incumbent | undefined;
 }
 
 /**
- * The lane beside behind a pair of message ports: each thing told is answered by one report, and the report of the round before
+ * The peer behind a pair of message ports: each thing told is answered by one report, and the report of the round before
  * is what is heard. Whoever owns the ports says when they are lost.
  */
 export class MessagePeer implements Peer {
@@ -102,7 +102,7 @@ export class MessagePeer implements Peer {
     else this.heard.push(report);
   }
 
-  /** The other lane is gone: the search goes on without. */
+  /** The peer is gone: the search goes on without. */
   lost(): void {
     this.isGone = true;
     this.waiting?.({ standing: undefined });
@@ -128,7 +128,7 @@ export class MessagePeer implements Peer {
     return standing;
   }
 
-  /** A lane that cannot be begun or told anything is gone: the plan is made without it. */
+  /** A peer that cannot be begun or told anything is gone: the plan is made without it. */
   private send(told: PeerMessage): boolean {
     try {
       this.post(told);

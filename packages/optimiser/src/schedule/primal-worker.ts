@@ -6,11 +6,11 @@ import { Search } from './search.ts';
 import type { LinearSolver } from '../solver/solver-port.ts';
 import { PrimalHeuristics } from '../primal/primal-heuristics.ts';
 
-/** Seconds by which the lane beside is done before the one that waits for it. */
+/** Seconds by which the peer is done before the one that waits for it. */
 const EARLIER = 0.3;
 
 /**
- * The lane that looks for plans only: from the patterns and the plan of the other, a turn at first, then as many as it is asked for.
+ * The primal search alone: from the patterns and the plan of the other, a step at first, then as many as it is asked for.
  * @returns (each time) where it stands; ends where it is proven, time is over, or nothing can be begun
  */
 export function* primalSearch(
@@ -30,7 +30,7 @@ export function* primalSearch(
     if (outcome.status !== 'optimal') return;
     const plans = new PrimalHeuristics(search, solver, master, outcome, numbersFrom(1));
     for (let turns = 1; !stop();) {
-      for (let n = 0; n < turns && !stop(); n++) plans.turn();
+      for (let n = 0; n < turns && !stop(); n++) plans.step();
       const asked = yield search.incumbent();
       search.take(asked.standing);
       turns = asked.turns;

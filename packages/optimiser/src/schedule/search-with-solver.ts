@@ -14,16 +14,16 @@ import { diveRepeatedly, lnsStep, PrimalHeuristics } from '../primal/primal-heur
 
 /** Units of work that may find nothing, once every proof has been tried. */
 const IDLE_UNITS = 6;
-/** Turns of the other lane in one round. */
+/** Steps of the peer in one round. */
 const TURNS = 3;
-/** Dives in a row that may find nothing: beside the proof of a small problem, and before the first turn for the bound. */
+/** Dives in a row that may find nothing: beside the proof of a small problem, and before the first step for the bound. */
 const FIRST_DIVES = 2;
 const SOME_DIVES = 8;
 
 /**
- * Column generation, then by turns: dives and taking parts of the plan anew, and attempts at a proof. Every turn is counted in
+ * Column generation, then by steps: dives and taking parts of the plan anew, and attempts at a proof. Every step is counted in
  * units of work; seconds only end it.
- * @param known patterns of earlier fillings, to begin with
+ * @param known patterns of earlier patterns, to begin with
  */
 export function* searchWithSolver(
   search: Search,
@@ -74,7 +74,7 @@ interface Turns {
   readonly small: boolean;
 }
 
-/** The turns, with another lane for those that look for plans or alone, until the plan is proven or nothing is left to try. */
+/** The steps, with a peer for the primal ones or alone, until the plan is proven or nothing is left to try. */
 function* byTurns(
   search: Search,
   master: Master,
@@ -88,24 +88,24 @@ function* byTurns(
     standing: search.incumbent(),
     seconds: search.left(),
   };
-  // With hundreds of sizes both lanes together would want more memory than a page has.
+  // With hundreds of sizes both sides together would want more memory than a page has.
   const hasRoom = model.items.length <= MANY_SIZES && !stop();
   let other = hasRoom ? yield { kind: 'begin', beginning } : undefined;
-  if (!stop() && takeUnit()) bounds.turn();
+  if (!stop() && takeUnit()) bounds.step();
   if (!small && converged && !stop() && takeUnit()) completeColumns(search, master, outcome);
   for (let idle = 0; !stop() && idle < IDLE_UNITS && takeUnit();) {
     if (other) {
-      const tried = bounds.turn() || (!stop() && plans.turn());
+      const tried = bounds.step() || (!stop() && plans.step());
       if (stop()) return;
       other = yield { kind: 'go-on', standing: search.incumbent(), turns: TURNS };
       const better = other !== undefined && search.take(other);
       idle = better || tried ? 0 : idle + 1;
       continue;
     }
-    const better = plans.turn();
+    const better = plans.step();
     if (stop()) return;
     // The fewer patterns a better plan could use the quicker a proof: as long as plans get better it waits.
-    const tried = !better && bounds.turn();
+    const tried = !better && bounds.step();
     idle = better || tried || !plans.hasDived() ? 0 : idle + 1;
   }
 }

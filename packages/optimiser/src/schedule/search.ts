@@ -87,10 +87,10 @@ export class Search {
     this.report(stage);
   }
 
-  /** How far it is, for the other lane. */
+  /** How far it is, for the peer. */
   incumbent = (): Incumbent => ({ plan: this.best, bound: this.bound, ground: this.ground });
 
-  /** What the other lane has come to. @returns whether its plan is better */
+  /** What the peer has come to. @returns whether its plan is better */
   take({ plan, bound, ground }: Incumbent): boolean {
     if (bound > this.bound) {
       this.bound = bound;

@@ -11,10 +11,10 @@ import {
 } from '@long-miter/optimiser';
 import { highsSolver } from '@long-miter/optimiser/highs';
 
-/** The second lane of a search, in a thread of its own beside the one that plans. */
+/** The peer of a search, in a thread of its own beside the one that plans. */
 
-/** What a thread is started with to be that lane. */
-export const PRIMAL_PEER = { kind: 'second-lane' } as const;
+/** What a thread is started with to be that peer. */
+export const PRIMAL_PEER = { kind: 'primal-peer' } as const;
 
 /** What the thread does: answers each thing it is told by how far it has come since. */
 export async function servePrimalPeer(clock: () => number): Promise<void> {
@@ -26,13 +26,13 @@ export async function servePrimalPeer(clock: () => number): Promise<void> {
 }
 
 /**
- * A second lane that is started when it is first told something: most searches are over before.
+ * A peer that is started when it is first told something: most searches are over before.
  * @param program the file that does `workBeside` when it is started with `SECOND_LANE`
  */
 export class PeerThread implements Peer {
   private thread: Worker | undefined;
   private readonly program: URL;
-  private readonly lane = new MessagePeer((told) =>
+  private readonly peer = new MessagePeer((told) =>
     this.begun().postMessage({ told, at: Date.now() } satisfies TimedMessage),
   );
 
@@ -40,7 +40,7 @@ export class PeerThread implements Peer {
     this.program = program;
   }
 
-  tell = (told: PeerMessage): ReturnType<Peer['tell']> => this.lane.tell(told);
+  tell = (told: PeerMessage): ReturnType<Peer['tell']> => this.peer.tell(told);
 
   /** Ends the thread. */
   end(): void {
@@ -50,10 +50,10 @@ export class PeerThread implements Peer {
   private begun(): Worker {
     if (this.thread) return this.thread;
     const thread = new Worker(this.program, { workerData: PRIMAL_PEER });
-    thread.on('message', (report: PeerReport) => this.lane.hear(report));
-    // One lane is enough for a plan: the search goes on without the other.
-    thread.on('error', () => this.lane.lost());
-    thread.on('exit', () => this.lane.lost());
+    thread.on('message', (report: PeerReport) => this.peer.hear(report));
+    // One side is enough for a plan: the search goes on without the other.
+    thread.on('error', () => this.peer.lost());
+    thread.on('exit', () => this.peer.lost());
     this.thread = thread;
     return thread;
   }

@@ -43,11 +43,11 @@ const MOST = 0.7;
 
 const clock = (): number => performance.now() / 1000;
 
-/** A search with a second lane, which ends with it. */
-async function inTwoLanes<T>(lane: SearchCoroutine<T>): Promise<T> {
+/** A search with a peer, which ends with it. */
+async function inParallel<T>(search: SearchCoroutine<T>): Promise<T> {
   const second = new PeerThread(new URL(import.meta.url));
   try {
-    return await runParallel(lane, second);
+    return await runParallel(search, second);
   } finally {
     second.end();
   }
@@ -72,13 +72,13 @@ export async function work(): Promise<void> {
     return;
   }
   if (task.kind === 'plan') {
-    const planned = await inTwoLanes(planJobCoroutine(task.job, { solver, ...options, ...altogether }));
+    const planned = await inParallel(planJobCoroutine(task.job, { solver, ...options, ...altogether }));
     parentPort!.postMessage(
       planned.ok && !task.whole ? { ok: true, value: publishedPlan(planned.value) } : planned,
     );
     return;
   }
-  const solved = await inTwoLanes(optimiseCoroutine(task.problem, solver, options));
+  const solved = await inParallel(optimiseCoroutine(task.problem, solver, options));
   parentPort!.postMessage(
     solved.ok ? solved : { ok: false, issues: cutFileIssues(task.problem, solved.issues, solver, options) },
   );
