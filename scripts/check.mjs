@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { ensureCache, ensurePackages } from './lib/install.mjs';
 import { root } from './lib/paths.mjs';
-import { bin, tsc } from './lib/runners.mjs';
+import { bin, tsc, TYPES } from './lib/runners.mjs';
 
 /**
  * `npm run check`: types, lint, layers, names and format, each of what has changed since it was last looked at. What it
@@ -34,7 +34,7 @@ const check = (name, command, args) =>
 const results = await Promise.all([
   check('lint', bin('eslint'), ['--cache', '--cache-location', join(cache, 'eslint/'), '.']),
   (async () => [
-    await check('types', tsc, ['-b']),
+    await check('types', tsc, TYPES),
     await check('layers', bin('depcruise'), [
       '--config',
       '.dependency-cruiser.cjs',

@@ -3,7 +3,7 @@ import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureCache, ensureChromium, ensureMariaDb, ensurePackages } from './lib/install.mjs';
 import { root } from './lib/paths.mjs';
-import { bin, runBrowserTests, runJest, tsc } from './lib/runners.mjs';
+import { bin, runBrowserTests, runJest, tsc, TYPES } from './lib/runners.mjs';
 
 /**
  * `npm test`: installs what is missing and runs every check. Each test counts once, and each of types, lint, layers and
@@ -57,8 +57,9 @@ const cache = ensureCache();
 await Promise.all([
   check('lint', bin('eslint'), ['.']),
   (async () => {
-    await check('types', tsc, ['-b']);
+    await check('types', tsc, TYPES);
     await check('layers', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages']);
+    await check('names', process.execPath, ['scripts/names.mjs']);
     await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   })(),
 ]);

@@ -30,4 +30,4 @@ export { shortageOf, type Shortage } from './questions/shortage.ts';
 export { firstFitCost } from './primal/construct.ts';
 export { sawChanges } from './layout/saw-changes.ts';
 export { fitsNothing } from './model/build-model.ts';
-export { secondTripRisk, type MiscutQuestion, type SecondTripRisk } from './questions/miscuts.ts';
+export { secondTripRisk } from './questions/miscuts.ts';

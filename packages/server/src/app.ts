@@ -36,7 +36,7 @@ const POLICY = {
   frameAncestors: ["'none'"],
 };
 
-export interface AppOptions {
+interface AppOptions {
   /** Further names that it answers to. */
   readonly names?: readonly string[];
   /** Lets the first lead in. */

@@ -45,7 +45,7 @@ type Env = Readonly<Record<string, string | undefined>>;
 const MOST = 65_535;
 
 /** A port by its variable. Throws ConfigError for what is none. */
-export function portOf(env: Env, name: string, fallback: number): number {
+function portOf(env: Env, name: string, fallback: number): number {
   const text = env[name]?.trim() ?? '';
   if (text === '') return fallback;
   if (!/^\d{1,5}$/.test(text) || Number(text) > MOST)

@@ -30,7 +30,7 @@ const miters = (plan: Piece): { side: 'left' | 'right'; inside: boolean }[] =>
   );
 
 /** A piece that is hung, and what is written on it. */
-export interface HungPiece {
+interface HungPiece {
   readonly tag: string;
   readonly plan: Piece;
 }

@@ -2,7 +2,7 @@ import type { JobFile } from '../job/index.ts';
 import { eachOnce, withoutUndone, type LogEvent, type Shop, type ShopIssue } from '../workshop/index.ts';
 
 /** What the log of a job teaches: of wood and of figures, never of people or of their time. */
-export interface Lessons {
+interface Lessons {
   /** Pieces spoilt, by cause, and the length that was lost with them. */
   readonly miscuts: readonly { readonly what: string; readonly count: number; readonly length: number }[];
   /** Pieces whose length was not what was asked for: measured when written, or trimmed on the wall. */

@@ -3,7 +3,7 @@ import type { JobSettings } from './jobs.ts';
 import { starterSettings } from './starter.ts';
 
 /** What a new job was given so that it can be planned at once, and nobody has changed or confirmed since. */
-export interface Assumed {
+interface Assumed {
   /** Names of the trims, as they are called in the job. */
   readonly trims: readonly string[];
   /** Lines for sale whose length and price are ours. */

@@ -4,7 +4,7 @@ import type { RoomSheet } from './survey.ts';
 /** Who changed what: rows that the server writes with each change, and the words for them. */
 
 /** A figure that was changed: where, what it was, what it is; either is left out where there is none. */
-export const changedFigureSchema = z.strictObject({
+const changedFigureSchema = z.strictObject({
   at: z.string(),
   was: z.unknown().optional(),
   now: z.unknown().optional(),

@@ -81,7 +81,7 @@ export const sessionAnswer = z.object({
 });
 export type SessionAnswer = z.infer<typeof sessionAnswer>;
 
-export const memberSchema = meSchema.extend({ expires: z.string().optional(), createdAt: z.string() });
+const memberSchema = meSchema.extend({ expires: z.string().optional(), createdAt: z.string() });
 export type Member = z.infer<typeof memberSchema>;
 export const membersAnswer = z.array(memberSchema);
 /** People by their names: who is at the saw is picked among them. */

@@ -93,7 +93,7 @@ export const changeSchema = z.strictObject({ set: fields, was: fields });
 export type Change = { readonly set: Fields; readonly was: Fields };
 export type Fields = Readonly<Record<string, unknown>>;
 
-export const jobNameSchema = z
+const jobNameSchema = z
   .string()
   .trim()
   .min(1, 'give the job a name')
@@ -167,7 +167,7 @@ export type JobEvent =
   | { readonly kind: 'rack' };
 
 /** Some of the lists and singles of a job's settings, as they now are. */
-export type SettingsPart = Partial<JobSettings>;
+type SettingsPart = Partial<JobSettings>;
 /** What a change of the settings answers: the parts it changed, and the version of the job that they are of. */
 export type SettingsAnswer = SettingsPart & { readonly version: number };
 

@@ -86,7 +86,7 @@ export function libraryKitOf(
 }
 
 /** A kit as one job has it: what is set at the opening, and the profiles that the job has not yet. */
-export interface TakenKit {
+interface TakenKit {
   readonly kit: Kit;
   readonly casing: string | undefined;
   readonly stool: string | undefined;

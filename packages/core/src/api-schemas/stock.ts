@@ -100,7 +100,7 @@ export function rackEntries(
 const CUT_OUT = 'cut out';
 
 /** A stretch of a piece on the rack that a job has taken, in the piece's own unit. */
-export interface RackStretch {
+interface RackStretch {
   readonly from: number;
   readonly to: number;
 }

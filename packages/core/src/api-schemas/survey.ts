@@ -53,7 +53,7 @@ export const notesSchema = z.strictObject({
 });
 export type Notes = z.infer<typeof notesSchema>;
 
-export const roomNameSchema = z
+const roomNameSchema = z
   .string()
   .trim()
   .min(1, 'give the room a name')
@@ -76,7 +76,7 @@ export interface RoomRecord extends RoomSheet {
 
 const version = z.number().int().min(1);
 /** Ids of rooms are made by whoever makes the room, so that a repeated request makes none twice. */
-export const roomIdSchema = z.string().min(1).max(80, 'must have at most 80 characters');
+const roomIdSchema = z.string().min(1).max(80, 'must have at most 80 characters');
 
 export const createRoomSchema = z.strictObject({
   id: roomIdSchema.optional(),

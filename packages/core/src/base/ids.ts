@@ -28,7 +28,7 @@ export type EndName =
   | { readonly kind: 'opening'; readonly id: string }
   | { readonly kind: 'interruption'; readonly id: string };
 
-export interface WallPlace {
+interface WallPlace {
   readonly room: string;
   readonly trim: string;
   readonly wall: string;

@@ -34,7 +34,6 @@ export {
   PRACTICE_KINDS,
   type PracticeKind,
   type PracticeResult,
-  type PracticeRound,
 } from './practice/practice.ts';
 export {
   judgeSaw,
@@ -45,5 +44,5 @@ export {
   type SawResult,
   type SawRound,
 } from './practice/saw-practice.ts';
-export { jointSeen, type JointCut, type JointSeen } from './sheets/fit.ts';
+export { jointSeen, type JointCut } from './sheets/fit.ts';
 export { jointCloseUp } from './pictures/close-up.ts';

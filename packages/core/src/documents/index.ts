@@ -1,7 +1,7 @@
 export * from './paper.ts';
 export * from './sheets.ts';
 export * from './on-page.ts';
-export { escaped as svgText, svgOf } from './svg.ts';
+export { escapeXml, svgOf } from './svg.ts';
 export * from './real.ts';
 export * from './pictures.ts';
 export * from './kit-picture.ts';

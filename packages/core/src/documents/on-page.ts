@@ -37,7 +37,7 @@ const EDGE = '#7a5a24';
 const GREY = '#6c675e';
 
 /** On paper, where nothing may need its colour to be told apart. */
-export const PAPER_LOOK: Readonly<Record<ShapeRole, Look>> = {
+const PAPER_LOOK: Readonly<Record<ShapeRole, Look>> = {
   wall: { fill: '#ece3d2', stroke: WALL, width: 1 },
   'wall-line': { stroke: WALL, width: 2.6 },
   room: { fill: '#fffdf8' },
@@ -78,7 +78,7 @@ const SIZES: Readonly<Record<Lettering | 'plain', { size: number; bold: boolean;
   'on-dark': { size: 8.5, bold: false, colour: '#ffffff' },
 };
 
-export interface Frame {
+interface Frame {
   readonly x: number;
   readonly y: number;
   readonly width: number;

@@ -63,7 +63,7 @@ export function stickLabels(job: JobFile, shop: Shop): WoodLabel[] {
 }
 
 /** One wall of a hang sheet: its pieces in their order, each with what the wall says. */
-export interface HangSheet {
+interface HangSheet {
   readonly room: string;
   readonly place: string;
   readonly lines: readonly { readonly line: HangLine; readonly notes: readonly string[] }[];

@@ -2,12 +2,12 @@ import type { Drawing, ShapeRole, Shape, Vec2 } from '../geometry/index.ts';
 
 /** A drawing in its real size: outlines and letters by layer, for drawing programs. */
 
-export interface RealShape {
+interface RealShape {
   readonly layer: string;
   readonly points: readonly Vec2[];
   readonly closed: boolean;
 }
-export interface RealText {
+interface RealText {
   readonly layer: string;
   readonly at: Vec2;
   readonly text: string;

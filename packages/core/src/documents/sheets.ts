@@ -10,7 +10,7 @@ import { openingTable, wallTable } from '../survey-edits/index.ts';
 /** Lists of a job as tables: one shape for spreadsheets, comma files and paper. */
 
 /** A cell that is a number is one in every format; how it is shown is its column's to say. */
-export type Cell = string | number | undefined;
+type Cell = string | number | undefined;
 
 export interface Column {
   readonly label: string;
@@ -178,5 +178,3 @@ export function cellText(cell: Cell, { as }: Column, unit: Unit): string {
 
 /** What a spreadsheet would run as a formula; a figure with a sign is none. */
 export const FORMULA = /^[=+\-@\t\r].*(?<!^-?[\d\s/.]+)$/s;
-/** How such a text is written so that it is only text, and known again when it is read. */
-export const FORMULA_WRITTEN = /^'(?=[=+\-@\t\r])/;

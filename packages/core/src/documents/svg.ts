@@ -4,7 +4,7 @@ import { onPage, type Ink, type Look } from './on-page.ts';
 /** A drawing as a picture file of its own. */
 
 /** A text as it stands in a picture file. */
-export const escaped = (text: string): string =>
+export const escapeXml = (text: string): string =>
   text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`).replace(/\p{Cc}/gu, ' ');
 const n = (value: number): string => String(Number(value.toFixed(2)));
 
@@ -20,7 +20,7 @@ function written(ink: Ink): string {
     case 'dot':
       return `<circle cx="${n(ink.at.x)}" cy="${n(ink.at.y)}" r="${ink.radius}" ${lookOf(ink.look)}/>`;
     case 'text':
-      return `<text x="${n(ink.at.x)}" y="${n(ink.at.y + ink.size * 0.34)}" font-size="${ink.size}" font-weight="${ink.bold ? 600 : 400}" text-anchor="${ink.anchor}" fill="${ink.colour}"${ink.onLine ? ' stroke="#ffffff" stroke-width="4" paint-order="stroke"' : ''}>${escaped(ink.text)}</text>`;
+      return `<text x="${n(ink.at.x)}" y="${n(ink.at.y + ink.size * 0.34)}" font-size="${ink.size}" font-weight="${ink.bold ? 600 : 400}" text-anchor="${ink.anchor}" fill="${ink.colour}"${ink.onLine ? ' stroke="#ffffff" stroke-width="4" paint-order="stroke"' : ''}>${escapeXml(ink.text)}</text>`;
   }
 }
 
@@ -28,8 +28,8 @@ function written(ink: Ink): string {
 export function svgOf(drawing: Drawing, width: number, height: number, margin = 36): string {
   const ink = onPage(drawing, { x: 0, y: 0, width, height, margin });
   return `<?xml version="1.0" encoding="UTF-8"?>
-<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="'Source Sans 3', sans-serif" role="img" aria-label="${escaped(drawing.title)}">
-<title>${escaped(drawing.title)}</title>
+<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="'Source Sans 3', sans-serif" role="img" aria-label="${escapeXml(drawing.title)}">
+<title>${escapeXml(drawing.title)}</title>
 <rect width="${width}" height="${height}" fill="#ffffff"/>
 ${ink.map(written).join('\n')}
 </svg>

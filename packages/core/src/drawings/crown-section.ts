@@ -5,7 +5,7 @@ import type { BackerFit } from '../joinery/index.ts';
 import { dropOf, projectionOf, springOf } from '../saw/index.ts';
 
 /** How a crown hangs on its wall: what its wall edge lies below the ceiling line, and how the ceiling goes on into the room. */
-export interface CrownPlace {
+interface CrownPlace {
   /** From the wall's ceiling line down to the wall edge, plumb. */
   readonly drop: number;
   /** Degrees that the ceiling climbs away from the wall. */
@@ -13,7 +13,7 @@ export interface CrownPlace {
 }
 
 /** What is above and behind crown: the light gap it leaves, and the strip it is nailed into. */
-export interface CrownBehind {
+interface CrownBehind {
   readonly lightGap: number;
   readonly strip?: BackerFit & { readonly name: string };
 }

@@ -56,7 +56,7 @@ export function section(profile: Profile): readonly Corner[] {
 }
 
 /** The solids of a cut as they lie on the saw, in its axes: the kept part, the blade in its kerf, the waste beyond. */
-export interface CutSolids {
+interface CutSolids {
   readonly kept: readonly Face[];
   readonly blade: readonly Face[];
   readonly waste: readonly Face[];

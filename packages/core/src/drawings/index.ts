@@ -1,5 +1,5 @@
 export * from './crown-section.ts';
-export { cutDrawing, cutSolids, endDrawing, type CutSolids } from './cut-drawing.ts';
+export { cutDrawing, cutSolids, endDrawing } from './cut-drawing.ts';
 export * from './drop-line-drawing.ts';
 export * from './end-solid.ts';
 export * from './opening-drawing.ts';

@@ -52,7 +52,7 @@ function exaggerated(opening: Opening, times: number): Opening {
 }
 
 /** What is free around an opening on its side of the wall: to the corner or the next casing, and to the ceiling. */
-export interface FreeRoom {
+interface FreeRoom {
   readonly left: number | undefined;
   readonly right: number | undefined;
   readonly above: number | undefined;
@@ -101,7 +101,7 @@ export function freeRoomAround(
   };
 }
 
-export interface FrontOptions {
+interface FrontOptions {
   readonly side: SideName;
   /** How many times what is out of true is drawn; 1 is true to scale. */
   readonly times: number;

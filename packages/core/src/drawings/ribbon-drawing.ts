@@ -33,7 +33,7 @@ const { band: BAND, top: TOP, height: HEIGHT } = RIBBON;
 /** Room that an angle's figure takes on the strip. */
 const ANGLE_WIDTH = 40;
 
-export interface RibbonWhat {
+interface RibbonWhat {
   readonly unit: Unit;
   readonly layer: 'measures' | 'pieces';
   readonly pieces: readonly Piece[];

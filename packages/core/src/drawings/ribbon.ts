@@ -76,7 +76,7 @@ export interface RibbonPoint {
   readonly y: number;
 }
 
-export interface RibbonBox {
+interface RibbonBox {
   readonly x: number;
   readonly y: number;
   readonly width: number;

@@ -8,7 +8,7 @@ import { add, fromHeading, scale, type Vec2 } from './vec2.ts';
  */
 
 /** What a part of a drawing shows, so that whoever picks it knows what was picked. */
-export type Ref =
+type Ref =
   | { readonly kind: 'wall'; readonly wall: string }
   /** The corner after a wall. */
   | { readonly kind: 'corner'; readonly wall: string }

@@ -104,7 +104,7 @@ function checkInterruptions(wall: Wall, at: string): Issue[] {
  * Faults inside one wall: openings that do not fit or overlap, readings that no corner can have.
  * @param at JSON pointer of the wall, put in front of every fault
  */
-export function checkWall(wall: Wall, unit: Unit, at: string): Issue[] {
+function checkWall(wall: Wall, unit: Unit, at: string): Issue[] {
   const issues: Issue[] = [];
   if (wall.length > maxLength(unit))
     issues.push({

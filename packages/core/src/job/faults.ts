@@ -45,7 +45,7 @@ const depth = (issues: readonly ZodIssue[]): number =>
   Math.max(0, ...issues.map((inner) => inner.path.length + (inner.code === 'unrecognized_keys' ? 1 : 0)));
 
 /** Every fault that a schema found, as places and plain sentences. */
-export const faultsOf = (error: z.ZodError): Issue[] => error.issues.flatMap(expand);
+const faultsOf = (error: z.ZodError): Issue[] => error.issues.flatMap(expand);
 
 /** Checks a value against a schema and answers with the value or every fault. */
 export function checkShape<S extends z.ZodType>(

@@ -113,7 +113,7 @@ export const rackSchema = z.strictObject({
 const side = z.enum(['inside', 'outside'], 'must be "inside" or "outside"');
 const under180 = z.number().gt(0, 'must be greater than 0').lt(180, 'must be less than 180');
 
-export const readingSchema = z.discriminatedUnion('as', [
+const readingSchema = z.discriminatedUnion('as', [
   z.strictObject({
     as: z.literal('wall-angle'),
     degrees: z.number().gt(0, 'must be greater than 0').lt(360, 'must be less than 360'),
@@ -134,7 +134,7 @@ export const readingSchema = z.discriminatedUnion('as', [
 ]);
 
 /** One of several readings of a corner: as it was taken, how, when, by whom, and as it was written. */
-export const cornerReadingSchema = z.strictObject({
+const cornerReadingSchema = z.strictObject({
   reading: readingSchema,
   method: z.string().max(60).optional(),
   at: z.string().max(60).optional(),
@@ -146,7 +146,7 @@ const jointPinSchema = z.enum(['through-left', 'through-right', 'miter']);
 
 const leanSchema = z.number().gt(-45, 'must be more than -45').lt(45, 'must be less than 45');
 
-export const cornerSchema = z.strictObject({
+const cornerSchema = z.strictObject({
   reading: readingSchema,
   /** All readings that were taken, and which of them is `reading`, counted from 0. */
   readings: z.array(cornerReadingSchema).min(1).max(20, 'at most 20 readings of one corner').optional(),
@@ -208,7 +208,7 @@ export const kitSchema = z.strictObject({
 });
 
 /** The other side of a wall at an opening, handed as seen from there. */
-export const openingSideSchema = z.strictObject({
+const openingSideSchema = z.strictObject({
   casing: id.nullable().optional(),
   kit: kitSchema.optional(),
   reveal: notNegative.optional(),
@@ -278,7 +278,7 @@ export const openingSchema = z.strictObject({
   pocketDepth: notNegative.optional(),
 });
 
-export const interruptionSchema = z.strictObject({
+const interruptionSchema = z.strictObject({
   id,
   at: notNegative,
   width: positive,
@@ -287,7 +287,7 @@ export const interruptionSchema = z.strictObject({
   name: z.string().max(200).optional(),
 });
 
-export const wallSchema = z.strictObject({
+const wallSchema = z.strictObject({
   id,
   length: positive,
   ceilingLength: positive.optional(),
@@ -333,7 +333,7 @@ export const wallSchema = z.strictObject({
 });
 
 /** A line of the ceiling besides its walls: a tray, a soffit, the top of a cabinet. */
-export const ceilingLoopSchema = z.strictObject({
+const ceilingLoopSchema = z.strictObject({
   id,
   name: name.optional(),
   /** Of the ceiling above it. */
@@ -352,7 +352,7 @@ export const ceilingLoopSchema = z.strictObject({
     .max(100, 'must have at most 100 sides'),
 });
 
-export const trimSchema = z.strictObject({
+const trimSchema = z.strictObject({
   id,
   profile: id,
   /** Along the walls, around openings, or along a loop of the ceiling by its id. */
@@ -566,14 +566,11 @@ export const jobFileSchema = z.strictObject({
 
 export type Profile = z.infer<typeof profileSchema>;
 export type Saw = z.infer<typeof sawSchema>;
-export type StockItem = z.infer<typeof stockSchema>;
-export type RackItem = z.infer<typeof rackSchema>;
 export type AngleReading = z.infer<typeof readingSchema>;
 export type Corner = z.infer<typeof cornerSchema>;
 export type JointPin = z.infer<typeof jointPinSchema>;
 export type Opening = z.infer<typeof openingSchema>;
 export type Kit = z.infer<typeof kitSchema>;
-export type OpeningSide = z.infer<typeof openingSideSchema>;
 export type Interruption = z.infer<typeof interruptionSchema>;
 export type Wall = z.infer<typeof wallSchema>;
 export type Trim = z.infer<typeof trimSchema>;

@@ -1,7 +1,7 @@
 import type { Profile } from './schema.ts';
 
 /** What the use of a profile means for everything that is decided about it: one table instead of questions in many places. */
-export interface Traits {
+interface Traits {
   /** Hung in a spring angle between wall and ceiling; has a projection and a drop. */
   readonly sprung: boolean;
   /** Runs along the ceiling: ceiling lengths and ceiling angles count. */

@@ -4,7 +4,7 @@ import { angleAt, halfAngle, isAssumed } from '../survey/index.ts';
 import type { TrimFrame } from './trim-frame.ts';
 
 /** How the two pieces that meet at a corner are joined, before it is decided which of them runs through. */
-export type CornerTechnique = 'cope' | 'butt' | 'miter' | 'bullnose' | 'straight' | 'stop';
+type CornerTechnique = 'cope' | 'butt' | 'miter' | 'bullnose' | 'straight' | 'stop';
 
 /** A corner where both walls carry the trim up to it. */
 export interface CornerJoint {

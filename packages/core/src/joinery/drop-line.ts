@@ -5,7 +5,7 @@ import type { TrimFrame } from './trim-frame.ts';
 import { wallLength } from './segments.ts';
 
 /** A place on a wall where the line of crown's lower edge is marked. */
-export interface DropMark {
+interface DropMark {
   /** From the wall's left corner. */
   readonly at: number;
   /** Height of the ceiling there, above the floor that the heights were read from. */
@@ -18,7 +18,7 @@ export interface DropMark {
 }
 
 /** Where crown hangs along its walls, and what shows above it. */
-export interface DropLine {
+interface DropLine {
   readonly line: 'follow' | 'level';
   readonly walls: readonly { readonly wallIndex: number; readonly marks: readonly DropMark[] }[];
   /** The largest gap above it, and the most it would have to give way to the ceiling. */

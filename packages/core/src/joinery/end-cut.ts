@@ -187,7 +187,7 @@ export interface BareCorner {
  * @returns setback of the near line from the corner; negative runs past it
  * Source: job file format, rule 4. A point x along the wall and d off it lies x·sin A − d·cos A off the other wall.
  */
-export function squareSetback(
+function squareSetback(
   { angle, surface }: BareCorner,
   { standoff, depth }: Pick<TrimFrame, 'standoff' | 'depth'>,
 ): number {

@@ -28,7 +28,7 @@ function wallAxes(turn: number, lean: number): WallAxes {
 }
 
 /** What a leaning end is beside a plumb one. */
-export interface LeaningEnd {
+interface LeaningEnd {
   /** Outward normal of the cut in the piece's own axes [u, z, n]. */
   readonly plane: Vec3;
   /** Signed end angle across the thickness. */

@@ -21,7 +21,7 @@ export interface JoinedSegment {
 }
 
 /** A corner with the two segments that meet there. */
-export interface MetCorner {
+interface MetCorner {
   readonly joint: CornerJoint;
   readonly left: number;
   readonly right: number;

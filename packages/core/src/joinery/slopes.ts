@@ -12,7 +12,7 @@ import { rakeDirect, rakeMismatch } from '../trade/index.ts';
  */
 
 /** How a level wall and a climbing one meet. */
-export interface RakeCorner {
+interface RakeCorner {
   /** The corner after this wall. */
   readonly wallIndex: number;
   /** Whether the level wall is where the ceiling is low or high. */

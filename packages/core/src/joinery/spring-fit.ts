@@ -6,7 +6,7 @@ import type { JoinedSegment } from './runs.ts';
  * @example springAllowance({ springFit: [{ from: 96, add: 1 / 32 }] }, 100) // 1/32
  * Source: joinery rules, section 5.
  */
-export function springAllowance(rules: Pick<HouseRules, 'springFit'>, near: number): number {
+function springAllowance(rules: Pick<HouseRules, 'springFit'>, near: number): number {
   const steps = rules.springFit.filter((step) => near >= step.from).sort((a, b) => b.from - a.from);
   return steps[0]?.add ?? 0;
 }

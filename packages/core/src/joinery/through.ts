@@ -12,11 +12,11 @@ export interface ChainWall {
 }
 
 /** Two walls that meet at a corner where one piece runs through; `pin` is a choice made by hand. */
-export interface ChainCorner {
+interface ChainCorner {
   readonly pin: Through | undefined;
 }
 
-export interface ThroughChoice {
+interface ThroughChoice {
   readonly through: readonly Through[];
   /** The pins alone make every piece wait for its neighbour: nothing could be hung first. */
   readonly circle: boolean;

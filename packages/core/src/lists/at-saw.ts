@@ -36,7 +36,7 @@ function blankSteps(job: Job, shop: Shop, work: Work, stick: WorkStick, piece: S
 }
 
 /** The cuts of a stick that are still to be made, in order. */
-export function stepsLeft(job: Job, shop: Shop, work: Work, stick: WorkStick): CutStep[] {
+function stepsLeft(job: Job, shop: Shop, work: Work, stick: WorkStick): CutStep[] {
   const pieces = byTag(shop);
   const blanks = stick.todo.flatMap((tag) => {
     const piece = pieces.get(tag)!;
@@ -85,7 +85,7 @@ function taskAt(job: Job, shop: Shop, work: Work, stick: WorkStick): SawTask | u
 }
 
 /** The next letter that stands on no stick of the job. */
-export function nextLetter(shop: Pick<Shop, 'sticks'>): string {
+function nextLetter(shop: Pick<Shop, 'sticks'>): string {
   const taken = new Set(shop.sticks.map((stick) => stick.letter));
   for (let n = 0; ; n++) if (!taken.has(letters(n))) return letters(n);
 }

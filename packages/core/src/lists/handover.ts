@@ -6,7 +6,7 @@ import { partWords } from '../messages/index.ts';
 import { openingNameOf, placeOf } from './cut-list.ts';
 
 /** What is left with the house when the crew goes: what comes off, what was spliced where, what it is made of, what is left. */
-export interface Handover {
+interface Handover {
   /** Held by screws, so that it can be taken off: the way to a door that slides in the wall, or to one that is lifted out. */
   readonly comesOff: readonly string[];
   readonly splices: readonly string[];

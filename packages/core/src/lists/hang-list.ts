@@ -76,7 +76,7 @@ export function hangNotes(job: JobFile, plan: Piece): string[] {
 }
 
 /** A joint that was found open, and what its corner really is. */
-export interface CornerReport {
+interface CornerReport {
   readonly tag: string;
   readonly end: 'left' | 'right';
   readonly where: 'front' | 'back';

@@ -1,7 +1,7 @@
 import type { Piece } from '../plan/index.ts';
 
 /** What is measured where a piece waits for its measure, and what it makes of the piece. */
-export interface HeldMeasure {
+interface HeldMeasure {
   /** What to do before and how to hold the tape, as a sentence. */
   readonly how: string;
   /** From where to where, short. */

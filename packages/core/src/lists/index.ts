@@ -7,6 +7,6 @@ export * from './cut-steps.ts';
 export * from './glue-up.ts';
 export * from './handover.ts';
 export * from './hang-list.ts';
-export { heldMeasure, type HeldMeasure } from './held-measure.ts';
+export { heldMeasure } from './held-measure.ts';
 export * from './plan-number.ts';
 export * from './waiting.ts';

@@ -2,7 +2,7 @@ import { eachOnce, withoutUndone, type LogEvent } from '../workshop/index.ts';
 
 /** What has to rest before somebody goes on with it: a short list with when, no clock to watch. */
 
-export interface Rest {
+interface Rest {
   readonly key: string;
   readonly what: string;
   readonly minutes: number;
@@ -18,7 +18,7 @@ export const RESTS: readonly Rest[] = [
   { key: 'paint', what: 'paint, until the next coat', minutes: 240 },
 ];
 
-export interface Waiting {
+interface Waiting {
   /** The event that says so: taking it back ends it. */
   readonly event: string;
   readonly what: string;

@@ -1,13 +1,13 @@
 import type { Unit } from './unit.ts';
 
 /** How fine lengths are shown: parts of an inch, or of a millimetre. Stored lengths are never rounded. */
-export interface Precision {
+interface Precision {
   /** 16 or 32: the finest mark on the crew's tape. */
   readonly inchParts: 16 | 32;
 }
 
 /** A length taken apart for showing: whole inches, a reduced fraction, and whether the true figure is a hair more or less. */
-export interface FractionParts {
+interface FractionParts {
   readonly whole: number;
   readonly num: number;
   readonly den: number;

@@ -50,7 +50,7 @@ export const coinOf = (currency: string | undefined): Coin => ({
 });
 
 /** Whether an amount is a whole number of smallest units. */
-export const isExact = (amount: number, { digits }: Coin): boolean =>
+const isExact = (amount: number, { digits }: Coin): boolean =>
   Math.abs(amount * 10 ** digits - Math.round(amount * 10 ** digits)) < 1e-6;
 
 /** A currency with as many places as the amounts of a file need, where they are finer than its coins. */

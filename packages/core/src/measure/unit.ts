@@ -1,7 +1,7 @@
 /** The two systems a job can be kept in. A job's numbers are decimals in its unit. */
 export type Unit = 'in' | 'mm';
 
-export const MM_PER_INCH = 25.4;
+const MM_PER_INCH = 25.4;
 
 /**
  * Changes a length from one unit to another.

@@ -3,7 +3,7 @@
 import { tradeTerms, type Vocabulary } from './terms.ts';
 import type { WarningCode } from './warnings.ts';
 
-export interface WatchAdvice {
+interface WatchAdvice {
   readonly why: string;
   readonly what: string;
 }

@@ -3,7 +3,7 @@ import type { Opening } from '../job/index.ts';
 import type { TrimmedSide } from './parts.ts';
 
 /** What closes a miter that stayed open: which point of the head is taken down, by how much, and what angle that is. */
-export interface Shave {
+interface Shave {
   readonly corner: 'left' | 'right';
   /** Where it stays open. */
   readonly open: 'inner' | 'outer';

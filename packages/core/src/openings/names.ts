@@ -1,10 +1,10 @@
 import type { Opening, Room } from '../job/index.ts';
 
 /** D for what one walks through, W for windows. */
-export const letterOf = (kind: Opening['kind']): 'D' | 'W' => (kind === 'window' ? 'W' : 'D');
+const letterOf = (kind: Opening['kind']): 'D' | 'W' => (kind === 'window' ? 'W' : 'D');
 
 /** Where an opening is: names are unique in a job, ids only on their wall. */
-export interface OpeningPlace {
+interface OpeningPlace {
   readonly room: string;
   readonly wall: string;
   readonly opening: string;

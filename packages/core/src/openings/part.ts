@@ -19,7 +19,7 @@ export type PartRole =
 export type PartPlace = 'left' | 'right' | 'head' | 'sill';
 
 /** One end of a part. */
-export interface PartEnd {
+interface PartEnd {
   readonly joint: 'square' | 'miter' | 'butt' | 'return';
   /** Signed: positive where the near line, which is the inner edge, is the long one. */
   readonly angle: number;

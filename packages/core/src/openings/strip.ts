@@ -38,7 +38,7 @@ export interface Strip {
   readonly outerRight: Vec2;
 }
 
-export interface StripFigures {
+interface StripFigures {
   /** Along the inner edge. */
   readonly near: number;
   /** Signed end angles: positive where the inner edge is the long one. */

@@ -1,7 +1,7 @@
 import { atanDeg, bendPieceKey, cosDeg, tanDeg, testPieceKey, type PieceKey } from '../base/index.ts';
 import { loopOf, type Wall } from '../job/index.ts';
 import { formatWithUnit, type Unit } from '../measure/index.ts';
-import { bendPlane, crownOrder, placeOfSegment, type TrimFrame } from '../joinery/index.ts';
+import { bendPlane, crownOrder, placeOfSegment, type Rake, type TrimFrame } from '../joinery/index.ts';
 import { dropOf } from '../saw/index.ts';
 import { cutEnd, type PieceDraft, type DraftEnd } from './draft.ts';
 import type { RunLayout } from './layout.ts';
@@ -45,7 +45,7 @@ export const backerReason = ({ substrate }: Pick<Wall, 'substrate'>, unit: Unit)
 ];
 
 /** The climb of a segment's wall, where crown follows a slope there. */
-export const rakeOf = ({ frame, segments }: RunLayout['run'], segment: number) =>
+export const rakeOf = ({ frame, segments }: RunLayout['run'], segment: number): Rake | undefined =>
   frame.slopes?.rakes.get(segments[segment]!.segment.wallIndex);
 
 /** Keys of what hangs on a climbing wall, left to right: a turn piece where it meets level crown, the long piece between. */

@@ -100,7 +100,7 @@ const longestUnlimited = (lengths: readonly LengthForSale[]): number =>
   (lengths.find((one) => one.count === Infinity) ?? lengths[0])?.length ?? Infinity;
 
 /** Trims in the order they go up: what stands on another trim comes after it. */
-export function inStandingOrder(trims: readonly Trim[]): Trim[] {
+function inStandingOrder(trims: readonly Trim[]): Trim[] {
   const height = (trim: Trim): number => {
     const under = trims.find((one) => one.id === trim.standsOn);
     return under ? height(under) + 1 : 0;

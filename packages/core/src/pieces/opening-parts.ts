@@ -10,7 +10,7 @@ export interface PlacedOpening {
 }
 
 /** Parts of an opening in a room without any trim around openings belong to this. */
-export const NO_TRIM = 'openings';
+const NO_TRIM = 'openings';
 
 const covers = (trim: Trim, wall: string): boolean =>
   trim.on === 'openings' && (!trim.walls || trim.walls.includes(wall));

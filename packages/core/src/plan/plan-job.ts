@@ -12,7 +12,7 @@ import { solveProfiles } from './solve/solve-profiles.ts';
 import { slopedWarning, warningsOf } from './warnings/warnings.ts';
 
 /** Room outlines that close or do not, for the closed rooms of a job. */
-export const closuresOf = (job: JobFile): Closure[] => job.rooms.flatMap((room) => closeRoom(room) ?? []);
+const closuresOf = (job: JobFile): Closure[] => job.rooms.flatMap((room) => closeRoom(room) ?? []);
 
 /** Pieces and watch-outs without a cut plan: joints and near lines are final, splices are the quick choice. */
 export interface QuickPlan {

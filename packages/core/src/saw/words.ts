@@ -6,7 +6,7 @@ import type { Seat, TableSide } from './seat.ts';
 /** What the card, the list and the print say of a seating: directions are part of every figure, edges are named to fit the trim. */
 
 /** Names of a trim's long edges: as it hangs, top and bottom; and of the line its lengths run along, and the one across. */
-export interface EdgeNames {
+interface EdgeNames {
   readonly top: string;
   readonly bottom: string;
   readonly near: string;
@@ -42,7 +42,7 @@ export function seatWords(seat: Seat, profile: Pick<Profile, 'use'>): string {
 }
 
 /** What is set on the saw, in parts that change one by one. */
-export interface SetWords {
+interface SetWords {
   /** "swing right 45°", or "square". */
   readonly miter: string;
   /** "top of the blade leans left 33.75°"; undefined with the blade upright. */
@@ -67,7 +67,7 @@ const sided = (side: TableSide, dial: number): string => {
   return `${shown} ${figure}`;
 };
 
-export function setWords({ swing, dial, tilt, dialBevel, block, keep }: SawSetting): SetWords {
+function setWords({ swing, dial, tilt, dialBevel, block, keep }: SawSetting): SetWords {
   // A scale with an error of its own at square is set to that error; a plain saw just stands square.
   const square = Math.abs(dial) < 0.005 ? 'square' : `square, which this saw shows as ${formatAngle(dial)}`;
   return {

@@ -21,7 +21,7 @@ const hasIds = (value: Json): value is readonly (Fields & { readonly id: string 
   value.length > 0 &&
   value.every((one) => isFields(one) && typeof one['id'] === 'string');
 
-export interface MergeConflict {
+interface MergeConflict {
   /** Where, by ids: `/walls/w3/length`. */
   readonly at: string;
   readonly mine: Json;

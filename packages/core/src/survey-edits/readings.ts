@@ -34,7 +34,7 @@ export function proposedReading(
   return best.some((one) => sameValue(one.value, inUse)) ? undefined : best.at(-1);
 }
 
-export interface Spread {
+interface Spread {
   readonly count: number;
   /** Largest less smallest, degrees or length. */
   readonly spread: number;

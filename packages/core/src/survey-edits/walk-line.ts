@@ -19,7 +19,7 @@ export type WalkEntry =
   | { readonly kind: 'built-in'; readonly item: Omit<Interruption, 'id'> }
   | { readonly kind: 'point'; readonly point: NonNullable<Wall['points']>[number] };
 
-export interface WalkLetter {
+interface WalkLetter {
   readonly letter: string;
   readonly what: string;
   readonly figures: string;

@@ -11,7 +11,7 @@ import { parseWalkLine } from './walk-line.ts';
  * (`d32, 36, 80; w12, 40, 82, 30`).
  */
 
-export const WALL_COLUMNS = ['room', 'length', 'corner', 'openings'] as const;
+const WALL_COLUMNS = ['room', 'length', 'corner', 'openings'] as const;
 
 export interface TableRoom {
   readonly name: string;

@@ -5,7 +5,7 @@ import { toMeasure } from './to-measure.ts';
 
 /** Where a job stands, in a sentence, and the one thing to do next. */
 
-export interface WorkStatus {
+interface WorkStatus {
   readonly says: string;
   readonly next: {
     readonly stage: 'walk' | 'joints' | 'saw' | 'hang' | 'rooms';

@@ -3,7 +3,7 @@ import type { Room } from '../job/index.ts';
 import { wallAngle } from './corner-angle.ts';
 
 /** One wall laid on the plan: its left corner, its right corner, its direction and the direction out of it into the room. */
-export interface WallLine {
+interface WallLine {
   readonly start: Vec2;
   readonly end: Vec2;
   /** Degrees, counter-clockwise from +x; the first wall has heading 0. */

@@ -68,7 +68,7 @@ export function comparable(a: PlanFile, b: PlanFile): boolean {
 }
 
 /** Money and waste of one group of sticks, for a chart. */
-export interface StockShare {
+interface StockShare {
   readonly profile: string;
   /** Set when grouped by stock length. */
   readonly length: number | undefined;

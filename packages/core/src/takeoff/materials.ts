@@ -18,7 +18,7 @@ export const usualMaterialRules = (unit: JobFile['unit']): MaterialRules => ({
   nailSpacing: unit === 'in' ? 16 : 400,
 });
 
-export interface MaterialLine {
+interface MaterialLine {
   readonly what: string;
   readonly amount: number;
   readonly unit: 'nails' | 'ml' | 'l';

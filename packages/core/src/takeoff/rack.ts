@@ -6,7 +6,7 @@ import type { PlanFile } from '../plan/index.ts';
 /** What the rack of a crew holds and what a plan leaves for it. */
 
 /** What makes two profiles of different jobs the same trim; by its name it is the same profile. */
-export interface TrimKind {
+interface TrimKind {
   readonly use: Profile['use'];
   readonly width: number;
   readonly thickness: number;
@@ -41,7 +41,7 @@ export const isSameProfile = (
 const plainName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
 
 /** What is left of a stick when its pieces are cut. */
-export interface Leaving {
+interface Leaving {
   readonly stick: StickRef;
   readonly profile: string;
   readonly length: number;

@@ -4,7 +4,7 @@ import type { JobFile } from '../job/index.ts';
 import type { PlanFile } from '../plan/index.ts';
 
 /** What the usual guess would have bought: all lengths added up, a percentage on top, divided by one stick length. */
-export interface ThumbLine {
+interface ThumbLine {
   readonly profile: string;
   /** Length of the pieces, without anything on top. */
   readonly need: number;
@@ -15,7 +15,7 @@ export interface ThumbLine {
   readonly cost: number;
 }
 
-export interface ThumbOrder {
+interface ThumbOrder {
   readonly lines: readonly ThumbLine[];
   readonly sticks: number;
   readonly cost: number;

@@ -33,7 +33,7 @@ export interface PurchaseJob {
   readonly file: JobFile;
 }
 
-export interface SharedPurchaseOptions {
+interface SharedPurchaseOptions {
   readonly solver: LinearSolver | undefined;
   /** Seconds of optimising for each profile, together and job by job, at most. */
   readonly seconds: number;
@@ -43,7 +43,7 @@ export interface SharedPurchaseOptions {
 }
 
 /** A piece on a stick that several jobs may share. */
-export interface SharedPiece {
+interface SharedPiece {
   readonly job: string;
   readonly room: string;
   readonly label: string;

@@ -121,7 +121,7 @@ export function buttCasing(W: number, HL: number, HR: number, r: number, c: numb
   };
 }
 
-export interface StoolInput {
+interface StoolInput {
   readonly W: number;
   readonly r: number;
   readonly c: number;

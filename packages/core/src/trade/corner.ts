@@ -1,9 +1,9 @@
 import { acosDeg, asinDeg, atanDeg, cosDeg, sinDeg } from '../base/index.ts';
 
-export type CornerSide = 'inside' | 'outside';
+type CornerSide = 'inside' | 'outside';
 
 /** All readings of one corner, so that a figure on the wrong scale is seen at once. Degrees. */
-export interface CornerReadings {
+interface CornerReadings {
   /** A, swept through the room from face to face, 0–360. */
   readonly wallAngle: number;
   /** P, the angle between the faces, at most 180. */

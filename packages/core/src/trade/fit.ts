@@ -5,7 +5,7 @@ import { atanDeg, cosDeg, cotDeg, NOISE, sinDeg, tanDeg } from '../base/index.ts
 /** Degrees below which two cuts count as meeting exactly. */
 const MEETS = 1e-9;
 
-export interface JointFit {
+interface JointFit {
   /** m1 + m2 − (180 − A): positive leaves the face open, negative the back. */
   readonly gapAngle: number;
   readonly touch: 'back' | 'face' | 'both' | 'faceOnCut';
@@ -70,7 +70,7 @@ export function bevelShift(
 }
 
 /** How an end that meets the face of a through piece fits: which edge lands first, and what stays open at each. */
-export interface FaceFit {
+interface FaceFit {
   readonly touch: 'face' | 'back' | 'both';
   /** What one looks into, square to the through piece's face. */
   readonly faceGap: number;

@@ -79,7 +79,7 @@ export function flatPiece(
 }
 
 /** What coping a piece of thickness t over a mate needs to know. Source: geometry notes, section 2 "Cope". */
-export interface CopeFigures {
+interface CopeFigures {
   /** Miter that reveals the line to saw along, long point at the full wall length. */
   readonly revealMiter: number;
   readonly revealLongSetback: number;
@@ -178,7 +178,7 @@ export function leaningMiter(
   };
 }
 
-export type FlatSetup = 'stand' | 'standUpsideDown' | 'flatTopToFence' | 'flatBottomToFence';
+type FlatSetup = 'stand' | 'standUpsideDown' | 'flatTopToFence' | 'flatBottomToFence';
 
 /**
  * Saw setting of a base miter in any seating. Signs: miter positive with the handle to the operator's right, bevel

@@ -11,7 +11,7 @@ export function smallestWedge(wanted: number, max: number): { minWedge: number; 
   return { minWedge, setting: wanted - minWedge };
 }
 
-export interface SawCaps {
+interface SawCaps {
   readonly miterMax: number;
   readonly bevelMax: number;
   readonly standHeight: number;

@@ -3,7 +3,7 @@ import { dot, inwardNormal, length, scale, subtract, type Vec2 } from '../geomet
 
 /** Which way a scarf should lap for a viewer. Source: geometry notes, section 12. */
 
-export type Lap = 'leftOver' | 'rightOver' | 'either';
+type Lap = 'leftOver' | 'rightOver' | 'either';
 
 /** The lapping piece is the one nearer the viewer: its feather points away. */
 export const lapFor = (joint: number, viewerAlong: number): Lap =>

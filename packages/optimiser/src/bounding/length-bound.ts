@@ -6,7 +6,7 @@ import { costOfKeptSticks } from '../model/stick-variants.ts';
  * least gap on either side, a stick offers its length less what its ends lose at least, so that whatever the order the
  * items of a stick never exceed its room.
  */
-export interface Weights {
+interface Weights {
   /** For each item. */
   readonly size: Float64Array;
   /** What a stick used in a way offers. */

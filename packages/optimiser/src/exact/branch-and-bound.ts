@@ -112,7 +112,7 @@ export function sticksAvailable(model: CutModel, plain: number): number[] {
   );
 }
 
-export interface BranchLimits {
+interface BranchLimits {
   /** Steps before it is given up. Counted, not timed: the same on every machine. */
   readonly steps: number;
   /** Whether of plans of one cost that with the fewest sticks is looked for: proving it takes longer. */

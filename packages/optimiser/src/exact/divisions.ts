@@ -40,7 +40,7 @@ export const longestFirst =
     model.items[b]!.length - model.items[a]!.length || a - b;
 
 /** A way to make one wall. */
-export interface WallDivision {
+interface WallDivision {
   readonly path: readonly number[];
   /** The longest first. */
   readonly parts: readonly number[];

@@ -85,7 +85,7 @@ function needs(model: CutModel, items: readonly number[], sequencer: Sequencer):
 }
 
 /** The ways in which one limited stick may be used, the cheapest first. */
-export interface LimitedStick {
+interface LimitedStick {
   readonly key: string;
   readonly ways: readonly number[];
 }
@@ -161,7 +161,7 @@ function isJust(items: readonly number[], set: number, just: readonly number[]):
   return own.length === just.length && own.sort((a, b) => a - b).every((item, k) => item === just[k]);
 }
 
-export interface Assignment {
+interface Assignment {
   readonly cost: number;
   readonly patterns: Pattern[];
 }

@@ -24,7 +24,7 @@ const SLOW_ROUNDS = 4;
 const DIVES = 2;
 
 /** Whether so many sizes come from the places of splices that the programme of all of them would never be solved. */
-export const hasManySpliceParts = (model: CutModel): boolean =>
+const hasManySpliceParts = (model: CutModel): boolean =>
   model.items.length > WIDE && model.walls.some((net) => net.arcs.length > 1);
 
 /** Goes on with a relaxation to sizes until a share of the time is over; the search takes its bound. */

@@ -24,7 +24,7 @@ export interface NarrowedModel {
 }
 
 /** Parts of walls to keep, by wall. */
-export type KeptArcs = readonly ReadonlySet<number>[];
+type KeptArcs = readonly ReadonlySet<number>[];
 
 /** The parts that some plans use. */
 export const arcsUsedBy = (model: CutModel, plans: readonly Paths[]): Set<number>[] =>

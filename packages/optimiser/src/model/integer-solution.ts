@@ -88,7 +88,7 @@ function settleWays(model: CutModel, patterns: readonly Pattern[]): readonly Pat
 }
 
 /** What stick patterns count, cents. */
-export const stickCost = (model: CutModel, patterns: readonly Pattern[]): number =>
+const stickCost = (model: CutModel, patterns: readonly Pattern[]): number =>
   patterns.reduce((sum, pattern) => sum + model.sticks[pattern.group]!.price, 0);
 
 /** Cents of the splices in the chosen paths. */

@@ -16,7 +16,7 @@ export interface StickKind {
 }
 
 /** The left end of a stick that has been opened: where its near line begins, and the slant that the last cut left there. */
-export interface OpenedEnd {
+interface OpenedEnd {
   /** From the whole stick's left end to the near line's beginning, units. */
   readonly from: number;
   /** Signed like the left end of a blank: positive means the near line reaches further left. */
@@ -41,7 +41,7 @@ export interface Blank {
 }
 
 /** Where a spliced stretch may be divided: near-line position from its left end, and which piece lies over there. */
-export interface SplicePoint {
+interface SplicePoint {
   readonly at: number;
   readonly leftOver: boolean;
 }
@@ -100,7 +100,7 @@ export interface KeptPlan {
  * What is carried to the saw together, in order. What goes earlier lies further left on its stick; a stick that stays open
  * from one trip to the next counts `weight` cents.
  */
-export interface Trips {
+interface Trips {
   /** Ids of blanks and walls; what is not named goes with the last trip. */
   readonly order: readonly (readonly string[])[];
   readonly weight: number;

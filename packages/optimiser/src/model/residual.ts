@@ -3,7 +3,7 @@ import type { Pattern } from './integer-solution.ts';
 import { StockLedger } from './stock-ledger.ts';
 
 /** A smaller problem inside a larger one, and how its patterns are read in the larger. */
-export interface Residual {
+interface Residual {
   readonly model: CutModel;
   /** Its item for an item of the whole; it has only those that it needs. */
   readonly place: ReadonlyMap<number, number>;

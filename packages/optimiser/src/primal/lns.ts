@@ -94,7 +94,7 @@ function pickSticks(
   return chosen;
 }
 
-export interface LnsOptions {
+interface LnsOptions {
   readonly random: () => number;
   readonly stop: () => boolean;
   readonly seconds: () => number;

@@ -29,7 +29,7 @@ const priceOf = (model: CutModel, group: number): number => {
  * @param stop asked before each stick
  * @returns undefined when limited stock runs out, or the time
  */
-export function fillByValue(
+function fillByValue(
   model: CutModel,
   knapsack: Knapsack,
   demand: readonly number[],

@@ -5,7 +5,7 @@ import { usedLength, listOf, type Pattern } from '../model/integer-solution.ts';
 import type { CutProblem, CutStick, StickKind } from '../model/problem.ts';
 
 /** What is asked about a plan: whether what is bought suffices although pieces are spoilt. */
-export interface MiscutQuestion {
+interface MiscutQuestion {
   /** Share of pieces that are spoilt when they are cut, 0 to 1. */
   readonly rate: number;
   /** How often the cutting is played through. */
@@ -17,7 +17,7 @@ export interface MiscutQuestion {
   readonly stop?: (done: number) => boolean;
 }
 
-export interface SecondTripRisk {
+interface SecondTripRisk {
   readonly runs: number;
   /** Share of the runs in which what was bought did not suffice. */
   readonly risk: number;

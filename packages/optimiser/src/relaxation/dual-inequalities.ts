@@ -2,7 +2,7 @@ import type { CutModel } from '../model/build-model.ts';
 import { listOf, toPattern, type Pattern } from '../model/integer-solution.ts';
 
 /** A larger item that may always be cut where a smaller one is wanted. */
-export interface DualInequality {
+interface DualInequality {
   readonly larger: number;
   readonly smaller: number;
 }

@@ -50,7 +50,7 @@ export interface PricingResult {
   readonly bound: number;
 }
 
-export interface PriceOptions {
+interface PriceOptions {
   readonly stop: () => boolean;
   readonly seconds: () => number;
   /** Most of each item in a new pattern; by default its demand. */

@@ -13,7 +13,7 @@ const EARLIER = 0.3;
  * The primal search alone: from the patterns and the plan of the other, a step at first, then as many as it is asked for.
  * @returns (each time) where it stands; ends where it is proven, time is over, or nothing can be begun
  */
-export function* primalSearch(
+function* primalSearch(
   { problem, patterns, standing, seconds }: InitialState,
   solver: LinearSolver,
   clock: () => number,

@@ -2,7 +2,7 @@ import { fromJson } from './columns.ts';
 import type { Db } from './pool.ts';
 
 /** Changes that were applied, by the id their sender gave them. */
-export interface Command {
+interface Command {
   readonly id: string;
   readonly route: string;
   readonly device: string;

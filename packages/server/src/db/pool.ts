@@ -18,7 +18,7 @@ const REST = 2_000;
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** What is known of a transaction before it is begun. */
-export interface TransactionOptions {
+interface TransactionOptions {
   /** What it is about: the same goes to the same node. */
   readonly about?: string | undefined;
   /** It finds out by itself whether it was kept before: begun anew after an unknown outcome it changes nothing twice. */

@@ -17,7 +17,7 @@ import { fromJson } from './columns.ts';
  * Changes of what is kept that SQL alone cannot make. They stand in the same row of numbers as the files, run once, and can
  * run again after a crash: each job is one transaction, and one that was done is skipped.
  */
-export interface Upgrade {
+interface Upgrade {
   readonly number: number;
   readonly name: string;
   readonly run: (connection: PoolConnection) => Promise<void>;

@@ -10,7 +10,7 @@ import {
   sawSheet,
   stickPictures,
   svgOf,
-  svgText,
+  escapeXml,
   templatePictures,
   wallsSheet,
   type JobFile,
@@ -23,7 +23,7 @@ import type { PaperSize, PaperPart } from './pdf.ts';
 
 /** Every document of a job and every format it is written in: the one table of it. Writers are loaded when they are wanted. */
 
-export interface Source {
+interface Source {
   readonly job: JobFile;
   /** What needs a plan is not written without. */
   readonly plan?: PlanFile | undefined;
@@ -141,14 +141,14 @@ function svgFile(pictures: readonly Picture[]): string {
   const groups = pictures.map(({ name, drawing, ratio }) => {
     const height = WIDTH * ratio;
     const inner = svgOf(drawing, WIDTH, height, ratio < 0.2 ? 4 : 40).replace(/^<\?xml[^>]*>\s*/, '');
-    const group = `<text x="4" y="${top + 16}" font-size="14" font-weight="600">${svgText(name)}</text><g transform="translate(0 ${top + 22})">${inner}</g>`;
+    const group = `<text x="4" y="${top + 16}" font-size="14" font-weight="600">${escapeXml(name)}</text><g transform="translate(0 ${top + 22})">${inner}</g>`;
     top += height + 40;
     return group;
   });
   return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${top}" viewBox="0 0 ${WIDTH} ${top}" font-family="'Source Sans 3', sans-serif">\n<rect width="${WIDTH}" height="${top}" fill="#ffffff"/>\n${groups.join('\n')}\n</svg>\n`;
 }
 
-export interface Written {
+interface Written {
   readonly type: string;
   readonly content: Buffer;
 }

@@ -1,8 +1,8 @@
 import { readFileSync, statSync } from 'node:fs';
 import { MAX_FILE_BYTES, readJson } from '@long-miter/core';
-import { refuse } from './faults.ts';
+import { endRefused } from './faults.ts';
 
-export interface CommandLine {
+interface CommandLine {
   readonly file: string;
   /** Seconds for everything; undefined: not said. */
   readonly seconds: number | undefined;
@@ -11,7 +11,7 @@ export interface CommandLine {
 }
 
 /** What a command takes besides its file: names of options, each with what stands for its value in the help. */
-export type Options = Readonly<Record<string, string>>;
+type Options = Readonly<Record<string, string>>;
 
 export const usageOf = (command: string, takes: Options): string =>
   `npm run --silent ${command} -- FILE.json [--seconds N]${Object.entries(takes)
@@ -29,16 +29,16 @@ export function readCommandLine(command: string, args: readonly string[], takes:
     if (arg === '--seconds') {
       seconds = Number(args[++i]);
       if (!(seconds > 0 && seconds <= 3600))
-        refuse([{ at: '--seconds', text: 'must be a number of seconds above 0 and at most 3600' }]);
+        endRefused([{ at: '--seconds', text: 'must be a number of seconds above 0 and at most 3600' }]);
     } else if (arg.startsWith('--') && arg.slice(2) in takes) {
       const value = args[++i];
-      if (value === undefined) refuse([{ at: arg, text: `needs ${takes[arg.slice(2)]!}. ${usage}` }]);
+      if (value === undefined) endRefused([{ at: arg, text: `needs ${takes[arg.slice(2)]!}. ${usage}` }]);
       options[arg.slice(2)] = value;
-    } else if (arg.startsWith('--')) refuse([{ at: arg, text: `is not an option. ${usage}` }]);
+    } else if (arg.startsWith('--')) endRefused([{ at: arg, text: `is not an option. ${usage}` }]);
     else files.push(arg);
   }
   const [file, ...more] = files;
-  if (file === undefined || more.length > 0) refuse([{ at: command, text: usage }]);
+  if (file === undefined || more.length > 0) endRefused([{ at: command, text: usage }]);
   return { file, seconds, options };
 }
 
@@ -47,7 +47,7 @@ export function readInput(file: string, most = MAX_FILE_BYTES): unknown {
   let text = '';
   try {
     if (file !== '-' && statSync(file).size > most) {
-      refuse([
+      endRefused([
         {
           at: '',
           text: `the file has ${(statSync(file).size / 1e6).toFixed(1)} MB; at most ${most / 1e6} MB are read`,
@@ -57,7 +57,7 @@ export function readInput(file: string, most = MAX_FILE_BYTES): unknown {
     text = readFileSync(file === '-' ? 0 : file, 'utf8');
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
-    refuse([
+    endRefused([
       {
         at: '',
         text:
@@ -70,5 +70,5 @@ export function readInput(file: string, most = MAX_FILE_BYTES): unknown {
     ]);
   }
   const json = readJson(text.replace(/^\uFEFF/, ''), most);
-  return json.ok ? json.value : refuse(json.issues);
+  return json.ok ? json.value : endRefused(json.issues);
 }

@@ -13,7 +13,7 @@ import {
 } from '@long-miter/core';
 import { writeCutSolution } from '@long-miter/optimiser';
 import { DOCUMENTS, writeDocument } from '../formats/documents.ts';
-import { refuse } from './faults.ts';
+import { endRefused } from './faults.ts';
 import { cutInThread, planInThread, shopInThread, work } from './worker-tasks.ts';
 import { readCommandLine, readInput, usageOf } from './input.ts';
 
@@ -53,17 +53,17 @@ async function plan(args: readonly string[]): Promise<void> {
   const format = options['format'] ?? (out === undefined ? 'json' : extname(out).slice(1).toLowerCase());
   const document = `${options['what'] ?? USUAL[format] ?? ''}.${format}`;
   if (format !== 'json' && !DOCUMENTS.includes(document))
-    refuse([
+    endRefused([
       { at: '--what', text: `there is no ${document}; there are plan as json, and ${DOCUMENTS.join(', ')}` },
     ]);
   if (paper !== undefined && paper !== 'letter' && paper !== 'a4')
-    refuse([{ at: '--paper', text: 'must be letter or a4' }]);
+    endRefused([{ at: '--paper', text: 'must be letter or a4' }]);
   const job = checkJobFile(readInput(file));
-  if (!job.ok) refuse(job.issues);
+  if (!job.ok) endRefused(job.issues);
   if (room !== undefined && !job.value.rooms.some((one) => one.id === room))
-    refuse([{ at: '--room', text: `there is no room "${room}" in it` }]);
+    endRefused([{ at: '--room', text: `there is no room "${room}" in it` }]);
   const planned = await planInThread(job.value, seconds, format !== 'json');
-  if (!planned.ok) refuse(planned.issues);
+  if (!planned.ok) endRefused(planned.issues);
   if (format === 'json') {
     const text = `${JSON.stringify(planned.value, null, 1)}\n`;
     return void (out === undefined ? process.stdout.write(text) : writeOut(out, text));
@@ -82,7 +82,7 @@ function writeOut(file: string, content: string | Buffer): void {
   try {
     writeFileSync(file, content);
   } catch (error) {
-    refuse([
+    endRefused([
       {
         at: '--out',
         text: `"${file}" cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'})`,
@@ -94,9 +94,9 @@ function writeOut(file: string, content: string | Buffer): void {
 async function cut(args: readonly string[]): Promise<void> {
   const { file, seconds } = readCommandLine('cut', args);
   const read = readCutProblem(readInput(file));
-  if (!read.ok) refuse(read.issues);
+  if (!read.ok) endRefused(read.issues);
   const solved = await cutInThread(read.value.problem, seconds);
-  if (!solved.ok) refuse(solved.issues);
+  if (!solved.ok) endRefused(solved.issues);
   print(writeCutSolution(read.value.file, read.value.problem, solved.value));
 }
 
@@ -104,15 +104,15 @@ async function cut(args: readonly string[]): Promise<void> {
 async function shop(args: readonly string[]): Promise<void> {
   const { file, seconds } = readCommandLine('shop', args);
   const log = checkLogFile(readInput(file, MAX_LOG_BYTES));
-  if (!log.ok) refuse(log.issues);
+  if (!log.ok) endRefused(log.issues);
   const state = await shopInThread(log.value, seconds);
-  if (!state.ok) refuse(state.issues);
+  if (!state.ok) endRefused(state.issues);
   print(state.value);
 }
 
 function parseJson(text: string): unknown {
   const json = readJson(text);
-  return json.ok ? json.value : refuse(json.issues);
+  return json.ok ? json.value : endRefused(json.issues);
 }
 
 /** `calc QUESTION` prints one answer; `calc --file CASES` an array of answers, a reason where there is none. */
@@ -126,7 +126,7 @@ function calc(args: readonly string[]): Promise<void> {
   }
   if (args[0] === '--file' && args.length === 2) {
     const cases = readInput(args[1]!);
-    if (!Array.isArray(cases)) refuse([{ at: '', text: 'must be an array of questions' }]);
+    if (!Array.isArray(cases)) endRefused([{ at: '', text: 'must be an array of questions' }]);
     const text = (issue: Issue): string => (issue.at === '' ? issue.text : `${issue.at}: ${issue.text}`);
     print(
       cases.map((one) => {
@@ -138,10 +138,10 @@ function calc(args: readonly string[]): Promise<void> {
   }
   const [question, ...more] = args;
   if (question === undefined || more.length > 0 || question.startsWith('--'))
-    refuse([{ at: 'calc', text: usage }]);
+    endRefused([{ at: 'calc', text: usage }]);
   const asked = question === '-' ? readInput('-') : parseJson(question);
   const answer = calculate(asked);
-  if (!answer.ok) refuse(answer.issues);
+  if (!answer.ok) endRefused(answer.issues);
   print(answer.value);
   return Promise.resolve();
 }
@@ -182,6 +182,6 @@ if (isMainThread) {
   const [, , name = '', ...args] = process.argv;
   const command = commands[name];
   if (!command)
-    refuse([{ at: name, text: `is not a command; there are: ${Object.keys(commands).join(', ')}` }]);
+    endRefused([{ at: name, text: `is not a command; there are: ${Object.keys(commands).join(', ')}` }]);
   await (args.includes('--help') && name !== 'calc' ? help() : command(args));
 } else await work();

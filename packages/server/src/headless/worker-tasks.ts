@@ -24,7 +24,7 @@ import { PRIMAL_PEER, PeerThread, servePrimalPeer } from './primal-peer.ts';
 
 /** The heavy part of the headless commands, in a thread of its own. */
 
-export type Task =
+type Task =
   | {
       readonly kind: 'plan';
       readonly job: JobFile;

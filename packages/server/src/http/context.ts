@@ -24,14 +24,14 @@ export interface Actor {
 }
 
 /** What is written down of a change: what was changed, by its name, in which job, and the figures. */
-export interface ChangeNote {
+interface ChangeNote {
   readonly about?: string;
   readonly job?: string;
   readonly figures?: readonly ChangedFigure[];
 }
 
 /** A change as the table of routes knows it: its method and address, and the job in it. */
-export interface Act {
+interface Act {
   readonly name: string;
   readonly job: string | undefined;
   /** It finds out by its id whether it was applied before. */

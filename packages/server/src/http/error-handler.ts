@@ -27,7 +27,7 @@ function send(response: Response, problem: HttpProblem): void {
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(body));
 }
 
-export function problemOf(error: unknown): HttpProblem {
+function problemOf(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const { status, type } = error as { status?: number; type?: string };
   if (type === 'entity.too.large')

@@ -25,11 +25,11 @@ const PARAMS = {
   change: { what: 'change', form: 'uuid' },
   search: { what: 'job', form: 'id' },
 } as const;
-export type ParamName = keyof typeof PARAMS;
+type ParamName = keyof typeof PARAMS;
 export const paramOf = (name: string): { what: string; form: 'uuid' | 'id' } =>
   PARAMS[name as ParamName] ?? { what: 'address', form: 'id' };
 
-export interface Input<Body> {
+interface Input<Body> {
   readonly params: Readonly<Record<string, string>>;
   readonly body: Body;
 }
@@ -59,7 +59,7 @@ export interface AnswerRoute<Body = unknown> extends Common {
 }
 
 /** A route that keeps the line open, or reads what is sent as it comes. */
-export interface StreamRoute extends Common {
+interface StreamRoute extends Common {
   readonly method: 'GET' | 'POST';
   readonly stream: (
     context: Context,

@@ -10,7 +10,7 @@ const COOKIE = 'lm_session';
 const TOKEN = /^[\w-]{43}$/;
 
 /** What a page shows with every change, beside the cookie that browsers send by themselves: made from it, and never in it. */
-export const pageTokenOf = (request: Request): string | undefined => {
+const pageTokenOf = (request: Request): string | undefined => {
   const token = cookieTokenOf(request);
   return token && createHash('sha256').update(`page ${token}`).digest('base64url').slice(0, 32);
 };

@@ -12,7 +12,7 @@ export interface Dragged {
   readonly off: boolean;
 }
 
-export type Nudge = 'left' | 'right' | 'up' | 'down';
+type Nudge = 'left' | 'right' | 'up' | 'down';
 
 /** What a part does when it is moved: by a pointer, or by Shift and an arrow key. */
 export interface Moved {

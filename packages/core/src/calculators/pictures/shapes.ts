@@ -17,7 +17,7 @@ import {
  * A corner from above with the point of the corner at (0, 0) and the room below it: the left wall runs away to the left,
  * as the person in the room sees it.
  */
-export interface CornerFrame {
+interface CornerFrame {
   /** Away from the corner along the left and the right wall's face. */
   readonly left: Vec2;
   readonly right: Vec2;
@@ -60,7 +60,7 @@ export interface BoardEnd {
 }
 
 /** The corners of a board's end: its back arris and its face arris, from the corner frame's arm. */
-export const endPoints = (arm: Vec2, out: Vec2, { setback, cut, t }: BoardEnd): readonly [Vec2, Vec2] => [
+const endPoints = (arm: Vec2, out: Vec2, { setback, cut, t }: BoardEnd): readonly [Vec2, Vec2] => [
   along(arm, out, setback, 0),
   along(arm, out, setback + t * tanDeg(cut), t),
 ];

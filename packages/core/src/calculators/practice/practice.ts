@@ -16,13 +16,13 @@ export const PRACTICE_KINDS = [
 
 export type PracticeKind = (typeof PRACTICE_KINDS)[number]['kind'];
 
-export interface Ask {
+interface Ask {
   readonly key: 'cutLeft' | 'cutRight' | 'undercut';
   readonly label: string;
 }
 
 /** One round: what is told, what is asked, and the truth behind it. */
-export interface PracticeRound {
+interface PracticeRound {
   readonly kind: PracticeKind;
   readonly joint: 'miter' | 'cope';
   readonly A: number;

@@ -122,7 +122,7 @@ const MAX_FACES: Readonly<Record<trade.CornerScale, number>> = {
   saw: 90,
 };
 
-export const ops: Readonly<Record<string, Op>> = {
+const ops: Readonly<Record<string, Op>> = {
   'corner.convert': checked(
     { reading: z.enum(['room', 'faces', 'deflection', 'half', 'saw']), value: size, side: side.optional() },
     ({ reading, value, side: way }) => {

@@ -36,7 +36,7 @@ export function fitInWords(given: Given, A: number, t: number, cut: number): str
 }
 
 /** What people set by rule at a corner, beside what is right in this one. */
-export function cornerThumbs(given: Given, A: number, t: number): Thumb[] {
+function cornerThumbs(given: Given, A: number, t: number): Thumb[] {
   const m = Math.abs(180 - A) / 2;
   const faces = Math.min(A, 360 - A);
   const bias = A < 180 ? 44 : 46;

@@ -16,7 +16,7 @@ import {
 
 /** "What do I see if I cut 45/45 into this corner?": the joint as it would come together, from above and from the room. */
 
-export type JointKind = 'miter' | 'cope' | 'butt';
+type JointKind = 'miter' | 'cope' | 'butt';
 
 /** A joint as cut. Angles in degrees, lengths in one unit. */
 export interface JointCut {
@@ -34,7 +34,7 @@ export interface JointCut {
   readonly relief: number;
 }
 
-export interface JointSeen {
+interface JointSeen {
   /** What one looks into from the room. */
   readonly faceGap: number;
   readonly backGap: number;
@@ -162,7 +162,7 @@ function fromRoom(cut: JointCut, h: number, seen: JointSeen, words: string): Dra
 }
 
 /** Under this a joint is called tight: 1/64 in, 0.4 mm. */
-export const tightGap = (unit: 'in' | 'mm'): number => (unit === 'in' ? 1 / 64 : 0.4);
+const tightGap = (unit: 'in' | 'mm'): number => (unit === 'in' ? 1 / 64 : 0.4);
 
 /** Over this a miter's back stands so open that pieces cut to the wall do not go in: 1/16 in, 1.5 mm. */
 const hollowBack = (unit: 'in' | 'mm'): number => (unit === 'in' ? 1 / 16 : 1.5);

@@ -21,14 +21,14 @@ import { angleMark, cornerFrame } from '../pictures/shapes.ts';
 
 const GROUP = 'The corner is round';
 
-export const RADIUS: Field = {
+const RADIUS: Field = {
   key: 'R',
   label: 'radius of the corner',
   kind: 'length',
   start: { in: '3/4', mm: '20' },
 };
-export const TURN: Field = { key: 'turn', label: 'the walls turn by', kind: 'angle', start: '90' };
-export const PIECES: Field = { key: 'N', label: 'little pieces', kind: 'count', start: '1' };
+const TURN: Field = { key: 'turn', label: 'the walls turn by', kind: 'angle', start: '90' };
+const PIECES: Field = { key: 'N', label: 'little pieces', kind: 'count', start: '1' };
 
 /** The rounded wall and the trim round it, seen from above with the room below. */
 function roundDrawing(R: number, turn: number, n: number, t: number): Shape[] {

@@ -17,7 +17,7 @@ import type { Drawing } from '../../geometry/index.ts';
  * to figures, working, rules of thumb beside the exact figure, and drawings. The screen only paints it.
  */
 
-export type FieldKind =
+type FieldKind =
   /** A length above 0. */
   | 'length'
   /** A length from 0 on. */

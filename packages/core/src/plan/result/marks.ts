@@ -8,7 +8,7 @@ import type { Piece, PlanEnd, PlannedStick } from './plan-file.ts';
 /** What is marked on a stick, cut by cut, as a tape can show it. */
 
 /** The edge a piece is marked on: which of its lines it is, and where it lies in the section, from the foot of the back. */
-export interface Along {
+interface Along {
   readonly line: 'near' | 'far';
   readonly up: number;
   readonly out: number;
@@ -37,7 +37,7 @@ const FINEST = { in: 1 / 16, mm: 1 / 2 } as const;
  * The line a piece is marked on: the one its length is planned along, unless that lies on the table. A trim that stands on
  * the wall and is cut flat lies on its back, so it is marked on its face.
  */
-export const markLine = (profile: Pick<Profile, 'use'>, saw: SawSetting): Along['line'] =>
+const markLine = (profile: Pick<Profile, 'use'>, saw: SawSetting): Along['line'] =>
   (saw.way === 'flat' && traitsOf(profile).depth === 'thickness') ||
   // With its wall edge at the fence the ceiling edge of crown faces the operator.
   (traitsOf(profile).sprung && saw.seat === 'flatBottomToFence')
@@ -48,7 +48,7 @@ export const markLine = (profile: Pick<Profile, 'use'>, saw: SawSetting): Along[
  * The marked edge. In a corner of leaning walls a piece is not as long at its top as at its foot: then the edge is the one
  * that faces the operator, and is named so.
  */
-export function alongOf(profile: Profile, piece: Piece, end: PieceEnd): Along {
+function alongOf(profile: Profile, piece: Piece, end: PieceEnd): Along {
   const { saw } = piece[end];
   const line = markLine(profile, saw);
   const edge = edgeNames(profile)[line];
@@ -66,7 +66,7 @@ export function alongOf(profile: Profile, piece: Piece, end: PieceEnd): Along {
 }
 
 /** How far an end reaches along an edge beyond its near line. */
-export const reachBeyondNearLine = (end: PlanEnd, along: Along): number =>
+const reachBeyondNearLine = (end: PlanEnd, along: Along): number =>
   end.plane && along.leaning
     ? reachAt(end.plane, along.up, along.out)
     : along.line === 'near'

@@ -26,7 +26,7 @@ export interface PlanEnd {
   readonly saw: SawSetting;
 }
 
-export type PieceRole = 'wall' | 'transition' | 'test' | 'backer' | PartRole;
+type PieceRole = 'wall' | 'transition' | 'test' | 'backer' | PartRole;
 
 export interface Piece {
   readonly id: PieceKey;

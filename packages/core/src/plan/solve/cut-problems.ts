@@ -27,7 +27,7 @@ export const coinOfJob = (job: Pick<JobFile, 'currency' | 'stock' | 'houseRules'
   ]);
 
 /** A kind of stick with what it is in the job. */
-export interface JobStick {
+interface JobStick {
   readonly kind: StickKind;
   readonly source: 'buy' | 'rack';
   readonly ref: StockRef;
@@ -171,7 +171,7 @@ export interface ProfileProblem {
   readonly runOf: ReadonlyMap<string, RunName>;
 }
 
-export interface ProblemOptions {
+interface ProblemOptions {
   /** Sticks that have been cut. */
   readonly records?: readonly CutRecord[];
   /** Let stretches be spliced that fit a limited length only. */

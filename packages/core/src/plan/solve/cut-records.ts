@@ -2,7 +2,7 @@ import { SAME_ANGLE, SAME_PLACE, type PieceKey } from '../../base/index.ts';
 import type { Piece, PlanFile, PlannedStick } from '../result/plan-file.ts';
 
 /** A piece as it was cut: the key says which it is, the figures what was true when it was. */
-export interface CutPiece {
+interface CutPiece {
   readonly id: PieceKey;
   readonly label: string;
   readonly near: number;
@@ -65,7 +65,7 @@ export const isAsCut = (
   Math.abs(cut.right - now.right) < SAME_ANGLE;
 
 /** A piece that was cut for a measure that holds no longer. */
-export interface OutdatedCut {
+interface OutdatedCut {
   readonly record: CutRecord;
   readonly cut: CutPiece;
   /** What it is planned as now; undefined where there is no such piece any more. */

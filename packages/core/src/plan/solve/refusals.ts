@@ -32,7 +32,7 @@ function namer(layout: JobLayout): (part: Pick<StickPart, 'kind' | 'id'>) => str
 }
 
 /** Every run that a problem's blanks and walls belong to, each once. */
-export function runsOf({ problem, runOf }: ProfileProblem): RunName[] {
+function runsOf({ problem, runOf }: ProfileProblem): RunName[] {
   const runs = new Map<string, RunName>();
   for (const { id } of [...problem.blanks, ...problem.walls]) {
     const run = runOf.get(id)!;
@@ -55,7 +55,7 @@ export function withoutRuns(item: ProfileProblem, gone: readonly RunName[]): Pro
   return { ...item, problem };
 }
 
-export interface RefusalContext {
+interface RefusalContext {
   readonly layout: JobLayout;
   readonly solver: LinearSolver | undefined;
   readonly seconds: number;

@@ -19,7 +19,7 @@ import type { SolvedProfile } from '../result/sticks-of.ts';
 
 /** The cut plans of a job's profiles, one after another; what has none is refused by its runs. */
 
-export interface Solved {
+interface Solved {
   readonly solved: readonly SolvedProfile[];
   readonly refused: readonly Refusal[];
 }

@@ -39,7 +39,7 @@ export function pinOf(plan: PlanFile, stick: PlannedStick): StickPin {
 }
 
 /** Finds what a piece is in the cutting problem: a blank of its own, or a part of the stretch it can be cut from. */
-export class PartFinder {
+class PartFinder {
   private readonly stretches = new Map<PieceKey, PlacedStretch[]>();
   private readonly blanks: ReadonlySet<string>;
 
@@ -70,7 +70,7 @@ export class PartFinder {
 }
 
 /** Sticks of a problem that are settled before it is solved. */
-export interface Settled {
+interface Settled {
   readonly fixed: readonly FixedStick[];
   /** Kinds that only fixed sticks are of: those that have been cut. */
   readonly kinds: readonly StickKind[];

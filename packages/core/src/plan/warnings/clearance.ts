@@ -6,7 +6,7 @@ import { angleAt, lowestCeiling } from '../../survey/index.ts';
 import type { Clearance, Remedy } from '../../messages/index.ts';
 
 /** A clash found: what meets what, by how much, what can be done, and where it is. */
-export interface ClearanceConflict {
+interface ClearanceConflict {
   readonly data: Omit<Clearance, 'name' | 'names'>;
   readonly wall: string;
   readonly openings: readonly string[];

@@ -3,10 +3,7 @@ import { warningText, type WarningCode, type WarningData } from '../../messages/
 import type { Warning } from '../result/plan-file.ts';
 
 /** Where a watch-out belongs. */
-export type WarningPlaces = Pick<
-  Warning,
-  'room' | 'wall' | 'corner' | 'opening' | 'openings' | 'piece' | 'pieces'
->;
+type WarningPlaces = Pick<Warning, 'room' | 'wall' | 'corner' | 'opening' | 'openings' | 'piece' | 'pieces'>;
 
 export type MakeWarning = <Code extends WarningCode>(
   code: Code,

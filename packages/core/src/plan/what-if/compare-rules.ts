@@ -5,7 +5,7 @@ import type { Piece, PlanEnd } from '../result/plan-file.ts';
 
 /** What a change of the house rules would do to the pieces, before it is applied. */
 
-export interface PieceChange {
+interface PieceChange {
   readonly room: string;
   readonly label: string;
   readonly before: string;

@@ -13,7 +13,7 @@ export interface SpareSticks {
   readonly spare: number;
 }
 
-export interface SecondTripQuestion {
+interface SecondTripQuestion {
   /** Pieces spoilt of a hundred that are cut. */
   readonly miscuts: number;
   readonly runs: number;

@@ -43,7 +43,7 @@ export function addLike(
 }
 
 /** A first row of the sheet: what it is, on which wall, and its figures in the order of the fields. */
-export interface NewOpening {
+interface NewOpening {
   readonly kind: Opening['kind'];
   readonly wall: number;
   readonly name: string;

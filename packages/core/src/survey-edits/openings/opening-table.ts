@@ -34,7 +34,7 @@ export const OPENING_COLUMNS: readonly string[] = [...HEAD, ...OPENING_FIELDS.ma
 
 type Room = Pick<RoomRecord, 'id' | 'name' | 'survey'>;
 
-export const namesOf = (rooms: readonly Room[]): ReadonlyMap<string, string> =>
+const namesOf = (rooms: readonly Room[]): ReadonlyMap<string, string> =>
   openingNames(rooms.map(({ id, survey }) => ({ id, walls: survey.walls })));
 
 /** Openings as rows, heading first. */

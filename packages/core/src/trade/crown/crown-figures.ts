@@ -1,7 +1,7 @@
 import { acosDeg, asinDeg, atan2Deg, cosDeg, sinDeg, type Result } from '../../base/index.ts';
 
 /** What was read of a crown; the spring between its back and the wall. Lengths in one unit. */
-export interface CrownReadings {
+interface CrownReadings {
   readonly width?: number | undefined;
   readonly spring?: number | undefined;
   readonly drop?: number | undefined;

@@ -75,7 +75,7 @@ export type LogEvent = z.infer<typeof logEventSchema>;
 const end = z.looseObject({ angle: z.number().gt(-90).lt(90), reach: z.number().optional() });
 
 /** A piece of a plan, as far as the log needs it; everything else of it is kept. */
-export const loggedPieceSchema = z.looseObject({
+const loggedPieceSchema = z.looseObject({
   id: z.string().min(1).max(10_000),
   room: z.string(),
   profile: z.string(),

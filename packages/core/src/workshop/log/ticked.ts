@@ -6,9 +6,9 @@ import type { Work, WorkStick } from '../wood/work.ts';
 /** What was ticked on paper at the saw and on the wall, entered afterwards in one go. */
 
 /** An event without what the device gives it. */
-export type Told = { readonly kind: LogEvent['kind']; readonly [key: string]: unknown };
+type Told = { readonly kind: LogEvent['kind']; readonly [key: string]: unknown };
 
-export interface Ticks {
+interface Ticks {
   /** By the stick's name: the letter that stands on it, and the pieces that were cut from it. */
   readonly sticks: ReadonlyMap<string, { readonly letter: string; readonly cut: ReadonlySet<string> }>;
   /** Tags of pieces that are fixed on the wall. */

@@ -8,7 +8,7 @@ import { tagsFor } from '../log/tags-for.ts';
 import { remainingStickId } from '../wood/work.ts';
 
 /** What stands in the way of giving rooms to the saw, each with its place and, in its words, its remedy. */
-export interface GiveFaults {
+interface GiveFaults {
   /** What nobody can cut or would have to cut twice: it has to be put right first. */
   readonly hard: readonly { readonly text: string; readonly room?: string }[];
   /** What was assumed or does not agree: it may be accepted by name. */

@@ -13,7 +13,7 @@ const SESSION_DAYS = 60;
 /** A session that was seen this lately is not written again for being seen. */
 const SEEN_EVERY = 60_000;
 
-export const newToken = (): string => randomBytes(32).toString('base64url');
+const newToken = (): string => randomBytes(32).toString('base64url');
 const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
 export const hashPassword = (password: string): Promise<string> => hash(password, COST);
 
@@ -165,7 +165,7 @@ export async function sessionOf(
 }
 
 /** Tokens of programs begin so, that they are known for what they are where they should not stand. */
-export const TOKEN_MARK = 'lmt_';
+const TOKEN_MARK = 'lmt_';
 
 /** Who a program's token stands for, with the role it was given. */
 export async function tokenOf(

@@ -21,9 +21,9 @@ export const standInSchema = z.strictObject({
   twice: share.default(0),
   garbled: share.default(0),
 });
-export type StandInRequest = z.infer<typeof standInSchema>;
+type StandInRequest = z.infer<typeof standInSchema>;
 
-export interface StandInResult {
+interface StandInResult {
   /** What went over the line; none when the reading was lost. */
   readonly sent: readonly string[];
   /** What the listener answered to each. */

@@ -183,7 +183,7 @@ export async function touchJob(db: Db, id: string): Promise<number> {
   return Number((await db.rows('SELECT version FROM job WHERE id = :id', { id }))[0]?.['version']);
 }
 
-export type PartKind = 'profiles' | 'stock' | 'saws' | 'pins' | 'rack' | 'rules' | 'choices';
+type PartKind = 'profiles' | 'stock' | 'saws' | 'pins' | 'rack' | 'rules' | 'choices';
 
 /** Keeps a part under its id: new at the end of its list, else in its place. */
 export const keepPart = (db: Db, job: string, kind: PartKind, id: string, value: unknown): Promise<number> =>

@@ -88,7 +88,7 @@ export const setGone = (db: Db, id: string, gone: boolean): Promise<number> =>
     { id },
   );
 
-export interface CutRow {
+interface CutRow {
   readonly record: CutRecord;
   /** What it left on the rack, and which piece of the rack it was cut from. */
   readonly left: string | undefined;

@@ -73,7 +73,7 @@ export async function selectOrders(db: Db, job: string): Promise<OrderRecord[]> 
   ).map(orderOf);
 }
 
-export interface OrderRow extends OrderRecord {
+interface OrderRow extends OrderRecord {
   readonly job: string;
   readonly supplierId: string | null;
 }

@@ -2,7 +2,7 @@ import { defineMessage } from '../../messages/define-message.ts';
 import type { Stage } from './stages.ts';
 
 /** What the help says of a screen: what it is for, what one does there in which order, and the trade's words on it. */
-export interface HelpTexts {
+interface HelpTexts {
   readonly what: string;
   readonly steps: readonly string[];
   readonly words: readonly Word[];

@@ -3,7 +3,7 @@ import { Qr } from '../../shared/Qr.tsx';
 import { t } from '../../messages/t.ts';
 
 /** What labels are printed on: rolls of a label printer, one to a page, or a sheet of paper to cut up. */
-export interface LabelSize {
+interface LabelSize {
   readonly key: string;
   readonly name: string;
   /** Width and height of a label in millimetres, and the page where it is not the label itself. */

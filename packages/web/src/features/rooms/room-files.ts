@@ -11,7 +11,7 @@ import { t } from '../../messages/t.ts';
 
 /** Rooms out of files: tables of walls, drawings. What a reader needs is fetched when a file of its kind is opened. */
 
-export type ReadRooms = { readonly rooms: readonly TableRoom[] } | { readonly issues: readonly Issue[] };
+type ReadRooms = { readonly rooms: readonly TableRoom[] } | { readonly issues: readonly Issue[] };
 
 /** Inches for one unit of a drawing, by the number that stands for the unit in it; without one it is taken for the job's. */
 const INCHES: Readonly<Record<number, number>> = { 1: 1, 2: 12, 4: 1 / 25.4, 5: 10 / 25.4, 6: 1000 / 25.4 };

@@ -15,7 +15,7 @@ function markOf({ log, device }: ShopSession): number {
   return own.reduce((newest, event) => Math.max(newest, event.deviceSeq), 0);
 }
 
-export interface HeldCut {
+interface HeldCut {
   /** What is shown: the cut that was set up, as long as this device has done nothing since. */
   readonly task: SawTask;
   /** The cut that would be shown now, where somebody else has changed it under the one that is set up. */

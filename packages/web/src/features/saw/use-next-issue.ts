@@ -7,7 +7,7 @@ import { t } from '../../messages/t.ts';
 /** Most seconds for each profile while somebody waits for it. */
 const SECONDS = 5;
 
-export interface Next {
+interface Next {
   readonly next: NextIssue | undefined;
   readonly working: boolean;
   readonly fault: string | undefined;

@@ -15,7 +15,7 @@ import { t } from '../../messages/t.ts';
 /** Most seconds a profile for a plan that is only asked about. */
 const SECONDS = 12;
 
-export interface VariedPlan {
+interface VariedPlan {
   readonly variation: Variation;
   readonly job: JobFile;
   readonly plan: PlanFile | undefined;

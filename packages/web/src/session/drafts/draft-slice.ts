@@ -3,10 +3,10 @@ import { mergeSheets, sameValue, settleDispute, type RoomRecord, type RoomSheet 
 import { draftKey } from './draft-key.ts';
 
 /** `deleted`: somebody has deleted the room; what was typed is kept for when it is restored. */
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused' | 'deleted';
+type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused' | 'deleted';
 
 /** A save on its way, just as it was sent: asked again it must be the same, so that it is applied once. */
-export interface SentSave {
+interface SentSave {
   readonly sheet: RoomSheet;
   readonly version: number;
   readonly command: string;

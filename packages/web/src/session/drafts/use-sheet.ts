@@ -9,7 +9,7 @@ import { sheetEditor, type EditSheet } from './edit-sheet.ts';
 export type { EditSheet } from './edit-sheet.ts';
 
 /** A change of the survey, with the text that was typed for it, if any. */
-export interface EditOptions {
+interface EditOptions {
   /** The figure that was typed: its path and its text. Typing on in one figure is one step of undo. */
   readonly typed?: { readonly at: string; readonly text: string };
 }
@@ -20,7 +20,7 @@ export interface EditOptions {
  */
 export type EditSurvey = (change: (survey: Survey) => Survey, options?: EditOptions) => readonly Issue[];
 
-export interface SheetEditor {
+interface SheetEditor {
   readonly draft: SheetDraft | undefined;
   readonly edit: EditSurvey;
   readonly editSheet: EditSheet;

@@ -21,7 +21,7 @@ interface Schema extends DBSchema {
 const NAME = 'long-miter';
 const FORM = 1;
 
-export interface BrowserStore {
+interface BrowserStore {
   readonly add: (entry: Omit<OutboxEntry, 'seq'>) => Promise<OutboxEntry>;
   readonly remove: (seq: number) => Promise<void>;
   readonly entries: () => Promise<OutboxEntry[]>;

@@ -10,7 +10,7 @@ export interface ShownCall {
 }
 
 /** What is known of the changes on their way, for whoever shows it. */
-export interface OutboxState {
+interface OutboxState {
   /** Changes of each job that are not acknowledged, rooms left out: their drafts say it themselves. */
   readonly waiting: Readonly<Record<string, number>>;
   /** Changes of jobs that the server has not been heard to have, in their order. */

@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { parseLength, type PracticeKind, type SawPracticeKind, type Unit } from '@long-miter/core';
 
 /** Rounds played of one kind of corner, and how many of them closed. */
-export interface Tally {
+interface Tally {
   readonly tried: number;
   readonly tight: number;
 }

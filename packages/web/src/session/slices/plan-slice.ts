@@ -3,7 +3,7 @@ import type { Issue, PlanFile } from '@long-miter/core';
 import type { CutProgress } from '@long-miter/optimiser';
 
 /** The newest cut plan and the search for it. `key` is the text of the job it belongs to. */
-export interface PlanState {
+interface PlanState {
   /** The job that all of this is about, by its id. */
   readonly job: string | undefined;
   /** The plan of the job as it was before its last change. */

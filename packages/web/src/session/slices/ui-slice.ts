@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { HouseRulesInput } from '@long-miter/core';
 
 /** What is selected, shared by plan, ribbon and lists. */
-export interface Ui {
+interface Ui {
   readonly wall: number | undefined;
   readonly piece: string | undefined;
   /** Trim whose pieces are shown on plan, ribbon and list; undefined shows all. */

@@ -13,7 +13,7 @@ import { FieldScope, halfWritten } from './half-written.ts';
 import { onReading, type FieldReading } from '../text/readings-in.ts';
 
 /** What became of a text: it was taken, or why it was not. */
-export type Commit = (text: string) => string | undefined;
+type Commit = (text: string) => string | undefined;
 
 /** What a field needs to know to take texts at once. */
 interface Committing {
@@ -47,7 +47,7 @@ interface Props extends Omit<TextInputProps, 'value' | 'onChange' | 'error'> {
 }
 
 /** Moves to the next figure in the order one walks: the next field that carries data-walk. */
-export function focusNextFigure(from: HTMLElement): void {
+function focusNextFigure(from: HTMLElement): void {
   const fields = [...document.querySelectorAll<HTMLInputElement>('input[data-walk]:not([disabled])')];
   const next = fields[fields.indexOf(from as HTMLInputElement) + 1];
   next?.focus();

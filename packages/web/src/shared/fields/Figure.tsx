@@ -35,11 +35,6 @@ export function Typeset({ text }: { text: string }) {
   );
 }
 
-/** The same inside an SVG text element. */
-export const SvgFigure = ({ value, unit }: { value: number; unit: Unit }) => (
-  <SvgTypeset text={formatLength(value, unit)} />
-);
-
 /** Any text inside an SVG text element, its fractions typeset. */
 export const SvgTypeset = ({ text }: { text: string }) =>
   fractionRuns(text).map((run, index) => (

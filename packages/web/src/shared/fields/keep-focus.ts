@@ -37,7 +37,7 @@ const firstWord = (element: Element): string =>
   (element.getAttribute('aria-label') ?? element.textContent ?? '').trim().split(' ')[0]!;
 
 /** Where the focus goes when what had it is gone: to the same button of what stands in its place or beside it, else to the part around. */
-export function nextTo(places: readonly Place[], like: string): HTMLElement | undefined {
+function nextTo(places: readonly Place[], like: string): HTMLElement | undefined {
   const left = places.filter(({ parent }) => parent.isConnected && parent.closest(PART) !== null);
   for (const { parent, index } of left)
     for (const one of [parent.children[index], parent.children[index - 1], parent.children[index + 1]]) {
