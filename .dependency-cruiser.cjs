@@ -2,9 +2,9 @@
 
 // Core, lowest first. A folder may import only those before it.
 const CORE = [
+  'messages',
   'base',
   'measure',
-  'messages',
   'geometry',
   'trade',
   'job',
@@ -89,10 +89,10 @@ module.exports = {
     },
     {
       name: 'core-packages',
-      comment: 'core uses zod for its schemas, nothing else',
+      comment: 'core uses zod for its schemas and one package for ICU messages, nothing else',
       severity: 'error',
       from: { path: '^packages/core/src/', pathNot: TEST },
-      to: { path: 'node_modules/', pathNot: 'node_modules/zod/' },
+      to: { path: 'node_modules/', pathNot: 'node_modules/(zod|intl-messageformat|@formatjs)/' },
     },
     {
       name: 'optimiser-knows-nothing-of-jobs',

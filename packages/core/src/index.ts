@@ -19,12 +19,22 @@ export {
   parsePosition,
   parseSignedAngle,
   plainMoney,
+  plainText,
+  readerOf,
   textOfReading,
   toMinor,
 } from './measure/index.ts';
 export type { Coin, DeviceReading, NumberLimits, Unit } from './measure/index.ts';
-export { adviceFor, lackText, partWords, tradeTerms } from './messages/index.ts';
-export type { Clearance, Vocabulary, WarningData } from './messages/index.ts';
+export {
+  adviceFor,
+  formatMessage,
+  lackText,
+  length,
+  partWords,
+  tradeTerms,
+  wordsKey,
+} from './messages/index.ts';
+export type { Clearance, Reader, Vocabulary, WarningData, Words } from './messages/index.ts';
 export { drawingPoints, refKey } from './geometry/index.ts';
 export type { Drawing, DrawingPart, Label, Lettering, Mark, Shape, ShapeRole } from './geometry/index.ts';
 export * as trade from './trade/index.ts';
@@ -144,11 +154,13 @@ export {
   isCut,
   issuePlan,
   issueSchema,
+  letters,
   logFileSchema,
   MAX_LOG_BYTES,
   MISCUTS,
   nextIssue,
   nextRackLabel,
+  nextTag,
   orderSticks,
   planRemaining,
   rackLength,
@@ -346,6 +358,7 @@ export {
   peopleAnswer,
   pinsSchema,
   placeOrderSchema,
+  publishedIssue,
   putBack,
   putRoomSchema,
   quoteAnswerSchema,
@@ -468,6 +481,7 @@ export {
   newPartProfile,
   newProfile,
   newWallId,
+  OPENING_COLUMNS,
   OPENING_FIELDS,
   openingFigure,
   openingsFromTable,

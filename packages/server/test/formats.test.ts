@@ -4,7 +4,7 @@ import { create as openFont } from 'fontkit';
 import { DxfParser } from 'dxf-json';
 import ExcelJS from 'exceljs';
 import loadHighs from 'highs';
-import { checkJobFile, planJob, wallAngle, type JobFile, type PlanFile } from '@long-miter/core';
+import { checkJobFile, planJob, wallAngle, type JobFile, type PlanFile, plainText } from '@long-miter/core';
 import { highsSolver } from '@long-miter/optimiser/highs';
 import { fernhollow } from '../src/demo/fernhollow.ts';
 import { DOCUMENTS, writeDocument } from '../src/formats/documents.ts';
@@ -17,14 +17,14 @@ let job: JobFile;
 let plan: PlanFile;
 beforeAll(async () => {
   const checked = checkJobFile(fernhollow);
-  if (!checked.ok) throw new Error(checked.issues[0].text);
+  if (!checked.ok) throw new Error(plainText(checked.issues[0].text));
   job = checked.value;
   const planned = planJob(job, {
     solver: highsSolver(await loadHighs()),
     seconds: 1,
     clock: () => performance.now() / 1000,
   });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(plainText(planned.issues[0].text));
   plan = planned.value;
 });
 const write = async (document: string, more: object = {}): Promise<Buffer> =>

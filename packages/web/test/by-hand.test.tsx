@@ -48,7 +48,7 @@ const planOf = (of: JobRecord, records: readonly KeptCut[] = []): PlanFile => {
     clock: () => performance.now() / 1000,
     records,
   });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 const sent = (method: string) => server.asked.filter((one) => one.what.startsWith(method));

@@ -25,7 +25,7 @@ const planOf = (job: JobRecord): PlanFile => {
     seconds: 1,
     clock: () => performance.now() / 1000,
   });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 const job = jobOf([rectangle('in', [60, 50, 60, 50])]);

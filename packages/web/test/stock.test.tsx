@@ -38,7 +38,7 @@ const server = playServer();
 const clock = (): number => performance.now() / 1000;
 const planOf = (file: JobFile): PlanFile => {
   const planned = planJob(file, { solver: undefined, seconds: 1, clock });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 const job: JobRecord = jobOf([rectangle('in', [60, 60, 60, 60])]);

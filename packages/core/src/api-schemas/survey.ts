@@ -16,7 +16,8 @@ import {
   type Room,
   type Saw,
 } from '../job/index.ts';
-import type { Unit } from '../measure/index.ts';
+import { plainText, type Unit } from '../measure/index.ts';
+import type { Words } from '../messages/index.ts';
 
 /**
  * What the server keeps of a room, shared with the page. A survey is a room of the job file still being walked: it may
@@ -119,8 +120,21 @@ export interface Problem {
   readonly status: number;
   readonly detail: string;
   readonly code: ProblemCode;
-  readonly issues: readonly Issue[];
+  readonly issues: readonly PublishedIssue[];
 }
+
+/** A fault as it goes over the line: a sentence for whoever reads it as it is, and the message for a page in its language. */
+export interface PublishedIssue extends Omit<Issue, 'text'> {
+  readonly text: string;
+  readonly message?: Words;
+}
+
+/** A fault made ready for the line. */
+export const publishedIssue = (issue: Issue): PublishedIssue => ({
+  ...issue,
+  text: plainText(issue.text),
+  ...(typeof issue.text === 'string' ? {} : { message: issue.text }),
+});
 
 export type ProblemCode =
   /** The body is not what the address expects; `issues` says where and why. */

@@ -1,3 +1,5 @@
+import type { Words } from '../messages/index.ts';
+
 /**
  * One fault in what a person, a file or a device gave us.
  * `at` is a JSON pointer into the document (`""` is the whole of it); `text` says what is wrong and, where it
@@ -5,7 +7,7 @@
  */
 export interface Issue {
   readonly at: string;
-  readonly text: string;
+  readonly text: Words;
   /** What kind of fault it is, where somebody decides by it; never decide by the text. */
   readonly code?: string;
   readonly data?: Readonly<Record<string, number | string>>;

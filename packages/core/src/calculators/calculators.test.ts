@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { drawingPoints } from '../geometry/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
@@ -110,7 +111,7 @@ describe('the Bench', () => {
             else if ((pick >> (i % 10)) & 1) start[field.key] = typed[i]!;
           const answer = workSheet(sheet, start, unit);
           if (!answer.ok) {
-            expect(answer.issues.every((issue) => issue.text.length > 3)).toBe(true);
+            expect(answer.issues.every((issue) => plainText(issue.text).length > 3)).toBe(true);
             expect(
               answer.issues.every(
                 (issue) =>

@@ -12,7 +12,7 @@ import { cutDrawing, cutSolids } from './index.ts';
 
 const planOf = (job: JobFile): PlanFile => {
   const planned = planJob(job, { solver: undefined, seconds: 1, clock: () => 0 });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 const rules = completeHouseRules({}, 'in');

@@ -34,7 +34,7 @@ function jobWith(lean: Corner['lean'], more: Partial<Saw> = {}): JobFile {
 }
 function planOf(job: JobFile): PlanFile {
   const planned = planJob(job, { solver: undefined, seconds: 1, clock: () => 0 });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 }
 
@@ -85,7 +85,7 @@ describe('base on leaning walls', () => {
     const records = [recordOf(plan, stick!, 'c1')];
     const again = (one: JobFile): (string | undefined)[] => {
       const planned = planJob(one, { solver: undefined, seconds: 1, clock: () => 0, records });
-      if (!planned.ok) throw new Error(planned.issues[0].text);
+      if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
       return planned.value.sticks
         .filter((other) => other.cut === 'c1')
         .flatMap((other) => other.cuts.map((cut) => cut.piece));

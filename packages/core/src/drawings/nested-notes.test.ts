@@ -15,7 +15,7 @@ function notes(springAngle: number, crownCut: 'nested' | 'flat' = 'nested'): str
     stock: 144,
   });
   const plan = planJob(job, { solver: undefined, seconds: 1, clock });
-  if (!plan.ok) throw new Error(plan.issues[0].text);
+  if (!plan.ok) throw new Error(JSON.stringify(plan.issues[0]));
   const [step] = cutSteps(job, plan.value);
   return cutNotes(step!, undefined, 'in').join(' ');
 }

@@ -11,7 +11,7 @@ import {
   type Vec2,
 } from '../geometry/index.ts';
 import type { HouseRules, JobFile, Opening, Room } from '../job/index.ts';
-import { formatLength, type Unit } from '../measure/index.ts';
+import { formatLength, type Unit, plainText } from '../measure/index.ts';
 import {
   trimSide,
   headsOf,
@@ -161,7 +161,7 @@ function memberOf(part: OpeningPart, truly: TrimmedSide): DrawingPart[] {
       kind: 'part',
       ref: { kind: 'member', key: part.key },
       tag: part.key,
-      name: partWords(part.role, part.place),
+      name: plainText(partWords(part.role, part.place)),
       tip: `${partWords(part.role, part.place)}, ${same.profile.name}`,
       shapes: [area(wood ? 'wood-other' : 'wood', ...part.outline)],
     },

@@ -150,7 +150,7 @@ describe('C1 with its closing piece measured in place', () => {
       seconds: 2,
       clock,
     });
-    if (!result.ok) throw new Error(result.issues[0].text);
+    if (!result.ok) throw new Error(JSON.stringify(result.issues[0]));
     const plan = result.value;
     const held = plan.pieces.filter((one) => one.held);
     expect(held.map((one) => one.near)).toEqual([64.375]);
@@ -215,7 +215,7 @@ describe('C2: glued, opposite walls first, test pair', () => {
 
   test('four sticks; the test pair is cut before all else', async () => {
     const plan = planJob(job, { solver: await testSolver(), seconds: 3, clock });
-    if (!plan.ok) throw new Error(plan.issues[0].text);
+    if (!plan.ok) throw new Error(JSON.stringify(plan.issues[0]));
     const { sticks, pieces } = plan.value;
     expect(sticks).toHaveLength(4);
     const isTest = (id: string): boolean => pieces.find((one) => one.id === id)!.role === 'test';

@@ -3,7 +3,7 @@ import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
 import type { Saw } from '../job/index.ts';
 import { detentBeside, dropOf, projectionOf, roundingOpens } from '../saw/index.ts';
 import type { Piece, PlanFile } from '../plan/index.ts';
-import { tradeTerms, type Vocabulary, type WarningCode } from '../messages/index.ts';
+import { tradeTerms, type Vocabulary, type WarningCode, type Words } from '../messages/index.ts';
 import type { CutStep } from './cut-steps.ts';
 
 /** Degrees by which a cope is cut back more than it must be, so that only its edge touches: from and to. */
@@ -122,7 +122,7 @@ function partNotes({ piece, end, profile }: CutStep, unit: Unit): string[] {
 const SAID_BY_CUT: ReadonlySet<string> = new Set<WarningCode>(['needs-block', 'beyond-saw']);
 
 /** What a careful lead would point out about a piece at the saw, beside what its cuts say themselves. */
-export const pieceWarnings = (plan: Pick<PlanFile, 'watchOuts'>, piece: Pick<Piece, 'id'>): string[] =>
+export const pieceWarnings = (plan: Pick<PlanFile, 'watchOuts'>, piece: Pick<Piece, 'id'>): Words[] =>
   plan.watchOuts.filter((one) => one.piece === piece.id && !SAID_BY_CUT.has(one.code)).map((one) => one.text);
 
 /** What is done to a piece at the bench once it is sawn. */

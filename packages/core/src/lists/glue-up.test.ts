@@ -23,7 +23,7 @@ test('a turn piece at a bullnose is glued up with both its neighbours, each of t
     stock: 144,
   });
   const plan = planJob(job, { solver: undefined, seconds: 1, clock });
-  if (!plan.ok) throw new Error(plan.issues[0].text);
+  if (!plan.ok) throw new Error(JSON.stringify(plan.issues[0]));
   const logged = plan.value as unknown as LoggedPlan;
   const shop = foldLog({
     job,

@@ -5,3 +5,4 @@ export * from './parse-angle.ts';
 export * from './device-line.ts';
 export * from './money.ts';
 export * from './parse-number.ts';
+export * from './reader.ts';

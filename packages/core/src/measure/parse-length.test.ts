@@ -1,14 +1,15 @@
+import { plainText } from './reader.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { formatLength, nearestFraction, parseAngle, parseLength, parsePosition } from './index.ts';
 
 const inches = (text: string): number | string => {
   const read = parseLength(text, 'in');
-  return read.ok ? read.value.value : read.issues[0].text;
+  return read.ok ? read.value.value : plainText(read.issues[0].text);
 };
 const mm = (text: string): number | string => {
   const read = parseLength(text, 'mm');
-  return read.ok ? read.value.value : read.issues[0].text;
+  return read.ok ? read.value.value : plainText(read.issues[0].text);
 };
 
 describe('lengths as people write them, in a job in inches', () => {

@@ -1,4 +1,7 @@
+export * from './message.ts';
+export { formatAll, formatMessage, type Formatted, type MessageLanguage, type Reader } from './format.ts';
 export * from './terms.ts';
+export * from './word.ts';
 export * from './warnings.ts';
 export * from './warning-advice.ts';
 export * from './lacks.ts';

@@ -1,4 +1,5 @@
-import { formatAngle } from '../measure/index.ts';
+import { angle, message, type Figure, type Words } from './message.ts';
+import { wordOf } from './word.ts';
 
 /** Why a way of cutting is closed on a saw. */
 export interface WayLacks {
@@ -10,28 +11,28 @@ export interface WayLacks {
   readonly side?: 'left' | 'right';
 }
 
-const WAYS: Readonly<Record<WayLacks['way'], string>> = {
-  standing: 'standing',
-  flat: 'flat',
-  nested: 'nested',
-  block: 'against a block',
+const WAYS: Readonly<Record<WayLacks['way'], Words>> = {
+  standing: message('lacks.standing'),
+  flat: message('lacks.flat'),
+  nested: message('lacks.nested'),
+  block: message('lacks.against-a-block'),
 };
 
 /** Why a way is closed: "standing: it is 8 high, the fence takes 6 1/2". */
 export function lackText(
   { way, lacks, needs, has, side }: WayLacks,
-  length: (value: number) => string,
-): string {
-  const to = `to the ${side ?? 'side'}`;
-  const what: Readonly<Record<WayLacks['lacks'], string>> = {
-    height: `it is ${length(needs)} high, the fence takes ${length(has)}`,
-    width: `it is ${length(needs)} wide, the table takes ${length(has)}`,
-    drop: `it is ${length(needs)} up the fence, the saw nests ${length(has)}`,
-    miter: `it needs ${formatAngle(needs)} ${to}, the handle goes to ${formatAngle(has)}`,
+  length: (value: number) => Figure,
+): Words {
+  const to = message('lacks.to-the', { side: side ? wordOf(side) : message('lacks.side') });
+  const what: Readonly<Record<WayLacks['lacks'], Words>> = {
+    height: message('lacks.it-is-high-the-fence-takes', { needs: length(needs), has: length(has) }),
+    width: message('lacks.it-is-wide-the-table-takes', { needs: length(needs), has: length(has) }),
+    drop: message('lacks.it-is-up-the-fence-the', { needs: length(needs), has: length(has) }),
+    miter: message('lacks.it-needs-the-handle-goes-to', { needs: angle(needs), to, has: angle(has) }),
     bevel:
       has === 0
-        ? `the blade does not lean ${to}`
-        : `it needs a lean of ${formatAngle(needs)} ${to}, the blade goes to ${formatAngle(has)}`,
+        ? message('lacks.the-blade-does-not-lean', { to })
+        : message('lacks.it-needs-a-lean-of-the', { needs: angle(needs), to, has: angle(has) }),
   };
-  return `${WAYS[way]}: ${what[lacks]}`;
+  return message('lacks.joined', { way: WAYS[way], what: what[lacks] });
 }

@@ -1,200 +1,215 @@
 /** Why each watch-out matters and what to do about it, by its code. */
 
-import { tradeTerms, type Vocabulary } from './terms.ts';
+import { message, type Words } from './message.ts';
 import type { WarningCode } from './warnings.ts';
 
 interface WatchAdvice {
-  readonly why: string;
-  readonly what: string;
+  readonly why: Words;
+  readonly what: Words;
 }
 
 const ADVICE: Readonly<Record<WarningCode, WatchAdvice>> = {
   clearance: {
-    why: 'Two things cannot stand in one place, and it is found at the saw otherwise, or on the wall.',
-    what: 'Choose one of the ways named, in the order named; no piece is changed by itself.',
+    why: message('advice.two-things-cannot-stand-in-one'),
+    what: message('advice.choose-one-of-the-ways-named'),
   },
   'out-of-true': {
-    why: 'The eye compares the head with the ceiling and the reveal with the jamb.',
-    what: 'Shim or plane the frame, or bed the head; else cut as planned, each corner by its own angle.',
+    why: message('advice.the-eye-compares-the-head-with'),
+    what: message('advice.shim-or-plane-the-frame-or'),
   },
   coverage: {
-    why: 'A gap beside the casing has to be filled, and cracks.',
-    what: 'Choose before anything is cut: the casing, the reveal or the jamb.',
+    why: message('advice.a-gap-beside-the-casing-has'),
+    what: message('advice.choose-before-anything-is-cut-the'),
   },
   'shy-jamb': {
-    why: 'Casing on a jamb behind the wall leans in and its miters open at the face.',
-    what: 'Rip the strip, taper and all, and set it before the legs.',
+    why: message('advice.casing-on-a-jamb-behind-the'),
+    what: message('advice.rip-the-strip-taper-and-all'),
   },
   'proud-jamb': {
-    why: 'Casing rocks on a jamb that stands out, and no miter closes.',
-    what: 'Look for nails, then plane it flush; or pack out what is behind the outer edge.',
+    why: message('advice.casing-rocks-on-a-jamb-that'),
+    what: message('advice.look-for-nails-then-plane-it'),
   },
   'stool-contour': {
-    why: 'A square notch leaves a hole beside a rounded edge.',
-    what: 'Scribe the curve into both notches, or case the window.',
+    why: message('advice.a-square-notch-leaves-a-hole'),
+    what: message('advice.scribe-the-curve-into-both-notches'),
   },
   'head-gate': {
-    why: 'A leg off its reveal, or a jamb out of plumb, shows in this figure first.',
-    what: 'Measure the reveal at the foot and the head of both legs, then measure again.',
+    why: message('advice.a-leg-off-its-reveal-or'),
+    what: message('advice.measure-the-reveal-at-the-foot'),
   },
   removable: {
-    why: 'What is behind has to be got at again, and a door that slides must not meet a nail.',
-    what: 'Screws with caps, an open miter, no glue on that side.',
+    why: message('advice.what-is-behind-has-to-be'),
+    what: message('advice.screws-with-caps-an-open-miter'),
   },
   'band-left-out': {
-    why: 'A band runs along one unbroken outer edge.',
-    what: 'Change the corners in the kit of this opening, or take the band out of it.',
+    why: message('advice.a-band-runs-along-one-unbroken'),
+    what: message('advice.change-the-corners-in-the-kit'),
   },
   'no-block': {
-    why: 'Legs and head against blocks are shorter than mitered ones.',
-    what: 'Choose the block in the kit, or other corners, before anything is cut.',
+    why: message('advice.legs-and-head-against-blocks-are'),
+    what: message('advice.choose-the-block-in-the-kit'),
   },
   'one-unit': {
-    why: 'What is not square on the bench is not square on the wall, and cannot be pulled in any more.',
-    what: 'Measure both diagonals before the glue sets, then hang it.',
+    why: message('advice.what-is-not-square-on-the'),
+    what: message('advice.measure-both-diagonals-before-the-glue'),
   },
   'open-miter': {
-    why: 'Filler in a miter cracks at the first heating.',
-    what: 'One stroke of the plane or the saw closes it; write here that it is closed, and this is gone.',
+    why: message('advice.filler-in-a-miter-cracks-at'),
+    what: message('advice.one-stroke-of-the-plane-or'),
   },
   'narrow-stock': {
-    why: 'No saw makes a strip wider than its board.',
-    what: 'Choose a wider profile for this part.',
+    why: message('advice.no-saw-makes-a-strip-wider'),
+    what: message('advice.choose-a-wider-profile-for-this'),
   },
   'assumed-angle': {
-    why: 'Corners are seldom square, and a degree shows.',
-    what: 'Take the angle over a straight board and type it in.',
+    why: message('advice.corners-are-seldom-square-and-a'),
+    what: message('advice.take-the-angle-over-a-straight'),
   },
   'floor-gap': {
-    why: 'A floating floor moves: a gap that is not covered shows all year.',
-    what: 'Add shoe, or take a thicker base.',
+    why: message('advice.a-floating-floor-moves-a-gap'),
+    what: message('advice.add-shoe-or-take-a-thicker'),
   },
   'wet-room': {
-    why: 'Fibre and paper swell at the first wet floor and do not go back.',
-    what: 'Choose wood or PVC for this room, or prime every cut end.',
+    why: message('advice.fibre-and-paper-swell-at-the'),
+    what: message('advice.choose-wood-or-pvc-for-this'),
   },
   'bias-twice': {
-    why: 'A measured corner is already cut to its own angle; a bias opens the back, or the face.',
-    what: 'Set the bias to assumed corners only.',
+    why: message('advice.a-measured-corner-is-already-cut'),
+    what: message('advice.set-the-bias-to-assumed-corners'),
   },
   'spliced-length': {
-    why: 'A splice glued on the bench is flat and strong, and long.',
-    what: 'Look for the way in before gluing; else splice on the wall.',
+    why: message('advice.a-splice-glued-on-the-bench'),
+    what: message('advice.look-for-the-way-in-before'),
   },
-  glue: { why: 'The usual glue lets go of this material.', what: 'Buy what its maker names, with the trim.' },
+  glue: {
+    why: message('advice.the-usual-glue-lets-go-of'),
+    what: message('advice.buy-what-its-maker-names-with'),
+  },
   'same-way-up': {
-    why: 'Its two legs differ: turned over it meets its neighbor with a step.',
-    what: 'Mark the same edge on every length before cutting.',
+    why: message('advice.its-two-legs-differ-turned-over'),
+    what: message('advice.mark-the-same-edge-on-every'),
   },
   'odd-angle': {
-    why: 'A detent near it tempts one to cut the wrong angle.',
-    what: 'Swing to the figure, cut a test pair, then the pieces.',
+    why: message('advice.a-detent-near-it-tempts-one'),
+    what: message('advice.swing-to-the-figure-cut-a'),
   },
   'rounded-corner': {
-    why: 'A sharp back corner stands off both walls.',
-    what: 'Relieve the back of the lower edge before fitting.',
+    why: message('advice.a-sharp-back-corner-stands-off'),
+    what: message('advice.relieve-the-back-of-the-lower'),
   },
   'bullnose-gap': {
-    why: 'Two pieces over a round leave a hollow.',
-    what: 'Fill behind, or turn it with small pieces.',
+    why: message('advice.two-pieces-over-a-round-leave'),
+    what: message('advice.fill-behind-or-turn-it-with'),
   },
   'corner-form': {
-    why: 'The form and the angle do not go together.',
-    what: 'Look at the corner again and put one right.',
+    why: message('advice.the-form-and-the-angle-do'),
+    what: message('advice.look-at-the-corner-again-and'),
   },
-  'no-room': { why: 'The ends would meet in the middle.', what: 'Leave it bare, or return both neighbors.' },
+  'no-room': {
+    why: message('advice.the-ends-would-meet-in-the'),
+    what: message('advice.leave-it-bare-or-return-both'),
+  },
   'pin-circle': {
-    why: 'Each piece waits for the next one: none can be hung first.',
-    what: 'Release one of the pinned joints.',
+    why: message('advice.each-piece-waits-for-the-next'),
+    what: message('advice.release-one-of-the-pinned-joints'),
   },
-  'pin-outside': { why: 'Nothing runs through an outside corner.', what: 'Release the pin.' },
+  'pin-outside': {
+    why: message('advice.nothing-runs-through-an-outside-corner'),
+    what: message('advice.release-the-pin'),
+  },
   'pin-released': {
-    why: 'The wall is shorter now, or something stands where the splice was.',
-    what: 'Pin it again where there is room, or leave it to the plan.',
+    why: message('advice.the-wall-is-shorter-now-or'),
+    what: message('advice.pin-it-again-where-there-is'),
   },
   'splice-distance': {
-    why: 'A short end looks patched.',
-    what: 'Take a longer stick, or live with it behind furniture.',
+    why: message('advice.a-short-end-looks-patched'),
+    what: message('advice.take-a-longer-stick-or-live'),
   },
   'splice-off-stud': {
-    why: 'A splice between studs moves and opens.',
-    what: 'Glue it to a block behind, or add a nailer.',
+    why: message('advice.a-splice-between-studs-moves-and'),
+    what: message('advice.glue-it-to-a-block-behind'),
   },
   'splice-in-view': {
-    why: 'It is where one looks first.',
-    what: 'Drag it elsewhere, or put the longest stick on this wall.',
+    why: message('advice.it-is-where-one-looks-first'),
+    what: message('advice.drag-it-elsewhere-or-put-the'),
   },
   'short-piece': {
-    why: 'Fingers come too near the blade.',
-    what: 'Cut it off a longer piece and hold the waste.',
+    why: message('advice.fingers-come-too-near-the-blade'),
+    what: message('advice.cut-it-off-a-longer-piece'),
   },
-  'long-piece': { why: 'It bends and breaks at the cope.', what: 'Two people carry it and set it.' },
+  'long-piece': {
+    why: message('advice.it-bends-and-breaks-at-the'),
+    what: message('advice.two-people-carry-it-and-set'),
+  },
   'double-cope': {
-    why: 'Both ends must fit at once.',
-    what: 'Fit one end, mark the other in place, leave it a little long.',
+    why: message('advice.both-ends-must-fit-at-once'),
+    what: message('advice.fit-one-end-mark-the-other'),
   },
   'obtuse-cope': {
-    why: 'Wood left at the tip of a cope is only as thick as the corner is short of straight.',
-    what: 'Pick a piece at this corner and choose the miter; the house rule says from which angle.',
+    why: message('advice.wood-left-at-the-tip-of'),
+    what: message('advice.pick-a-piece-at-this-corner'),
   },
   'needs-block': {
-    why: 'The saw does not swing so far.',
-    what: 'Clamp the block to the fence, its thick end on the side named, and set what is left.',
+    why: message('advice.the-saw-does-not-swing-so'),
+    what: message('advice.clamp-the-block-to-the-fence'),
   },
   'beyond-saw': {
-    why: 'The saw does not reach it.',
-    what: 'Take another saw, or a hand saw in a block; or have the joint otherwise: coped, butted, or of two smaller cuts.',
+    why: message('advice.the-saw-does-not-reach-it'),
+    what: message('advice.take-another-saw-or-a-hand'),
   },
-  'visible-splice': { why: 'A finished face cannot be sanded.', what: 'Buy a longer stick for this wall.' },
-  closure: { why: 'One of the figures is wrong.', what: 'Measure the suspect first, then the others.' },
+  'visible-splice': {
+    why: message('advice.a-finished-face-cannot-be-sanded'),
+    what: message('advice.buy-a-longer-stick-for-this'),
+  },
+  closure: {
+    why: message('advice.one-of-the-figures-is-wrong'),
+    what: message('advice.measure-the-suspect-first-then-the'),
+  },
   hollow: {
-    why: 'Pushed into a hollow the end turns and the joint opens.',
-    what: 'Nail the high spots, bridge the hollow, do not press the end in.',
+    why: message('advice.pushed-into-a-hollow-the-end'),
+    what: message('advice.nail-the-high-spots-bridge-the'),
   },
   'short-wall': {
-    why: 'Beads and filler bend a short wall most.',
-    what: 'Read both of its corners over a straight board.',
+    why: message('advice.beads-and-filler-bend-a-short'),
+    what: message('advice.read-both-of-its-corners-over'),
   },
   'tight-stick': {
-    why: 'Marks, kerfs and skewed ends each take a little; the last piece would come out short.',
-    what: 'Take a piece off the stick, or release it; or set the margin to what your cuts lose.',
+    why: message('advice.marks-kerfs-and-skewed-ends-each'),
+    what: message('advice.take-a-piece-off-the-stick'),
   },
   'slope-corner': {
-    why: 'Level crown and crown that climbs are no mirror images: their miter never closes.',
-    what: 'Cut the small piece off a longer one, glue it to the level piece on the bench, then bend to the slope.',
+    why: message('advice.level-crown-and-crown-that-climbs'),
+    what: message('advice.cut-the-small-piece-off-a'),
   },
   'ceiling-gap': {
-    why: 'Caulk shrinks in a wide gap, and a shadow above crown is seen from the door.',
-    what: 'Choose under house rules whether crown follows the ceiling or keeps a level line; float the ceiling where neither does.',
+    why: message('advice.caulk-shrinks-in-a-wide-gap'),
+    what: message('advice.choose-under-house-rules-whether-crown'),
   },
   'backer-fit': {
-    why: 'Crown that rocks on its strip does not sit at its spring, and no joint closes.',
-    what: 'Take a thinner strip, or have its outer edge bevelled to the back of the crown.',
+    why: message('advice.crown-that-rocks-on-its-strip'),
+    what: message('advice.take-a-thinner-strip-or-have'),
   },
   'backer-climbs': {
-    why: 'A strip on a slope is cut to both slopes at once.',
-    what: 'Hold a piece of crown there, mark its back on wall and ceiling, and cut the strip between the marks.',
+    why: message('advice.a-strip-on-a-slope-is'),
+    what: message('advice.hold-a-piece-of-crown-there'),
   },
   'sloped-ceiling': {
-    why: 'On a slope the corner is cut at other angles, and the profile may not meet itself at all.',
-    what: 'Look at both slopes again; else take those walls out of the run, make a template of the level piece on the other wall, and cope to it.',
+    why: message('advice.on-a-slope-the-corner-is'),
+    what: message('advice.look-at-both-slopes-again-else'),
   },
   'pipes-splice': {
-    why: 'One piece cannot be slid in behind pipes from both sides.',
-    what: 'Splice it behind the pipes, or say that the radiator comes off.',
+    why: message('advice.one-piece-cannot-be-slid-in'),
+    what: message('advice.splice-it-behind-the-pipes-or'),
   },
   lean: {
-    why: 'Cut plumb, the joint would open at its top or at its foot.',
-    what: 'Set what the card says. Where this saw cannot, hold the piece in its place, scribe its end along a block held to the other wall, and cut to that line.',
+    why: message('advice.cut-plumb-the-joint-would-open'),
+    what: message('advice.set-what-the-card-says-where'),
   },
   services: {
-    why: 'Cables and pipes run up, down and across from these.',
-    what: 'Glue there, or nail well to the side.',
+    why: message('advice.cables-and-pipes-run-up-down'),
+    what: message('advice.glue-there-or-nail-well-to'),
   },
 };
 
 /** Why a watch-out matters and what to do about it. */
-export const adviceFor = (code: WarningCode, vocabulary?: Vocabulary): WatchAdvice => ({
-  why: tradeTerms(ADVICE[code].why, vocabulary),
-  what: tradeTerms(ADVICE[code].what, vocabulary),
-});
+export const adviceFor = (code: WarningCode): WatchAdvice => ADVICE[code];

@@ -1,7 +1,7 @@
-import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
+import { angle, length, listOf, message, type Figure, type Unit, type Words } from './message.ts';
+import { wordOf } from './word.ts';
 import { lackText, type WayLacks } from './lacks.ts';
 import { partWords } from './part-words.ts';
-import { termsOf, type Terms, type Vocabulary } from './terms.ts';
 
 /**
  * What a careful lead would point out, as codes with the figures they rest on. The sentences are made here and nowhere
@@ -137,221 +137,404 @@ export interface WarningData {
 export type WarningCode = keyof WarningData;
 
 /** How figures and words are written in a job. */
-interface Say extends Terms {
+interface Say {
   /** With its unit. */
-  readonly length: (value: number) => string;
+  readonly length: (value: number) => Figure;
   /** In fine parts, for what is read off a tape: 1/32 in, half a millimetre. */
-  readonly fine: (value: number) => string;
-  readonly angle: (value: number) => string;
+  readonly fine: (value: number) => Figure;
+  readonly angle: (value: number) => Figure;
 }
 
 type Sentences = {
-  readonly [Code in WarningCode]: (data: WarningData[Code], say: Say) => string;
+  readonly [Code in WarningCode]: (data: WarningData[Code], say: Say) => Words;
 };
 
-const wallOf = ({ room, wall }: { room: string; wall: number }): string => `${room}, wall ${wall}`;
-const cornerOf = ({ room, wall }: { room: string; wall: number }): string =>
-  `${room}: the corner after wall ${wall}`;
+const wallOf = ({ room, wall }: { room: string; wall: number }): Words =>
+  message('warning.wall', { room, wall });
+const cornerOf = ({ room, wall }: { room: string; wall: number }): Words =>
+  message('warning.the-corner-after-wall', { room, wall });
 
-const GLUES: Readonly<Record<string, string>> = {
-  polyurethane: 'wood glue does not hold foam: use the adhesive made for it',
-  pvc: 'wood glue does not hold PVC: use its own cement',
+const GLUES: Readonly<Record<string, Words>> = {
+  polyurethane: message('warning.wood-glue-does-not-hold-foam'),
+  pvc: message('warning.wood-glue-does-not-hold-pvc'),
 };
 
-const partOf = ({ part }: { part: string }): string =>
-  part === 'stool' ? 'horn of the stool' : partWords(part);
+const partOf = ({ part }: { part: string }): Words =>
+  part === 'stool' ? message('warning.horn-of-the-stool') : partWords(part);
 
-function clearanceText(d: Clearance, say: Say): string {
+function clearanceText(d: Clearance, say: Say): Words {
   const by = say.length(d.overlap);
   switch (d.against) {
     case 'corner':
       return d.by === undefined
-        ? `${d.name}: its ${partOf(d)} needs ${by} more than there is to the corner on its ${d.at}`
-        : `${d.name}: its ${partOf(d)} is in the way of ${d.by} on the wall round the corner on its ${d.at}, by ${by}`;
+        ? message('warning.its-needs-more-than-there-is', {
+            name: d.name,
+            part: partOf(d),
+            by,
+            at: wordOf(d.at),
+          })
+        : message('warning.its-is-in-the-way-of', {
+            name: d.name,
+            part: partOf(d),
+            by: d.by,
+            at: wordOf(d.at),
+            by2: by,
+          });
     case 'casing':
-      return `${d.names.join(' and ')}: their ${say.casing} overlaps by ${by}`;
+      return message('warning.their-casing-overlaps-by', { items: listOf(d.names, ' and '), by });
     case 'ceiling':
-      return `${d.name}: its ${partOf(d)} ends ${by} above the ceiling`;
+      return message('warning.its-ends-above-the-ceiling', { name: d.name, part: partOf(d), by });
     case 'crown':
-      return `${d.name}: its ${partOf(d)} reaches ${by} into ${d.by}, which is stopped there`;
+      return message('warning.its-reaches-into-which-is-stopped', {
+        name: d.name,
+        part: partOf(d),
+        by,
+        by2: d.by ?? '',
+      });
     case 'rail':
-      return `${d.name}: ${d.by} runs into the horns of the stool, ${by} of it; it ends there`;
+      return message('warning.runs-into-the-horns-of-the', { name: d.name, by: d.by ?? '', by2: by });
     case 'interruption':
-      return `${d.name}: its ${partOf(d)} overlaps ${d.by ?? 'what is built in'} by ${by}`;
+      return message('warning.its-overlaps-by', {
+        name: d.name,
+        part: partOf(d),
+        by: d.by ?? message('warning.what-is-built-in'),
+        by2: by,
+      });
     case 'point':
-      return `${d.name}: its ${partOf(d)} covers a ${d.by} by ${by}`;
+      return message('warning.its-covers-a-by', { name: d.name, part: partOf(d), by: d.by ?? '', by2: by });
   }
 }
 
 /** What can be done about it, in the order one would try. */
-function remediesText(d: Clearance, say: Say): string {
+function remediesText(d: Clearance, say: Say): Words {
   const two = d.names.length > 1;
   const ways = d.remedies.map((remedy) => {
     switch (remedy) {
       case 'rip':
-        return two ? `rip the two legs to ${say.length(d.rip!)}` : `rip it to ${say.length(d.rip!)}`;
+        return two
+          ? message('warning.rip-the-two-legs-to', { rip: say.length(d.rip!) })
+          : message('warning.rip-it-to', { rip: say.length(d.rip!) });
       case 'mull':
-        return `share one strip of ${say.length(d.mull!)}`;
+        return message('warning.share-one-strip-of', { mull: say.length(d.mull!) });
       case 'reveal':
-        return `make the reveal ${say.length(d.reveal!)}`;
+        return message('warning.make-the-reveal', { reveal: say.length(d.reveal!) });
       case 'none':
-        return `leave that side without ${say.casing}, with a return`;
+        return message('warning.leave-that-side-without-casing-with');
     }
   });
-  if (d.against === 'rail') ways.push('or move the rail clear of the stool');
+  if (d.against === 'rail') ways.push(message('warning.move-the-rail-clear-of-the'));
   if (d.horn !== undefined && d.part === 'stool')
     ways.push(
-      d.horn >= 0 ? `make the horn ${say.length(d.horn)}` : 'end the stool flush with what stands on it',
+      d.horn >= 0
+        ? message('warning.make-the-horn', { horn: say.length(d.horn) })
+        : message('warning.end-the-stool-flush-with-what'),
     );
-  if (d.against === 'point' && d.part !== 'stool') ways.push('have the box moved');
-  return ways.length === 0 ? '' : `; ${ways.join(', or ').replace(', or or ', ', or ')}`;
+  if (d.against === 'point' && d.part !== 'stool') ways.push(message('warning.have-the-box-moved'));
+  return ways.length === 0 ? '' : listOf(['', listOf(ways, ', or ')], '; ');
 }
 
-const SLOPE_FAULTS: Readonly<Record<string, string>> = {
-  'figures-disagree':
-    'the slopes there are not those of one ceiling: the level wall needs the pitch with which the other one rises',
-  'both-climb': 'it would climb on both walls of a corner',
-  outside: 'no turn piece mates there',
-  interrupted: 'something stops it on a wall where it climbs',
-  'drop-lines': 'two level walls would need different drop lines',
+const SLOPE_FAULTS: Readonly<Record<string, Words>> = {
+  'figures-disagree': message('warning.the-slopes-there-are-not-those'),
+  'both-climb': message('warning.it-would-climb-on-both-walls'),
+  outside: message('warning.no-turn-piece-mates-there'),
+  interrupted: message('warning.something-stops-it-on-a-wall'),
+  'drop-lines': message('warning.two-level-walls-would-need-different'),
 };
 
 const SENTENCES: Sentences = {
-  clearance: (d, say) => `${clearanceText(d, say)}${remediesText(d, say)}`,
+  clearance: (d, say) => listOf([clearanceText(d, say), remediesText(d, say)], ''),
   'out-of-true': (d, say) =>
-    `${d.name}: its head rises ${say.length(d.figure)} to the ${d.rises}; cut as if level, its ${say.miters} would open by ${say.fine(d.opens)}`,
+    message('warning.its-head-rises-to-the-cut', {
+      name: d.name,
+      figure: say.length(d.figure),
+      rises: wordOf(d.rises),
+      opens: say.fine(d.opens),
+    }),
   coverage: (d, say) =>
-    `${d.name}: reveal and ${say.casing} cover ${say.length(d.covers)}, the ${d.rounded ? 'gap and its rounded edge' : 'gap'} ${d.rounded ? 'need' : 'needs'} ${say.length(d.needs)}; ${
-      d.short <= d.reveal
-        ? `make the reveal ${say.length(d.reveal + d.short)}, or take ${say.casing} wider by ${say.length(d.short)}`
-        : `take ${say.casing} wider by ${say.length(d.short)}`
-    }, or bring the jamb out with a strip`,
+    message('warning.reveal-and-casing-cover-the-or', {
+      name: d.name,
+      covers: say.length(d.covers),
+      choice: d.rounded ? message('warning.gap-and-its-rounded-edge') : message('warning.gap'),
+      choice2: d.rounded ? message('warning.need') : message('warning.needs'),
+      needs: say.length(d.needs),
+      choice3:
+        d.short <= d.reveal
+          ? message('warning.make-the-reveal-or-take-casing', {
+              reveal: say.length(d.reveal + d.short),
+              short: say.length(d.short),
+            })
+          : message('warning.take-casing-wider-by', { short: say.length(d.short) }),
+    }),
   'shy-jamb': (d, say) =>
-    `${d.name}: its jamb lies ${say.length(d.shy)} behind the wall; a strip that wide brings it out, or the ${say.casing} rocks`,
+    message('warning.its-jamb-lies-behind-the-wall', { name: d.name, shy: say.length(d.shy) }),
   'proud-jamb': (d, say) =>
     d.proud <= d.limit
-      ? `${d.name}: its jamb stands ${say.length(d.proud)} proud of the wall; plane it, or cut the ${say.miters} back; look for old nails first`
-      : `${d.name}: its jamb stands ${say.length(d.proud)} proud of the wall; pack the ${say.casing} out with a strip of that, or cut the jamb back; look for old nails first`,
+      ? message('warning.its-jamb-stands-proud-of-the', { name: d.name, proud: say.length(d.proud) })
+      : message('warning.its-jamb-stands-proud-of-the-2', { name: d.name, proud: say.length(d.proud) }),
   'stool-contour': (d, say) =>
-    `${d.name}: nothing covers the rounded edge behind the stool; cut its notches to the curve of ${say.length(d.radius)}`,
+    message('warning.nothing-covers-the-rounded-edge-behind', { name: d.name, radius: say.length(d.radius) }),
   'head-gate': (d, say) =>
-    `${d.name}: measured outside to outside ${say.length(d.measured)}, the figures say ${say.length(d.predicted)}; see whether both legs stand on their reveal before the head is cut`,
+    message('warning.measured-outside-to-outside-the-figures', {
+      name: d.name,
+      measured: say.length(d.measured),
+      predicted: say.length(d.predicted),
+    }),
   removable: (d, say) =>
-    `${d.name}: head and one leg are screwed and capped, not glued${d.pocket ? '; nothing may reach the path of the door' : ''}${
-      d.longest === undefined
-        ? d.pocket
-          ? `, measure from the wall's face to it`
-          : ''
-        : `: no fastener longer than ${say.length(d.longest)} there`
-    }`,
+    message('warning.head-and-one-leg-are-screwed', {
+      name: d.name,
+      choice: d.pocket ? message('warning.nothing-may-reach-the-path-of') : '',
+      choice2:
+        d.longest === undefined
+          ? d.pocket
+            ? message('warning.measure-from-the-wall-s-face')
+            : ''
+          : message('warning.no-fastener-longer-than-there', { longest: say.length(d.longest) }),
+    }),
   'band-left-out': (d) =>
-    `${d.name}: the back band is not planned, as it cannot run round ${d.why === 'block' ? 'corner blocks' : 'a head with overhang'}; ${d.why === 'block' ? 'choose mitered corners' : 'set the overhang to 0'} or leave the band out`,
-  'no-block': (d, say) =>
-    `${d.name}: corner blocks are chosen and no block is named; it is planned ${say.mitered} until one is`,
+    message('warning.the-back-band-is-not-planned', {
+      name: d.name,
+      choice: d.why === 'block' ? message('warning.corner-blocks') : message('warning.a-head-with-overhang'),
+      choice2:
+        d.why === 'block'
+          ? message('warning.choose-mitered-corners')
+          : message('warning.set-the-overhang-to-0'),
+    }),
+  'no-block': (d) => message('warning.corner-blocks-are-chosen-and-no', { name: d.name }),
   'one-unit': (d, say) => {
     const [a, b] = d.diagonals;
     const across =
       Math.abs(a - b) < 1e-3
-        ? `both diagonals ${say.length(a)}`
-        : `diagonals ${say.length(a)} from the bottom left, ${say.length(b)} from the bottom right`;
-    return `${d.name} is joined on the bench and set as one: ${across} over its outer points; leave the glue overnight${d.stool && d.play === 0 ? '; give the stool some play, or it will not go in' : ''}`;
+        ? message('warning.both-diagonals', { a: say.length(a) })
+        : message('warning.diagonals-from-the-bottom-left-from', { a: say.length(a), b: say.length(b) });
+    return message('warning.is-joined-on-the-bench-and', {
+      name: d.name,
+      across,
+      choice: d.stool && d.play === 0 ? message('warning.give-the-stool-some-play-or') : '',
+    });
   },
   'open-miter': (d, say) =>
-    `${d.name}: its ${d.corner} head corner is open ${say.fine(d.by)} at the ${d.open} point; take that off the end of the head at its ${d.from} point, to nothing at the ${d.open} one, or shim behind the leg`,
+    message('warning.its-head-corner-is-open-at', {
+      name: d.name,
+      corner: wordOf(d.corner),
+      by: say.fine(d.by),
+      open: wordOf(d.open),
+      from: wordOf(d.from),
+    }),
   'narrow-stock': (d, say) =>
-    `${d.label} is ${say.length(d.width)} wide, its ${d.profile} only ${say.length(d.has)}; take wider stock or glue two up`,
+    message('warning.is-wide-its-only-take-wider', {
+      label: d.label,
+      width: say.length(d.width),
+      profile: d.profile,
+      has: say.length(d.has),
+    }),
   hollow: (d, say) =>
-    `${wallOf(d)}: ${d.depth < 0 ? 'bulges' : 'is hollow'} by ${say.length(Math.abs(d.depth))} over ${say.length(d.over)} near its ${d.near} end; nail the high spots, do not push the end in`,
+    message('warning.by-over-near-its-end-nail', {
+      wall: wallOf(d),
+      choice: d.depth < 0 ? message('warning.bulges') : message('warning.is-hollow'),
+      depth: say.length(Math.abs(d.depth)),
+      over: say.length(d.over),
+      near: wordOf(d.near),
+    }),
   'short-wall': (d, say) =>
-    `${wallOf(d)}: only ${say.length(d.length)} beside an outside corner; its angles are best read over a straight board`,
+    message('warning.only-beside-an-outside-corner-its', { wall: wallOf(d), length: say.length(d.length) }),
   'tight-stick': (d, say) =>
-    `the stick with ${d.labels.join(', ')} has ${say.fine(d.spare)} to spare; its cuts may lose ${say.fine(d.margin)}`,
+    message('warning.the-stick-with-has-to-spare', {
+      items: listOf(d.labels, ', '),
+      spare: say.fine(d.spare),
+      margin: say.fine(d.margin),
+    }),
   'ceiling-gap': (d, say) => {
-    const open = (gap: number, presses: number): string =>
-      [
-        `leaves up to ${say.length(gap)} open`,
-        ...(presses > 0 ? [`meets a low spot that comes down ${say.length(presses)} into it`] : []),
-      ].join(' and ');
+    const open = (gap: number, presses: number): Words =>
+      listOf(
+        [
+          message('warning.leaves-up-to-open', { gap: say.length(gap) }),
+          ...(presses > 0
+            ? [message('warning.meets-a-low-spot-that-comes', { presses: say.length(presses) })]
+            : []),
+        ],
+        ' and ',
+      );
     const [own, other] =
       d.line === 'level'
-        ? ['a level line', 'following the ceiling']
-        : ['following the ceiling', 'a level line'];
-    return `${d.room}: ${d.profile} on ${own} ${open(d.gap, d.presses)}, more than the ${say.length(d.most)} that are caulked; ${other} ${open(d.other, d.otherPresses)}`;
+        ? [message('warning.a-level-line'), message('warning.following-the-ceiling')]
+        : [message('warning.following-the-ceiling'), message('warning.a-level-line')];
+    return message('warning.on-more-than-the-that-are', {
+      room: d.room,
+      profile: d.profile,
+      own,
+      gap: open(d.gap, d.presses),
+      most: say.length(d.most),
+      other,
+      other2: open(d.other, d.otherPresses),
+    });
   },
   'backer-fit': (d) =>
     Number.isFinite(d.taken)
-      ? `${d.room}: ${d.strip} takes ${d.taken.toFixed(2)} times the room behind ${d.profile}: its edge holds the crown off`
-      : `${d.room}: there is no room behind ${d.profile} for ${d.strip}`,
+      ? message('warning.takes-times-the-room-behind-its', {
+          room: d.room,
+          strip: d.strip,
+          taken: d.taken.toFixed(2),
+          profile: d.profile,
+        })
+      : message('warning.there-is-no-room-behind-for', { room: d.room, profile: d.profile, strip: d.strip }),
   'backer-climbs': (d) =>
-    `${d.room}: no strip is planned behind crown that climbs (wall ${d.walls.join(' and ')}): cut it in place`,
+    message('warning.no-strip-is-planned-behind-crown', { room: d.room, items: listOf(d.walls, ' and ') }),
   'sloped-ceiling': (d) =>
-    `${d.room}: ${d.profile} is not planned, ${SLOPE_FAULTS[d.why] ?? 'the ceiling slopes'} (wall ${d.walls.join(' and ')})`,
+    message('warning.is-not-planned-wall', {
+      room: d.room,
+      profile: d.profile,
+      why: SLOPE_FAULTS[d.why] ?? message('warning.the-ceiling-slopes'),
+      items: listOf(d.walls, ' and '),
+    }),
   'slope-corner': (d, say) =>
-    `${cornerOf(d)}: ${d.profile} mates with a small piece that turns, ${say.fine(d.turn)} at its wall edge; mitered as it is the tops would miss by ${say.fine(d.misses)}, or the level one hangs at ${say.angle(d.otherSpring)} to its wall`,
+    message('warning.mates-with-a-small-piece-that', {
+      corner: cornerOf(d),
+      profile: d.profile,
+      turn: say.fine(d.turn),
+      misses: say.fine(d.misses),
+      otherSpring: say.angle(d.otherSpring),
+    }),
   'pipes-splice': (d, say) =>
-    `${wallOf(d)}: pipes at ${say.length(d.at)} come down through ${d.profile}; with the radiator on, it goes in behind them only in two pieces`,
+    message('warning.pipes-at-come-down-through-with', {
+      wall: wallOf(d),
+      at: say.length(d.at),
+      profile: d.profile,
+    }),
   lean: (d, say) => {
-    const wall = (lean: number): string =>
+    const wall = (lean: number): Words =>
       lean === 0
-        ? 'stands upright'
-        : `leans ${say.angle(Math.abs(lean))} ${lean > 0 ? 'into' : 'out of'} the room`;
+        ? message('warning.stands-upright')
+        : message('warning.leans-the-room', {
+            lean: say.angle(Math.abs(lean)),
+            choice: lean > 0 ? message('warning.into') : message('warning.out-of'),
+          });
     const walls =
       d.left === d.right
-        ? `both walls lean ${say.angle(Math.abs(d.left))} ${d.left > 0 ? 'into' : 'out of'} the room`
-        : `the wall on its left ${wall(d.left)}, the one on its right ${wall(d.right)}`;
-    return `${cornerOf(d)}: ${walls}; ${say.base} and rails are cut to that`;
+        ? message('warning.both-walls-lean-the-room', {
+            left: say.angle(Math.abs(d.left)),
+            choice: d.left > 0 ? message('warning.into') : message('warning.out-of'),
+          })
+        : message('warning.the-wall-on-its-left-the', { left: wall(d.left), right: wall(d.right) });
+    return message('warning.base-and-rails-are-cut-to', { corner: cornerOf(d), walls });
   },
   services: (d) =>
-    `${wallOf(d)}: ${d.count === 1 ? 'a socket, switch or pipe' : `${d.count} sockets, switches or pipes`}; no nails in line with them, up, down or across`,
-  'assumed-angle': (d) => `${cornerOf(d)} is only assumed square; measure it before cutting`,
+    message('warning.no-nails-in-line-with-them', {
+      wall: wallOf(d),
+      choice:
+        d.count === 1
+          ? message('warning.a-socket-switch-or-pipe')
+          : message('warning.sockets-switches-or-pipes', { count: d.count }),
+    }),
+  'assumed-angle': (d) => message('warning.is-only-assumed-square-measure-it', { corner: cornerOf(d) }),
   'odd-angle': (d, say) =>
-    `${cornerOf(d)} is ${say.angle(d.angle)}; set the saw to its own angle, not to a detent`,
+    message('warning.is-set-the-saw-to-its', { corner: cornerOf(d), angle: say.angle(d.angle) }),
   'obtuse-cope': (d, say) =>
-    `${cornerOf(d)} is ${say.angle(d.angle)}: ${d.profile} is better ${say.mitered} there than ${say.coped}; the tip of a ${say.cope} gets too thin, and it would have to be cut back by ${say.angle(d.relief)}`,
+    message('warning.is-is-better-mitered-there-than', {
+      corner: cornerOf(d),
+      angle: say.angle(d.angle),
+      profile: d.profile,
+      relief: say.angle(d.relief),
+    }),
   'rounded-corner': (d, say) =>
-    `${d.room}: inside corner after wall ${d.wall} is rounded (radius ${say.length(d.radius)}); relieve the back by ${say.fine(d.relief)} on the diagonal`,
+    message('warning.inside-corner-after-wall-is-rounded', {
+      room: d.room,
+      wall: d.wall,
+      radius: say.length(d.radius),
+      relief: say.fine(d.relief),
+    }),
   'bullnose-gap': (d, say) =>
-    `${d.room}: two pieces round the bullnose after wall ${d.wall} leave ${say.fine(d.gap)} behind the ${say.miter}`,
+    message('warning.two-pieces-round-the-bullnose-after', {
+      room: d.room,
+      wall: d.wall,
+      gap: say.fine(d.gap),
+    }),
   'corner-form': (d, say) =>
-    `${cornerOf(d)} is ${say.angle(d.angle)}, which no ${d.form} corner can be; it is treated as crisp`,
+    message('warning.is-which-no-corner-can-be', {
+      corner: cornerOf(d),
+      angle: say.angle(d.angle),
+      form: d.form,
+    }),
   'no-room': (d, say) =>
-    `${wallOf(d)}: ${say.length(d.length)} is too short for a piece of ${d.profile} with its ends; none is planned there`,
+    message('warning.is-too-short-for-a-piece', {
+      wall: wallOf(d),
+      length: say.length(d.length),
+      profile: d.profile,
+    }),
   'pin-circle': (d) =>
-    `${d.room}: the joints pinned at the corners after ${d.walls.map((wall) => `wall ${wall}`).join(', ')} leave no piece to hang first; release one`,
+    message('warning.the-joints-pinned-at-the-corners', {
+      room: d.room,
+      items: listOf(
+        d.walls.map((wall) => message('warning.wall-2', { wall })),
+        ', ',
+      ),
+    }),
   'pin-outside': (d) =>
-    `${d.room}: nothing runs through the outside corner after wall ${d.wall}; the pin there does nothing`,
+    message('warning.nothing-runs-through-the-outside-corner', { room: d.room, wall: d.wall }),
   'pin-released': (d, say) =>
-    `${wallOf(d)}: the splice of ${d.profile} pinned at ${say.length(d.at)} has no room there any more; it is released`,
-  'splice-distance': (d) =>
-    `${wallOf(d)}: no splice keeps the house distance from corners and openings; the best remaining studs are used`,
-  'splice-in-view': (d) => `${wallOf(d)}: the pinned splice lies in the wall one looks at on coming in`,
-  'splice-off-stud': (d) =>
-    `${wallOf(d)}: no stud gives pieces that fit the stock; the splice falls between studs`,
+    message('warning.the-splice-of-pinned-at-has', {
+      wall: wallOf(d),
+      profile: d.profile,
+      at: say.length(d.at),
+    }),
+  'splice-distance': (d) => message('warning.no-splice-keeps-the-house-distance', { wall: wallOf(d) }),
+  'splice-in-view': (d) => message('warning.the-pinned-splice-lies-in-the', { wall: wallOf(d) }),
+  'splice-off-stud': (d) => message('warning.no-stud-gives-pieces-that-fit', { wall: wallOf(d) }),
   'short-piece': (d, say) =>
-    `${d.label} is only ${say.length(d.length)}: cut it off a longer piece and hold the waste, not the part`,
-  'long-piece': (d, say) => `${d.label} is ${say.length(d.length)}: two people to carry and hang it`,
-  'double-cope': (d, say) =>
-    `${d.label} is ${say.coped} at both ends: cut it a little long and fit one end first`,
+    message('warning.is-only-cut-it-off-a', { label: d.label, length: say.length(d.length) }),
+  'long-piece': (d, say) =>
+    message('warning.is-two-people-to-carry-and', { label: d.label, length: say.length(d.length) }),
+  'double-cope': (d) => message('warning.is-coped-at-both-ends-cut', { label: d.label }),
   'needs-block': (d, say) =>
-    `${d.label}, ${d.end} end: ${say.angle(d.miter)} is beyond the saw; clamp a ${say.angle(d.block)} block to the fence, its thick end ${d.thickEnd}`,
+    message('warning.end-is-beyond-the-saw-clamp', {
+      label: d.label,
+      end: wordOf(d.end),
+      miter: say.angle(d.miter),
+      block: say.angle(d.block),
+      thickEnd: wordOf(d.thickEnd),
+    }),
   'beyond-saw': (d, say) =>
-    `${d.label}, ${d.end} end: this saw cannot cut it at ${say.angle(d.angle)} (${d.why.map((one) => lackText(one, say.length)).join('; ')})`,
-  'visible-splice': (d) => `${d.label}: a splice in prefinished trim will show`,
+    message('warning.end-this-saw-cannot-cut-it', {
+      label: d.label,
+      end: wordOf(d.end),
+      angle: say.angle(d.angle),
+      items: listOf(
+        d.why.map((one) => lackText(one, say.length)),
+        '; ',
+      ),
+    }),
+  'visible-splice': (d) => message('warning.a-splice-in-prefinished-trim-will', { label: d.label }),
   closure: (d, say) =>
     d.angles
-      ? `${d.room}: the angles miss adding up by ${say.angle(Math.abs(d.angleGap))}; put them right first, the lengths cannot be judged before`
-      : `${d.room}: the readings miss closing by ${say.length(d.gap)}; measure again before cutting`,
+      ? message('warning.the-angles-miss-adding-up-by', {
+          room: d.room,
+          angleGap: say.angle(Math.abs(d.angleGap)),
+        })
+      : message('warning.the-readings-miss-closing-by-measure', { room: d.room, gap: say.length(d.gap) }),
   'floor-gap': (d, say) =>
-    `${d.room}: ${say.base} and ${say.shoe} cover ${say.length(d.covers)} of floor, its gap at the wall is ${say.length(d.gap)}`,
-  'wet-room': (d) =>
-    `${d.room} is wet and ${d.profile} is MDF: wood or PVC lasts there; else seal every cut end`,
+    message('warning.base-and-shoe-cover-of-floor', {
+      room: d.room,
+      covers: say.length(d.covers),
+      gap: say.length(d.gap),
+    }),
+  'wet-room': (d) => message('warning.is-wet-and-is-mdf-wood', { room: d.room, profile: d.profile }),
   'bias-twice': (d, say) =>
-    `${d.room}: the rule takes ${say.angle(d.degrees)} off ${say.miters} whose corners were measured; that corrects twice`,
+    message('warning.the-rule-takes-off-miters-whose', { room: d.room, degrees: say.angle(d.degrees) }),
   'spliced-length': (d, say) =>
-    `${d.labels.join(' and ')} glued on the bench are ${say.length(d.length)} in one length: have the room to turn it, and hands to hang it`,
-  glue: (d) => `${d.profile}: ${GLUES[d.material] ?? 'ask which glue holds it'}`,
+    message('warning.glued-on-the-bench-are-in', {
+      items: listOf(d.labels, ' and '),
+      length: say.length(d.length),
+    }),
+  glue: (d) =>
+    message('warning.joined', {
+      profile: d.profile,
+      glue: GLUES[d.material] ?? message('warning.ask-which-glue-holds-it'),
+    }),
   'same-way-up': (d, say) =>
-    `${d.profile} is ${say.length(d.width)} by ${say.length(d.thickness)}: lay every length the same way up`,
+    message('warning.is-by-lay-every-length-the', {
+      profile: d.profile,
+      width: say.length(d.width),
+      thickness: say.length(d.thickness),
+    }),
 };
 
 /** The sentence of a watch-out, in the words and units of its job. */
@@ -359,13 +542,11 @@ export function warningText<Code extends WarningCode>(
   code: Code,
   data: WarningData[Code],
   unit: Unit,
-  vocabulary: Vocabulary | undefined,
-): string {
+): Words {
   const say: Say = {
-    ...termsOf(vocabulary),
-    length: (value) => formatWithUnit(value, unit),
-    fine: (value) => `${formatLength(value, unit, { inchParts: 32 })} ${unit}`,
-    angle: formatAngle,
+    length: (value) => length(value, unit),
+    fine: (value) => length(value, unit, 32),
+    angle,
   };
   return SENTENCES[code](data, say);
 }

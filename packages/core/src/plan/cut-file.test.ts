@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { expect, test } from '@jest/globals';
 import { optimise } from '@long-miter/optimiser';
 import { cutFileIssues, readCutProblem } from './cut-file.ts';
@@ -20,7 +21,9 @@ function textsOf(change: object): string[] {
   if (!read.ok) throw new Error(JSON.stringify(read.issues));
   const { problem } = read.value;
   const solved = optimise(problem, undefined, options);
-  return solved.ok ? [] : cutFileIssues(problem, solved.issues, undefined, options).map((one) => one.text);
+  return solved.ok
+    ? []
+    : cutFileIssues(problem, solved.issues, undefined, options).map((one) => plainText(one.text));
 }
 
 test('faults of the file are named by their place', () => {

@@ -10,7 +10,7 @@ import {
   type OptimiseOptions,
 } from '@long-miter/optimiser';
 import { checkShape } from '../job/index.ts';
-import { cutFaultText, shortageText } from '../messages/index.ts';
+import { cutFaultText, listOf, shortageText } from '../messages/index.ts';
 
 /** Reads the open problem format of the `cut` command: integers in the problem's unit, prices in cents. */
 
@@ -187,9 +187,13 @@ export function cutFileIssues(
 ): [Issue, ...Issue[]] {
   const describe = (fault: CutFault): Issue => ({
     ...fault,
-    text:
-      cutFaultText(fault) +
-      (fault.code === 'cut/not-enough' ? shortageText(shortageOf(problem, solver, options)) : ''),
+    text: listOf(
+      [
+        cutFaultText(fault),
+        ...(fault.code === 'cut/not-enough' ? [shortageText(shortageOf(problem, solver, options))] : []),
+      ],
+      '',
+    ),
   });
   const [first, ...rest] = faults;
   return [describe(first), ...rest.map(describe)];

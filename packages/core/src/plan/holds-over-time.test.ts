@@ -20,7 +20,7 @@ const options = { solver: undefined, seconds: 1, clock };
 const tryPlan = (job: JobFile, more: Partial<PlanOptions> = {}) => planJob(job, { ...options, ...more });
 const planOf = (job: JobFile, more: Partial<PlanOptions> = {}): PlanFile => {
   const planned = tryPlan(job, more);
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 const codes = (job: JobFile): string[] => planQuickly(job).watchOuts.map((one) => one.code);

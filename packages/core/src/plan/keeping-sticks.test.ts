@@ -36,7 +36,7 @@ const job = (list: readonly SimpleWall[] = walls): JobFile =>
   });
 const planOf = (file: JobFile, more: Partial<PlanOptions> = {}): PlanFile => {
   const planned = planJob(file, { solver: undefined, seconds: 5, clock, ...more });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 const pinsOf = (plan: PlanFile) => plan.sticks.map((stick) => pinOf(plan, stick));

@@ -54,7 +54,7 @@ describe("a room's own rules", () => {
     const room = long.rooms[0]!;
     const job = underRules({ ...long, rooms: [room, { ...room, id: 'b' }] }, { scarfAngle: 30 }, 'b');
     const planned = planJob(job, { solver: undefined, seconds: 1, clock });
-    if (!planned.ok) throw new Error(planned.issues[0].text);
+    if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
     const angles = planned.value.pieces
       .filter((piece) => piece.right.joint === 'scarf')
       .map((piece) => [piece.room, Math.abs(piece.right.angle)]);
@@ -146,9 +146,9 @@ function withOpening(houseRules: HouseRulesInput): JobFile {
 
 const planOf = (job: JobFile): readonly Piece[] => {
   const checked = checkJobFile(job);
-  if (!checked.ok) throw new Error(checked.issues[0].text);
+  if (!checked.ok) throw new Error(JSON.stringify(checked.issues[0]));
   const planned = planJob(checked.value, { solver: undefined, seconds: 1, clock });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   expect(checkPlan(job, planned.value)).toEqual([]);
   return planned.value.pieces;
 };

@@ -1,3 +1,4 @@
+import { wordsKey } from '../messages/index.ts';
 import { type Issue, type Result } from '../base/index.ts';
 import { runSequential, type SearchCoroutine } from '@long-miter/optimiser';
 import type { JobFile } from '../job/index.ts';
@@ -48,7 +49,7 @@ const PLACES: Partial<Record<Refusal['code'], string>> = { pinned: '/pins', 'slo
 function faultsOf(refused: readonly Refusal[]): [Issue, ...Issue[]] | undefined {
   const said = new Map<string, Issue>();
   for (const { code, text } of refused)
-    said.set(text, { at: PLACES[code] ?? '/stock', code: `plan/${code}`, text });
+    said.set(wordsKey(text), { at: PLACES[code] ?? '/stock', code: `plan/${code}`, text });
   const [first, ...rest] = said.values();
   return first && [first, ...rest];
 }

@@ -5,7 +5,7 @@ import { roomsOfOutlines } from './outlines.ts';
 const EMPTY: Survey = { closed: true, walls: [], trims: [] };
 const read = (points: readonly (readonly [number, number])[], factor = 1) => {
   const rooms = roomsOfOutlines([{ name: 'DEN', points: points.map(([x, y]) => ({ x, y })) }], factor, EMPTY);
-  if (!rooms.ok) throw new Error(rooms.issues[0].text);
+  if (!rooms.ok) throw new Error(JSON.stringify(rooms.issues[0]));
   return rooms.value[0]!.survey.walls.map((wall) => [
     wall.length,
     wall.corner?.reading.as === 'wall-angle' ? wall.corner.reading.degrees : undefined,

@@ -1,3 +1,4 @@
+import { eachWordsOnce, type Words } from '../messages/index.ts';
 import { SAME_ANGLE } from '../base/index.ts';
 import type { PlanFile, PlannedStick } from '../plan/index.ts';
 
@@ -18,7 +19,7 @@ export interface PlanFigures {
   readonly lowerBound: number;
   readonly proven: boolean;
   /** Why something of the job is not in the plan, each reason once; empty where the plan holds everything. */
-  readonly without: readonly string[];
+  readonly without: readonly Words[];
 }
 
 /** How often the saw is set anew when the sticks are cut in order: two ends of one parting need one setting. */
@@ -55,7 +56,7 @@ export function planFigures(plan: PlanFile): PlanFigures {
     sawChanges: changesOf(plan),
     lowerBound: sum(plan.bounds, (bound) => bound.lowerBound),
     proven: plan.bounds.every((bound) => bound.proven),
-    without: [...new Set(plan.refused.map((one) => one.text))],
+    without: eachWordsOnce(plan.refused.map((one) => one.text)),
   };
 }
 

@@ -19,7 +19,7 @@ import {
 
 const planOf = (job: JobFile): PlanFile => {
   const planned = planJob(job, { solver: undefined, seconds: 1, clock });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 

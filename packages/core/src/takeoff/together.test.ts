@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { clock, testSolver } from '../../../optimiser/test/helpers/solver.ts';
@@ -18,7 +19,7 @@ const house = (name: string, lengths: readonly number[], change: Partial<JobFile
 const jobs = (...files: JobFile[]) => files.map((file, index) => ({ id: `j${index}`, file }));
 const together = (...files: JobFile[]): SharedPurchase => {
   const planned = planSharedPurchase(jobs(...files), options);
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 
@@ -79,7 +80,7 @@ test('a spliced wall keeps its parts together by name, and both jobs are served 
     solver,
     seconds: 5,
   });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   const sum = (job: string): number =>
     planned.value.sticks
       .flatMap((stick) => stick.pieces)
@@ -93,7 +94,7 @@ test('a spliced wall keeps its parts together by name, and both jobs are served 
 describe('what cannot be bought together says why', () => {
   const text = (...files: JobFile[]): string => {
     const planned = planSharedPurchase(jobs(...files), options);
-    return planned.ok ? '' : planned.issues[0].text;
+    return planned.ok ? '' : plainText(planned.issues[0].text);
   };
   test('one job alone', () => expect(text(house('North', [90]))).toMatch(/at least two/));
   test('inches and mm', () =>

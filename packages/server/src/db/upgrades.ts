@@ -10,6 +10,7 @@ import {
   type JobFile,
   type PieceKey,
   type Unit,
+  plainText,
 } from '@long-miter/core';
 import { fromJson } from './columns.ts';
 
@@ -151,7 +152,7 @@ async function splitSettings(connection: PoolConnection, job: Row): Promise<void
   // A job that today's checks would refuse keeps its settings; only its pins cannot be followed.
   const whole = checkJobFile(asFile(walked));
   const file = whole.ok ? whole : checkJobFile(asFile([]));
-  if (!file.ok) throw new Error(`job ${id}: ${file.issues[0].at} ${file.issues[0].text}`);
+  if (!file.ok) throw new Error(`job ${id}: ${file.issues[0].at} ${plainText(file.issues[0].text)}`);
   const { settings, coin } = jobRecordsOf(file.value, starterSettings(unit));
   const keys = keysByOldId(file.value);
   const oldPins = old.choices?.pins ?? [];

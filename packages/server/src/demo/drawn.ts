@@ -1,4 +1,4 @@
-import { roomsOfOutlines, type Unit, type Wall } from '@long-miter/core';
+import { roomsOfOutlines, type Unit, type Wall, plainText } from '@long-miter/core';
 
 /** A room of the demo by its corners from above, measured as a crew would: lengths to a sixteenth or a millimetre, angles to a twentieth. */
 export function drawn(
@@ -12,7 +12,7 @@ export function drawn(
     walls: [],
     trims: [],
   });
-  if (!read.ok) throw new Error(`${name}: ${read.issues[0].text}`);
+  if (!read.ok) throw new Error(`${name}: ${plainText(read.issues[0].text)}`);
   const step = unit === 'in' ? 16 : 1;
   const walls = read.value[0]!.survey.walls.map((wall): Wall => {
     const reading = wall.corner!.reading;

@@ -9,6 +9,7 @@ import {
   starterSettings,
   type AddOffcut,
   type JobFile,
+  plainText,
 } from '@long-miter/core';
 import { storeJobFile } from '../features/jobs/service.ts';
 import { noteSeeded, wasSeeded } from '../features/jobs/repository.ts';
@@ -42,7 +43,7 @@ async function seedJob(context: Context, demo: JobFile): Promise<void> {
   const file = checkJobFile(demo);
   if (!file.ok)
     throw new Error(
-      `the demo job is not valid: ${file.issues.map((issue) => `${issue.at} ${issue.text}`).join('; ')}`,
+      `the demo job is not valid: ${file.issues.map((issue) => `${issue.at} ${plainText(issue.text)}`).join('; ')}`,
     );
   await storeJobFile(context, file.value, demo.name);
 }

@@ -10,6 +10,7 @@ import {
   readCutProblem,
   readJson,
   type Issue,
+  plainText,
 } from '@long-miter/core';
 import { writeCutSolution } from '@long-miter/optimiser';
 import { DOCUMENTS, writeDocument } from '../formats/documents.ts';
@@ -127,7 +128,7 @@ function calc(args: readonly string[]): Promise<void> {
   if (args[0] === '--file' && args.length === 2) {
     const cases = readInput(args[1]!);
     if (!Array.isArray(cases)) endRefused([{ at: '', text: 'must be an array of questions' }]);
-    const text = (issue: Issue): string => (issue.at === '' ? issue.text : `${issue.at}: ${issue.text}`);
+    const text = (issue: Issue): string => (issue.at === '' ? '' : `${issue.at}: `) + plainText(issue.text);
     print(
       cases.map((one) => {
         const answer = calculate(one);

@@ -1,3 +1,4 @@
+import { publishedIssue } from '@long-miter/core';
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Problem } from '@long-miter/core';
 import { whyUnavailable } from '../db/sql-errors.ts';
@@ -22,7 +23,7 @@ function send(response: Response, problem: HttpProblem): void {
     status: problem.status,
     detail: problem.message,
     code: problem.code,
-    issues: problem.issues,
+    issues: problem.issues.map(publishedIssue),
   };
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(body));
 }

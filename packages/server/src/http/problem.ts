@@ -1,3 +1,4 @@
+import { plainText } from '@long-miter/core';
 import type { Issue, ProblemCode } from '@long-miter/core';
 
 const STATUS: Readonly<Record<ProblemCode, number>> = {
@@ -31,6 +32,6 @@ export class HttpProblem extends Error {
 export const notFound = (what: string): HttpProblem =>
   new HttpProblem('not-found', `there is no such ${what}; it may have been deleted`);
 export const invalid = (issues: readonly Issue[]): HttpProblem =>
-  new HttpProblem('invalid', issues[0]?.text ?? 'the request is not valid', issues);
+  new HttpProblem('invalid', issues[0] ? plainText(issues[0].text) : 'the request is not valid', issues);
 export const conflict = (what: string): HttpProblem =>
   new HttpProblem('conflict', `this ${what} was changed by someone else meanwhile; load it again`);

@@ -70,7 +70,10 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
     error: {
       code: body?.code ?? 'internal',
       detail: body?.detail === undefined ? t('the server could not answer') : translate(body.detail),
-      issues: (body?.issues ?? []).map((issue) => ({ ...issue, text: translate(issue.text) })),
+      issues: (body?.issues ?? []).map(({ message, ...issue }) => ({
+        ...issue,
+        text: translate(message ?? issue.text),
+      })),
     },
   };
 };

@@ -1,5 +1,5 @@
 import i18next from 'i18next';
-import { tradeTerms } from '@long-miter/core';
+import { formatMessage, readerOf, tradeTerms, type Reader, type Words } from '@long-miter/core';
 import { language, SOURCE, type Language } from './language.ts';
 import { sentencesOf } from './sentences.ts';
 import { vocabularyNow } from './vocabulary.ts';
@@ -67,15 +67,25 @@ const sentence = language === SOURCE ? (text: string) => text : sentencesOf(own)
 /** What stands in quotes is a name that somebody gave, or what he wrote. */
 const QUOTED = /("[^"]*")/;
 
+/** What the page reads messages by: its language, and the trade's words of the job at hand. */
+const reader = (): Reader => readerOf(vocabularyNow(), language);
+
 /**
- * A sentence of the core or the server, which comes as it stands, in the language of the page and the trade's words of now.
- * Names that are not in quotes are said as words too.
+ * What the core or the server says, in the language of the page and the trade's words of now. A message is made into its
+ * sentence here, and names in it stay as they were given. Plain text of the core's other sentences, filled in already, is known
+ * by its form.
  */
-export const translate = (text: string): string =>
-  sentence(text)
+export function translate(words: Words): string {
+  if (typeof words !== 'string') return formatMessage(words, reader());
+  return sentence(words)
     .split(QUOTED)
     .map((part, index) => (index % 2 === 1 ? part : tradeTerms(part, vocabularyNow())))
     .join('');
+}
+
+/** The same where there may be nothing to say. */
+export const translateIfAny = (words: Words | undefined): string | undefined =>
+  words === undefined ? undefined : translate(words);
 
 const shown = (value: Value): string =>
   typeof value === 'number' ? figures.format(value) : typeof value === 'string' ? value : '';

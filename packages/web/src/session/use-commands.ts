@@ -31,7 +31,7 @@ import { rightRefusal } from './rights.ts';
 import { shownJob } from './shown-job.ts';
 import { newId } from './outbox/tab-tag.ts';
 import { useAppDispatch, type State } from './store.ts';
-import { translate, t } from '../messages/t.ts';
+import { translate, t, translateIfAny } from '../messages/t.ts';
 
 /**
  * Changes of a job, small and by name. Each is checked, shown at once, and sent in its turn; it answers why it cannot be, or
@@ -89,7 +89,9 @@ export function useCommands(jobId: string): Commands {
     };
     /** Why a job with these settings could not be; rooms count where profiles change. */
     const fault = (settings: JobSettings, withRooms = false): string | undefined =>
-      checkJob(exportJobFile({ ...now(), settings, rooms: withRooms ? now().rooms : [] }))[0]?.text;
+      translateIfAny(
+        checkJob(exportJobFile({ ...now(), settings, rooms: withRooms ? now().rooms : [] }))[0]?.text,
+      );
 
     const setItem: Commands['setItem'] = (list, id, set) => {
       const { settings } = now();

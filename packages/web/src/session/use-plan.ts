@@ -11,7 +11,7 @@ import {
   planRefused,
   planStarted,
 } from './slices/plan-slice.ts';
-import { t } from '../messages/t.ts';
+import { t, translate } from '../messages/t.ts';
 
 /** Most seconds of optimising for each profile while one looks on. */
 const SECONDS = 20;
@@ -78,7 +78,10 @@ export function usePlan(
         dispatch(
           data.kind === 'plan'
             ? planned({ key, plan: data.plan, final: data.final })
-            : planRefused({ key, issues: data.issues.map((issue) => ({ ...issue, text: t(issue.text) })) }),
+            : planRefused({
+                key,
+                issues: data.issues.map((issue) => ({ ...issue, text: translate(issue.text) })),
+              }),
         );
       };
       own.onmessage = ({ data }: MessageEvent<PlanMessage>) => {

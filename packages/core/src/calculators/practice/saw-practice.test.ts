@@ -5,7 +5,7 @@ const seeds = Array.from({ length: 120 }, (_, k) => k + 1);
 const other = { left: 'right', right: 'left', none: 'none' } as const;
 const judged = (round: SawRound, choice: SawChoice) => {
   const answer = judgeSaw(round, choice);
-  if (!answer.ok) throw new Error(answer.issues[0].text);
+  if (!answer.ok) throw new Error(JSON.stringify(answer.issues[0]));
   return answer.value;
 };
 

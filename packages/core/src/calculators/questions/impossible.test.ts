@@ -142,7 +142,7 @@ describe('questions without an answer', () => {
 test('the rules of thumb differ from the exact figures as the trade knows', () => {
   const value = (question: object): Record<string, number> => {
     const answer = calculate(question);
-    if (!answer.ok) throw new Error(answer.issues[0].text);
+    if (!answer.ok) throw new Error(JSON.stringify(answer.issues[0]));
     return answer.value as Record<string, number>;
   };
   // "35 and 30" belong to a spring of 45, not of 38.

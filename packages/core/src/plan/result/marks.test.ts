@@ -8,7 +8,7 @@ import { planJob, publishedPlan, type PlanFile } from '../index.ts';
 
 const planOf = (job: JobFile, pins: readonly StickPin[] = []): PlanFile => {
   const planned = planJob(job, { solver: undefined, seconds: 1, clock, pins });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 const room = (lengths: readonly number[], houseRules: HouseRulesInput, stock: JobFile['stock']): JobFile =>

@@ -5,7 +5,7 @@ import { fromMinor, type Coin, type Unit } from '../../measure/index.ts';
 import type { Box, OpeningPart, PartPlace, PartRole, SideName } from '../../openings/index.ts';
 import type { SawSetting } from '../../saw/index.ts';
 import type { Suspect } from '../../survey/index.ts';
-import type { WarningCode } from '../../messages/index.ts';
+import type { WarningCode, Words } from '../../messages/index.ts';
 
 /** The plan file, version 1: what the `plan` command prints and what every screen after Walk is drawn from. */
 
@@ -103,7 +103,7 @@ export interface Warning {
   readonly piece?: PieceKey;
   /** Every piece it is about, where they are several. */
   readonly pieces?: readonly PieceKey[];
-  readonly text: string;
+  readonly text: Words;
 }
 
 /** What could not be planned while the rest was: a run, or everything of a profile. */
@@ -112,7 +112,7 @@ export interface Refusal {
   readonly room?: string;
   readonly trim?: string;
   readonly code: RefusalCode;
-  readonly text: string;
+  readonly text: Words;
 }
 export type RefusalCode =
   /** Nothing is for sale of the profile, and nothing on the rack. */

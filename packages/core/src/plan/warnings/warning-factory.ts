@@ -13,10 +13,10 @@ export type MakeWarning = <Code extends WarningCode>(
 
 /** Makes the watch-outs of a job: code, figures and places, with the sentence in its unit and words. */
 export const warningFactory =
-  ({ unit, vocabulary }: Pick<JobFile, 'unit' | 'vocabulary'>): MakeWarning =>
+  ({ unit }: Pick<JobFile, 'unit'>): MakeWarning =>
   (code, data, places = {}) => ({
     code,
     data: data,
     ...places,
-    text: warningText(code, data, unit, vocabulary),
+    text: warningText(code, data, unit),
   });

@@ -19,7 +19,7 @@ import {
 const options = { solver: undefined, seconds: 1, clock };
 const planOf = (job: JobFile, more = {}): PlanFile => {
   const planned = planJob(job, { ...options, ...more });
-  if (!planned.ok) throw new Error(planned.issues[0].text);
+  if (!planned.ok) throw new Error(JSON.stringify(planned.issues[0]));
   return planned.value;
 };
 
@@ -152,7 +152,7 @@ describe('a piece moved by hand', () => {
     const target = plan.sticks.find((stick) => stick.cuts.length === 1)!;
     const piece = plan.pieces.find((one) => target.cuts[0]!.piece !== one.id)!;
     const moved = movePiece(four, plan, [], piece.id, target.id);
-    if (!moved.ok) throw new Error(moved.issues[0].text);
+    if (!moved.ok) throw new Error(JSON.stringify(moved.issues[0]));
     const again = planOf(four, { pins: moved.value });
     expect(checkPlan(four, again)).toEqual([]);
     const stick = again.sticks.find((one) => isPinned(moved.value, one))!;

@@ -1,3 +1,4 @@
+import { type Words } from '../../messages/index.ts';
 import { fail, failIfAny, type Issue, type Result } from '../../base/index.ts';
 import type { RoomRecord, Survey } from '../../api-schemas/index.ts';
 import type { Opening, Profile } from '../../job/index.ts';
@@ -105,7 +106,7 @@ export function openingsFromTable(
       const at = heading.indexOf(column);
       return at < 0 ? undefined : (row[at] ?? '').trim();
     };
-    const refuse = (column: string, text: string): void =>
+    const refuse = (column: string, text: Words): void =>
       void issues.push({ at: `${line}, ${column}`, text });
     const room = rooms.find((one) => one.name.toLowerCase() === (cell('room') ?? '').toLowerCase());
     if (!room) return refuse('room', `there is no room "${cell('room')}" in this job`);

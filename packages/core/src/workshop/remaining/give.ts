@@ -1,3 +1,4 @@
+import { type Words } from '../../messages/index.ts';
 import { fromMinor } from '../../measure/index.ts';
 import { publishedPlan, type PlanFile, type Warning } from '../../plan/index.ts';
 import { shopRecordId } from './records.ts';
@@ -10,7 +11,7 @@ import { remainingStickId } from '../wood/work.ts';
 /** What stands in the way of giving rooms to the saw, each with its place and, in its words, its remedy. */
 interface GiveFaults {
   /** What nobody can cut or would have to cut twice: it has to be put right first. */
-  readonly hard: readonly { readonly text: string; readonly room?: string }[];
+  readonly hard: readonly { readonly text: Words; readonly room?: string }[];
   /** What was assumed or does not agree: it may be accepted by name. */
   readonly assumed: readonly Warning[];
 }

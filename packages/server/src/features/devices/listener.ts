@@ -1,5 +1,5 @@
 import { createServer, type Server, type Socket } from 'node:net';
-import { parseDeviceLine } from '@long-miter/core';
+import { parseDeviceLine, plainText } from '@long-miter/core';
 import { Hub } from '../../http/hub.ts';
 import { Pairings, type DeviceEvent, type Pairing } from './pairings.ts';
 
@@ -32,8 +32,8 @@ export class DeviceListener {
   private take(pairing: Pairing, line: string): string {
     const read = parseDeviceLine(line);
     if (!read.ok) {
-      this.hub.tell(pairing.key, { kind: 'unreadable', text: read.issues[0].text });
-      return `no ${read.issues[0].text}`;
+      this.hub.tell(pairing.key, { kind: 'unreadable', text: plainText(read.issues[0].text) });
+      return `no ${plainText(read.issues[0].text)}`;
     }
     const isNew = this.pairings.isNew(pairing, read.value);
     if (isNew === undefined) return 'no more devices than one page can have';

@@ -14,7 +14,7 @@ import { Score } from './Score.tsx';
 import { useKind } from './use-kind.ts';
 import { roundPlayed, roundStarted, scoreCleared } from '../../session/slices/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 /** Practice: a corner is told, settings are asked for, the joint one would have got is shown, and the score is kept. */
 export function PracticeView() {
@@ -87,7 +87,7 @@ export function PracticeView() {
                 data-autofocus={index === 0 ? '' : undefined}
                 rightSection={<Text c="dimmed">°</Text>}
                 readOnly={result !== undefined}
-                error={issues.find((issue) => issue.at === ask.key)?.text}
+                error={translateIfAny(issues.find((issue) => issue.at === ask.key)?.text)}
                 onChange={(event) => setTexts({ ...texts, [ask.key]: event.currentTarget.value })}
               />
             ))}

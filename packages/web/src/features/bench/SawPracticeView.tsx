@@ -24,7 +24,7 @@ import { roundPlayed, roundStarted, scoreCleared } from '../../session/slices/be
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Score } from './Score.tsx';
 import { useKind } from './use-kind.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 /** Nothing is set before somebody sets it, so that no default is the answer. */
 type Setting = { readonly [K in keyof SawChoice]: SawChoice[K] | undefined };
@@ -108,7 +108,7 @@ export function SawPracticeView() {
           />
           {issues.some((one) => one.at === '') && (
             <Text role="alert" style={{ color: 'var(--lm-bad)' }} mt={8}>
-              {issues[0]!.text}
+              {translateIfAny(issues[0]!.text)}
             </Text>
           )}
           <Group mt={12}>
@@ -208,7 +208,7 @@ function SettingFields({
           rightSection={<Text c="dimmed">°</Text>}
           readOnly={settled}
           value={setting[figure] ?? ''}
-          error={issues.find((issue) => issue.at === figure)?.text}
+          error={translateIfAny(issues.find((issue) => issue.at === figure)?.text)}
           onChange={(event) => onSet({ [figure]: event.currentTarget.value })}
         />
       )}

@@ -7,7 +7,7 @@ import { undoNotice } from '../../shared/undo-notice.tsx';
 import { useJob } from '../../session/use-job.ts';
 import { useSheet } from '../../session/drafts/use-sheet.ts';
 import { applySend, placeName, type Place } from './apply-send.ts';
-import { t } from '../../messages/t.ts';
+import { t, translateIfAny } from '../../messages/t.ts';
 
 const number = (text: string | null): number | undefined =>
   text !== null && /^\d+$/.test(text) ? Number(text) : undefined;
@@ -143,7 +143,7 @@ function RoomPart({
         ? { at: `/walls/${survey.walls[place.wall]!.id}/corner`, text: what.typed }
         : undefined;
     const issues = edit((now) => applySend(now, what, target), typed ? { typed } : {});
-    setFault(issues[0]?.text);
+    setFault(translateIfAny(issues[0]?.text));
     if (issues.length === 0)
       undoNotice(`${draft.name}, ${placeName(survey, what, target)}: ${what.what}.`, undo);
   };

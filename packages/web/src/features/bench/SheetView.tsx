@@ -7,7 +7,7 @@ import { figureTyped, sheetCleared } from '../../session/slices/bench-slice.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SendPanel } from './SendPanel.tsx';
 import { SheetField } from './SheetField.tsx';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 const NOTHING: Readonly<Record<string, string>> = {};
 
@@ -20,7 +20,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
   const result = useMemo(() => workSheet(sheet, texts, unit), [sheet, texts, unit]);
   const fields = fieldsAsked(sheet, texts);
   const faultAt = (key: string): string | undefined =>
-    result.ok ? undefined : result.issues.find((issue) => issue.at === key)?.text;
+    result.ok ? undefined : translateIfAny(result.issues.find((issue) => issue.at === key)?.text);
   const loose = result.ok
     ? []
     : result.issues.filter((issue) => !fields.some((field) => field.key === issue.at));
@@ -89,7 +89,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
           <Stack gap={4} role="status" p="lg">
             <Text fw={650}>{t('No figure for that.')}</Text>
             {loose.map((issue) => (
-              <Text key={issue.text} c="var(--lm-bad)">
+              <Text key={translate(issue.text)} c="var(--lm-bad)">
                 {translate(issue.text)}
               </Text>
             ))}

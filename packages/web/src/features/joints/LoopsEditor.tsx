@@ -19,7 +19,7 @@ import {
 import { CommitField } from '../../shared/fields/CommitField.tsx';
 import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
 import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -42,7 +42,8 @@ export function LoopsEditor({ survey, unit, edit }: Props) {
 function LoopRow({ loop, unit, edit }: { loop: CeilingLoop; unit: Unit; edit: EditSurvey }) {
   const { lengths, corners } = writeLoop(loop, unit);
   const name = loop.name ?? 'tray';
-  const keep = (next: CeilingLoop): string | undefined => edit((survey) => setLoop(survey, next))[0]?.text;
+  const keep = (next: CeilingLoop): string | undefined =>
+    translateIfAny(edit((survey) => setLoop(survey, next))[0]?.text);
   const sides = (lengthText: string, cornerText: string): string | undefined => {
     const read = readLoop(lengthText, cornerText, loop.id, unit);
     return read.ok ? keep({ ...loop, walls: read.value }) : translate(read.issues[0].text);
@@ -127,7 +128,7 @@ function NewLoop({ survey, unit, edit }: Props) {
     const wrong = edit((now) =>
       setLoop(now, { id, name: 'tray', height: at.value.value, walls: read.value }),
     )[0]?.text;
-    setFault(wrong);
+    setFault(translateIfAny(wrong));
     if (wrong === undefined) {
       setOpen(false);
       setHeight('');

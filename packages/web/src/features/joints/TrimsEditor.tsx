@@ -27,7 +27,7 @@ import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
 import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { LoopsEditor } from './LoopsEditor.tsx';
 import { trimWord } from '../../shared/text/code-words.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -53,7 +53,7 @@ export function TrimsEditor({ job, survey, edit }: Props) {
     if (known && !settings.stock.some((item) => item.profile === known.id))
       for (const line of firstStock(settings, known.id, unit)) putItem('stock', line);
     const profiles = [...settings.profiles, ...(made ? [made.profile] : [])];
-    setRefused(edit((now) => addTrim(now, profile, profiles, unit, TAB_TAG))[0]?.text);
+    setRefused(translateIfAny(edit((now) => addTrim(now, profile, profiles, unit, TAB_TAG))[0]?.text));
   };
   return (
     <Stack gap={10}>

@@ -44,7 +44,7 @@ export function WatchList({ opened, onClose, list, job, onPick }: Props) {
               {room.name}
             </Text>
             {own.map((one, index) => {
-              const { why, what } = adviceFor(one.code, job.vocabulary);
+              const { why, what } = adviceFor(one.code);
               return (
                 <div key={`${one.code}${index}`}>
                   <UnstyledButton

@@ -8,7 +8,7 @@ import { useAppSelector } from '../../session/store.ts';
 import { newId } from '../../session/outbox/tab-tag.ts';
 import { useCommands } from '../../session/use-commands.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
-import { t } from '../../messages/t.ts';
+import { t, translateIfAny } from '../../messages/t.ts';
 import type { Dressing } from './KitEditor.tsx';
 
 /** Takes a kit of the Library for the opening at hand, and keeps how it is dressed for other jobs. */
@@ -34,10 +34,12 @@ export function LibraryKits({ job, rules, opening, side, edit }: Dressing) {
   const fitting = kits.filter((one) => one.unit === job.unit && one.kind === opening.kind);
   /** Dresses the opening, wherever its wall is by now; answers why it could not be. */
   const dress = (change: Parameters<typeof changeOpening>[3]): string | undefined =>
-    edit((survey) => {
-      const at = survey.walls.findIndex((wall) => wall.openings?.some((one) => one.id === opening.id));
-      return at < 0 ? survey : changeOpening(survey, at, opening.id, change);
-    })[0]?.text;
+    translateIfAny(
+      edit((survey) => {
+        const at = survey.walls.findIndex((wall) => wall.openings?.some((one) => one.id === opening.id));
+        return at < 0 ? survey : changeOpening(survey, at, opening.id, change);
+      })[0]?.text,
+    );
   const take = (id: string): void => {
     const kit = fitting.find((one) => one.id === id);
     if (!kit) return;

@@ -42,7 +42,7 @@ export function NewRow({ job, room, fields, taken, casing, like, onAdded }: Prop
   };
   const add = (): void => {
     if ('text' in read) {
-      setFault({ at: 'what', text: read.text });
+      setFault({ at: 'what', text: translate(read.text) });
       return focus(0);
     }
     const figures: Record<string, number | undefined> = {};

@@ -35,7 +35,7 @@ import { listOpenings, type Listed } from './openings-of.ts';
 import { PartList } from './PartList.tsx';
 import { Remedies } from './Remedies.tsx';
 import { openingShort } from '../../shared/text/code-words.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -156,7 +156,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
       </div>
       {watch.map((one) => (
         <div key={one.code + one.text} className="opening-watch">
-          <Text size="sm" title={translate(adviceFor(one.code, job.vocabulary).why)}>
+          <Text size="sm" title={translate(adviceFor(one.code).why)}>
             ▲ <Typeset text={translate(one.text)} />
           </Text>
           {one.code === 'clearance' && (
@@ -177,7 +177,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
           opening={opening}
           unit={job.unit}
           onChange={(opens) =>
-            edit((survey) => changeOpening(survey, wallIndex, opening.id, { opens }))[0]?.text
+            translateIfAny(edit((survey) => changeOpening(survey, wallIndex, opening.id, { opens }))[0]?.text)
           }
         />
       )}
@@ -189,20 +189,24 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
         listed={listed}
         taken={taken}
         onSame={(like, withMeasures) =>
-          editSheet((sheet) => ({
-            ...sheet,
-            survey: changeOpening(sheet.survey, wallIndex, opening.id, {
-              ...Object.fromEntries(Object.keys(opening).map((key) => [key, undefined])),
-              ...sameAs(opening, like, withMeasures),
-              name,
-            }),
-          }))[0]?.text
+          translateIfAny(
+            editSheet((sheet) => ({
+              ...sheet,
+              survey: changeOpening(sheet.survey, wallIndex, opening.id, {
+                ...Object.fromEntries(Object.keys(opening).map((key) => [key, undefined])),
+                ...sameAs(opening, like, withMeasures),
+                name,
+              }),
+            }))[0]?.text,
+          )
         }
         onMore={(places) =>
-          editSheet((sheet) => ({
-            ...sheet,
-            survey: addLike(sheet.survey, wallIndex, { ...opening, name }, places, TAB_TAG),
-          }))[0]?.text
+          translateIfAny(
+            editSheet((sheet) => ({
+              ...sheet,
+              survey: addLike(sheet.survey, wallIndex, { ...opening, name }, places, TAB_TAG),
+            }))[0]?.text,
+          )
         }
         onPicked={onPicked}
       />

@@ -36,7 +36,7 @@ import { useCommands } from '../../session/use-commands.ts';
 import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { RuleField } from './RuleField.tsx';
 import { useComparison } from './use-comparison.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -128,9 +128,11 @@ function Rules({ job, file, room, edit, scope, onClose }: Props & { scope: 'job'
   const change = (part: HouseRulesInput): void => setDraft({ ...draft, ...part });
   const put = (rules: HouseRulesInput): string | undefined =>
     forRoom
-      ? edit(({ houseRules: _old, ...survey }) =>
-          Object.keys(rules).length > 0 ? { ...survey, houseRules: ofRoom(rules) } : survey,
-        )[0]?.text
+      ? translateIfAny(
+          edit(({ houseRules: _old, ...survey }) =>
+            Object.keys(rules).length > 0 ? { ...survey, houseRules: ofRoom(rules) } : survey,
+          )[0]?.text,
+        )
       : setRules(rules);
   const apply = (): void => {
     const before = stored;

@@ -22,6 +22,9 @@ import {
   type Seat,
   type Unit,
   type PlannedStick,
+  length,
+  type Words,
+  wordsKey,
 } from '@long-miter/core';
 import { CommitField } from '../../shared/fields/CommitField.tsx';
 import { Typeset } from '../../shared/fields/Figure.tsx';
@@ -37,7 +40,7 @@ interface Props {
   /** The saw in use, whose scales are set. */
   readonly machine: Saw | undefined;
   /** What a careful lead would point out about this piece. */
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Words[];
   readonly onStep: (step: number) => void;
   /** What to fetch where the stick is one of the rack. */
   readonly rackName: (stick: PlannedStick) => string;
@@ -119,7 +122,7 @@ export function CutCard({
               </Text>
             ))}
             {warnings.map((text) => (
-              <Text key={text} size="md" fw={600} role="note" style={{ color: 'var(--lm-bad)' }}>
+              <Text key={wordsKey(text)} size="md" fw={600} role="note" style={{ color: 'var(--lm-bad)' }}>
                 ▲ {translate(text)}
               </Text>
             ))}
@@ -312,17 +315,16 @@ function Sided({
 
 /** What this saw cannot cut: every way that was tried and what it lacks, and the ways out. */
 function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
-  const vocabulary = vocabularyNow();
   return (
     <div role="alert">
       <Text className="cut-keep">{t('not on this saw')}</Text>
       {(step.saw.why ?? []).map((one) => (
         <Text key={`${one.way} ${one.lacks} ${one.side ?? ''}`} size="lg">
-          <Typeset text={translate(lackText(one, (length) => formatWithUnit(length, unit)))} />
+          <Typeset text={translate(lackText(one, (value) => length(value, unit)))} />
         </Text>
       ))}
       <Text size="lg" fw={650}>
-        {t('{what}cuts.', { what: translate(adviceFor('beyond-saw', vocabulary).what) })}
+        {t('{what}cuts.', { what: translate(adviceFor('beyond-saw').what) })}
       </Text>
     </div>
   );

@@ -12,6 +12,7 @@ import {
   type JobFile,
   type JobRecord,
   type PlanFile,
+  wordsKey,
 } from '@long-miter/core';
 import { useWhyNot } from '../../session/rights.ts';
 import type { ShopSession } from '../../session/shop/shop.ts';
@@ -136,7 +137,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
                 {t('Cannot be cut as it is')}
               </Text>
               {faults.hard.map((one) => (
-                <Text key={one.text} style={{ color: 'var(--lm-bad)' }}>
+                <Text key={wordsKey(one.text)} style={{ color: 'var(--lm-bad)' }}>
                   ▲ {translate(one.text)}
                 </Text>
               ))}

@@ -25,7 +25,7 @@ import { Typeset } from '../../shared/fields/Figure.tsx';
 import { useSteady } from '../../shared/hooks/use-steady.ts';
 import { Windowed } from '../../shared/Windowed.tsx';
 import { CutCard } from './CutCard.tsx';
-import { t } from '../../messages/t.ts';
+import { t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -70,7 +70,7 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
   const store = useStore() as unknown as Store;
   const measured = useSteady((held: CutStep, value: number, text: string): string | undefined => {
     const { room, wall, opening, side, trim } = held.piece;
-    return sheetEditor(
+    const [fault] = sheetEditor(
       store,
       job,
       room,
@@ -90,7 +90,8 @@ export function SawPage({ file, plan, onPiece, job, give }: Props) {
         typed:
           side === 'other' ? sheet.typed : { ...sheet.typed, [`/openings/${now.id}/measuredHead`]: text },
       };
-    })[0]?.text;
+    });
+    return translateIfAny(fault?.text);
   });
   // What was picked on another screen is not looked at here, and what is looked at here stays picked while the plan is
   // made anew; else what is at the saw is what is picked.

@@ -17,7 +17,7 @@ import { withKnownTrims } from '../../session/use-job.ts';
 import { Typeset } from '../../shared/fields/Figure.tsx';
 import type { TogetherMessage, TogetherRequest } from '../../workers/shared-purchase-messages.ts';
 import { moneyText } from '../../messages/money.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 /** Most seconds for each profile, together and job by job. */
 const SECONDS = 6;
@@ -167,7 +167,7 @@ function useTogether(): {
       setFound(
         data.kind === 'together'
           ? { names, together: data.together }
-          : { names, faults: data.issues.map((issue) => t(issue.text)) },
+          : { names, faults: data.issues.map((issue) => translate(issue.text)) },
       );
     };
     own.onerror = () => {

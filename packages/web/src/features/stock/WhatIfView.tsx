@@ -18,6 +18,7 @@ import {
   type PlanFile,
   type StickPin,
   type Variation,
+  wordsKey,
 } from '@long-miter/core';
 import { useCutRecords } from '../../session/shop/use-cut-records.ts';
 import { useAppSelector } from '../../session/store.ts';
@@ -87,7 +88,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
             ? [t('The cut plan is being worked out.')]
             : refused.map((one) => translate(one.text))
           ).map((text) => (
-            <Text key={text} c="dimmed">
+            <Text key={wordsKey(text)} c="dimmed">
               {text}
             </Text>
           ))
@@ -137,7 +138,7 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
                   </div>
                 ))}
             {found.issues.map((issue) => (
-              <Text key={issue.text} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
+              <Text key={translate(issue.text)} role="alert" fw={600} style={{ color: 'var(--lm-bad)' }}>
                 {translate(issue.text)}
               </Text>
             ))}

@@ -10,7 +10,7 @@ import {
 } from '@long-miter/core';
 import type { ProgressStep } from '../../session/slices/plan-slice.ts';
 import type { PlanMessage, PlanRequest } from '../../workers/plan-messages.ts';
-import { t } from '../../messages/t.ts';
+import { translate } from '../../messages/t.ts';
 
 /** Most seconds a profile for a plan that is only asked about. */
 const SECONDS = 12;
@@ -81,7 +81,7 @@ export function useVariation(
             return {
               ...before,
               final: true,
-              issues: data.issues.map((issue) => ({ ...issue, text: t(issue.text) })),
+              issues: data.issues.map((issue) => ({ ...issue, text: translate(issue.text) })),
             };
           return { ...before, plan: data.plan, final: data.final };
         });

@@ -26,7 +26,7 @@ import {
 import { readingKindOf, readReading, textOf } from './readings.ts';
 import type { EditSheet } from '../../session/drafts/use-sheet.ts';
 import { defineMessage } from '../../messages/define-message.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly at: string;
@@ -83,7 +83,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
           : setReading(sheet.survey, index, note.value),
       typed: { ...sheet.typed, [at]: note.text },
     }));
-    setFault(issues[0]?.text);
+    setFault(translateIfAny(issues[0]?.text));
   };
   return (
     <Stack gap={4} role="group" aria-label={t('Readings of the {what}', { what })}>

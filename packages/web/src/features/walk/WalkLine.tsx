@@ -22,7 +22,7 @@ import { onReading } from '../../shared/text/readings-in.ts';
 import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
 import type { EditSheet } from '../../session/drafts/use-sheet.ts';
 import { defineMessage } from '../../messages/define-message.ts';
-import { t } from '../../messages/t.ts';
+import { t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -131,7 +131,7 @@ export function WalkLine(props: Props) {
   const take = (line: string): boolean => {
     const entry = parseWalkLine(line, unit, props.offset);
     const issue = entry.ok ? keep(entry.value, line, props)[0] : entry.issues[0];
-    setFault(issue?.text);
+    setFault(translateIfAny(issue?.text));
     setText(issue ? line : '');
     return issue === undefined;
   };

@@ -1,3 +1,5 @@
+import type { Words } from '@long-miter/core';
+import { translateIfAny } from '../../messages/t.ts';
 import { TextInput, type TextInputProps } from '@mantine/core';
 import {
   useContext,
@@ -13,7 +15,7 @@ import { FieldScope, halfWritten } from './half-written.ts';
 import { onReading, type FieldReading } from '../text/readings-in.ts';
 
 /** What became of a text: it was taken, or why it was not. */
-type Commit = (text: string) => string | undefined;
+type Commit = (text: string) => Words | undefined;
 
 /** What a field needs to know to take texts at once. */
 interface Committing {
@@ -84,11 +86,11 @@ export function useCommitted({ name, text, onCommit, takes, onEnter }: Committin
     editing.current = true;
     setLocal(next);
     const wrong = onCommit(next);
-    setFault(wrong);
+    setFault(translateIfAny(wrong));
     halfWritten.keep(scope, name, wrong === undefined ? undefined : next);
   };
   useEffect(() => {
-    if (kept !== undefined) setFault(latest.current(kept));
+    if (kept !== undefined) setFault(translateIfAny(latest.current(kept)));
     // Once, when the field comes back.
   }, []); // eslint-disable-line react-hooks/exhaustive-deps
   const refused = left && fault !== undefined;
@@ -104,7 +106,7 @@ export function useCommitted({ name, text, onCommit, takes, onEnter }: Committin
     return onReading(input, kinds.split(' ') as FieldReading['what'][], (reading) => {
       const wrong = latest.current(reading.text);
       setLocal(reading.text);
-      setFault(wrong);
+      setFault(translateIfAny(wrong));
       setLeft(true);
       if (wrong === undefined) focusNextFigure(input);
       return wrong === undefined;

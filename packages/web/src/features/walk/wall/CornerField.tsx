@@ -10,7 +10,7 @@ import {
   textOf,
   type ReadingKind,
 } from '../readings.ts';
-import { translate, t } from '../../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../../messages/t.ts';
 
 interface Props {
   readonly number: number;
@@ -42,7 +42,7 @@ export const CornerField = memo(function CornerField({
     if (!reading.ok) return translate(reading.issues[0].text);
     const fault = onReading(reading.value, text.trim())[0]?.text;
     if (fault === undefined) setChosen(undefined);
-    return fault;
+    return translateIfAny(fault);
   };
   return (
     <>

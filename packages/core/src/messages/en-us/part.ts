@@ -1,0 +1,22 @@
+/** ICU texts in American English with its trade words; what stands in braces is filled in. */
+export const partTexts = {
+  'part.left-leg': 'left leg',
+  'part.right-leg': 'right leg',
+  'part.sill-piece': 'sill piece',
+  'part.corner-block': 'corner block',
+  'part.back-band': 'back band',
+  'part.jamb-strip': 'jamb strip',
+  'part.turn-piece': 'turn piece',
+  'part.strip-behind-crown': 'strip behind crown',
+  'part.left': 'left {word}',
+  'part.right': 'right {word}',
+  'part.head': 'head {word}',
+  'part.sill': 'sill {word}',
+  'part.joined': '{place} {word}',
+  'part.head-alone': 'head',
+  'part.stool': 'stool',
+  'part.apron': 'apron',
+  'part.plinth': 'plinth',
+  'part.cap': 'cap',
+  'part.return': 'return',
+} as const;
