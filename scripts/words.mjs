@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
+import { layersSource } from './lib/layers.mjs';
 import { british, CATALOGUE, catalogueOf, ofOne, sentences, texts } from './lib/words.mjs';
 
 /**
@@ -31,4 +32,8 @@ if (process.argv[2] === 'list') {
   const alike = counted.filter((text) => one[ofOne(text)] === undefined);
   console.log(`${alike.length} texts with a count read the same for one and for many:`);
   for (const text of alike) console.log(`  ${text}`);
+  const { path, source, counts } = await layersSource();
+  writeFileSync(path, source);
+  for (const [layer, count] of Object.entries(counts))
+    console.log(`messages, ${layer}: ${count} read otherwise`);
 }

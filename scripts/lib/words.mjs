@@ -138,8 +138,21 @@ export function sentencesIn(path, code, takes = () => true) {
   return [...found];
 }
 
+/** Texts of the core's catalogue have codes and layers of their own. */
+const CATALOGUED = join(HEART, 'messages');
 const sentencesOf = (folder, takes) =>
-  [...sources(folder)].flatMap((path) => sentencesIn(path, readFileSync(path, 'utf8'), takes));
+  [...sources(folder)]
+    .filter((path) => !path.startsWith(CATALOGUED))
+    .flatMap((path) => sentencesIn(path, readFileSync(path, 'utf8'), takes));
+
+/** Sentences that stand in the core outside its catalogue, by file: what is still to become messages. */
+export const sentencesInCore = () =>
+  Object.fromEntries(
+    [...sources(HEART)]
+      .filter((path) => !path.startsWith(CATALOGUED))
+      .map((path) => [relative(HEART, path), sentencesIn(path, readFileSync(path, 'utf8')).length])
+      .filter(([, count]) => count > 0),
+  );
 
 /** Every sentence of the core and the server that a page may show. */
 export const sentences = () => [

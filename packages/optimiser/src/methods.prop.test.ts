@@ -6,7 +6,7 @@ import { constructFirst, fitDecreasing } from './primal/construct.ts';
 import { Knapsack } from './pricing/knapsack.ts';
 import { cellsOfStick } from './pricing/value-table.ts';
 import { buildModel, type CutModel } from './model/build-model.ts';
-import { usedLength, listOf } from './model/integer-solution.ts';
+import { usedLength, itemList } from './model/integer-solution.ts';
 import type { CutProblem } from './model/problem.ts';
 import { correctValues } from './primal/value-correction.ts';
 
@@ -99,7 +99,9 @@ test('fitting by size and correcting values serve every blank on sticks that hol
       for (const patterns of plans) {
         expect(served(model, patterns)).toEqual(demand.map(() => 0));
         for (const pattern of patterns)
-          expect(usedLength(model, listOf(pattern))).toBeLessThanOrEqual(model.sticks[pattern.group]!.length);
+          expect(usedLength(model, itemList(pattern))).toBeLessThanOrEqual(
+            model.sticks[pattern.group]!.length,
+          );
       }
     }),
     { numRuns: 80 },

@@ -18,7 +18,7 @@ import {
   demandOf,
   fitsOnStick,
   usedLength,
-  listOf,
+  itemList,
   toPattern,
   type IntegerSolution,
 } from './model/integer-solution.ts';
@@ -67,7 +67,7 @@ const wallIn = (
 function expectWhole(model: CutModel, plan: IntegerSolution): void {
   const left = demandOf(model, plan.paths);
   for (const pattern of plan.patterns) {
-    expect(fitsOnStick(model, pattern.group, listOf(pattern))).toBe(true);
+    expect(fitsOnStick(model, pattern.group, itemList(pattern))).toBe(true);
     pattern.items.forEach((item, k) => (left[item]! -= pattern.counts[k]!));
   }
   expect(left.every((count) => count <= 0)).toBe(true);
@@ -403,7 +403,7 @@ describe('against the trial of everything', () => {
           expect(answer.converged).toBe(true);
           expect(answer.bound).toBeLessThanOrEqual(best.cost + 1e-6);
           for (const pattern of answer.patterns)
-            expect(fitsOnStick(model, pattern.group, listOf(pattern))).toBe(true);
+            expect(fitsOnStick(model, pattern.group, itemList(pattern))).toBe(true);
           for (const paths of plansOf(answer))
             paths.forEach((path, wall) => {
               const { arcs, points } = model.walls[wall]!;
@@ -569,7 +569,7 @@ test('what is cut beyond what is wanted becomes the largest that is still wanted
   const wanted = model.items.map((one) => one.demand);
   const twice = [toPattern(0, [item(500), item(500)]), toPattern(0, [item(500), item(400)])];
   const lengths = exchangeSurplus(model, twice, wanted, dominatedSizes(model, dualInequalities(model))).map(
-    (one) => listOf(one).map((index) => model.items[index]!.length),
+    (one) => itemList(one).map((index) => model.items[index]!.length),
   );
   expect(lengths.flat().sort()).toEqual([200, 300, 400, 500]);
   expect(wanted).toEqual([0, 0, 0, 0]);
@@ -585,8 +585,8 @@ test('a residual problem reads its patterns as the whole does', () => {
   for (const one of [first!, second!]) {
     const inside = part.forth(one)!;
     expect(part.back(inside)).toEqual(one);
-    expect(usedLength(part.model, listOf(inside), inside.group)).toBe(
-      usedLength(model, listOf(one), one.group),
+    expect(usedLength(part.model, itemList(inside), inside.group)).toBe(
+      usedLength(model, itemList(one), one.group),
     );
   }
   // What needs a size that is not left has no place there.

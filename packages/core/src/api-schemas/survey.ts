@@ -124,7 +124,7 @@ export interface Problem {
 }
 
 /** A fault as it goes over the line: a sentence for whoever reads it as it is, and the message for a page in its language. */
-export interface PublishedIssue extends Omit<Issue, 'text'> {
+interface PublishedIssue extends Omit<Issue, 'text'> {
   readonly text: string;
   readonly message?: Words;
 }

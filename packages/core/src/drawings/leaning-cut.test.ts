@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import type { Corner, JobFile, Saw } from '../job/index.ts';
@@ -62,7 +63,7 @@ describe('base on leaning walls', () => {
     expect(cutList(job, plan)[0]!.ends).toBe('long, to the lean → long, to the lean');
     const said = plan.watchOuts.filter((one) => one.code === 'lean');
     expect(said).toHaveLength(4);
-    expect(said[0]!.text).toContain('both walls lean 1° into the room');
+    expect(plainText(said[0]!.text)).toContain('both walls lean 1° into the room');
   });
 
   test('longer at its top takes that much more of its stick', () => {
@@ -101,7 +102,7 @@ describe('base on leaning walls', () => {
     const { left, right } = plan.pieces[0]!;
     expect(left.plane).toBeDefined();
     expect(right.plane).toBeDefined();
-    expect(plan.watchOuts.find((one) => one.code === 'lean')!.text).toContain(
+    expect(plainText(plan.watchOuts.find((one) => one.code === 'lean')!.text)).toContain(
       'the wall on its left stands upright, the one on its right leans 2° into the room',
     );
   });

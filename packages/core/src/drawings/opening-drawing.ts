@@ -162,7 +162,7 @@ function memberOf(part: OpeningPart, truly: TrimmedSide): DrawingPart[] {
       ref: { kind: 'member', key: part.key },
       tag: part.key,
       name: plainText(partWords(part.role, part.place)),
-      tip: `${partWords(part.role, part.place)}, ${same.profile.name}`,
+      tip: `${plainText(partWords(part.role, part.place))}, ${same.profile.name}`,
       shapes: [area(wood ? 'wood-other' : 'wood', ...part.outline)],
     },
   ];

@@ -10,7 +10,7 @@ import {
   type Vec2,
 } from '../geometry/index.ts';
 import type { Opening } from '../job/index.ts';
-import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
+import { formatAngle, formatLength, type Unit, plainText } from '../measure/index.ts';
 import { stoolShim, type OpeningPart } from '../openings/index.ts';
 import { partWords } from '../messages/index.ts';
 
@@ -90,7 +90,7 @@ export function taperView(part: OpeningPart, unit: Unit): Drawing | undefined {
   const long = most * 7;
   const over = Math.abs(taper.left - taper.right);
   return {
-    title: `${partWords(part.role, place)}: the sled is set over by ${figure(over, unit)} over ${figure(near, unit)} (${formatAngle(Math.atan(over / near) * (180 / Math.PI))}); drawn short`,
+    title: `${plainText(partWords(part.role, place))}: the sled is set over by ${figure(over, unit)} over ${figure(near, unit)} (${formatAngle(Math.atan(over / near) * (180 / Math.PI))}); drawn short`,
     shapes: [
       area('waste', vec(0, most), vec(long, most), vec(long, taper.right), vec(0, taper.left)),
       area('wood', vec(0, 0), vec(long, 0), vec(long, taper.right), vec(0, taper.left)),

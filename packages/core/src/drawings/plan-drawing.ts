@@ -1,6 +1,6 @@
 import { line, label, type Drawing, type Shape, scale, type Vec2 } from '../geometry/index.ts';
 import type { Room } from '../job/index.ts';
-import { formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
+import { formatLength, formatWithUnit, type Unit, plainText } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { partWords } from '../messages/index.ts';
 import { cornerFigure, cornerName } from '../lists/index.ts';
@@ -137,7 +137,7 @@ function trimLines(plan: RoomPlan, pieces: readonly Piece[]): Shape[] {
         name:
           piece.role === 'wall'
             ? `${piece.label}, on wall ${wall.index + 1}`
-            : `${piece.label}, ${partWords(piece.role, piece.place)} on wall ${wall.index + 1}`,
+            : `${piece.label}, ${plainText(partWords(piece.role, piece.place))} on wall ${wall.index + 1}`,
         shapes: [
           {
             kind: 'line',

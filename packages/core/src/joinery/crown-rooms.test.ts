@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { corner, crownJob } from '../../test/helpers/crown.ts';
@@ -277,7 +278,7 @@ describe('C2: the tray in that room', () => {
     expect(plan.ok && plan.value.sticks).toHaveLength(2);
     const room = job.rooms[0]!;
     const gone = { ...job, rooms: [{ ...room, ceilings: [] }] };
-    expect(checkJob(gone).map((one) => `${one.at}: ${one.text}`)).toEqual([
+    expect(checkJob(gone).map((one) => `${one.at}: ${plainText(one.text)}`)).toEqual([
       '/rooms/0/trims/0/on: there is no loop "tray" in this ceiling',
     ]);
     const twice = room.ceilings!.map((loop) => ({
@@ -468,7 +469,7 @@ describe('C4: a room under a slope of 4 in 12', () => {
   test('slopes that cannot be of one ceiling, or that meet on a hip, are not planned, with the reason', () => {
     const refusal = (change: Record<number, object>) => {
       const plan = planJob(job({}, {}, change), { solver: undefined, seconds: 1, clock });
-      return plan.ok ? 'planned' : plan.issues[0].text;
+      return plan.ok ? 'planned' : plainText(plan.issues[0].text);
     };
     expect(refusal({ 1: { ceiling: { rise: 10 } } })).toContain('not those of one ceiling');
     expect(refusal({ 0: { ceiling: { rise: 5 } } })).toContain('climb on both walls');

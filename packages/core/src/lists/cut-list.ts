@@ -1,5 +1,5 @@
 import { SAME_ANGLE } from '../base/index.ts';
-import { formatLength, type Unit } from '../measure/index.ts';
+import { formatLength, type Unit, plainText } from '../measure/index.ts';
 import type { JobFile, Room } from '../job/index.ts';
 import { openingNames, placeKey } from '../openings/index.ts';
 import { partWords, tradeTerms, type Vocabulary } from '../messages/index.ts';
@@ -64,14 +64,14 @@ export function placeOf(job: Pick<JobFile, 'rooms'>, piece: Piece): string {
   const room = job.rooms.find((one) => one.id === piece.room);
   const opening = openingNameOf(job, piece);
   if (opening !== undefined)
-    return `${room!.name}, ${opening} ${partWords(piece.role, piece.place)}${piece.side === 'other' ? ', other side' : ''}`;
+    return `${room!.name}, ${opening} ${plainText(partWords(piece.role, piece.place))}${piece.side === 'other' ? ', other side' : ''}`;
   const loop = room && sideOfLoop(room, piece);
   if (loop !== undefined) return `${room!.name}, ${loop}`;
   const wall = room?.walls.findIndex((one) => one.id === piece.wall) ?? -1;
   const where = wall >= 0 ? `${room!.name}, wall ${wall + 1}` : (room?.name ?? piece.room);
   if (piece.role === 'test')
     return `${where}, test pair, ${piece.left.joint === 'square' ? 'left' : 'right'} block`;
-  return piece.role === 'wall' ? where : `${where}, ${partWords(piece.role)}`;
+  return piece.role === 'wall' ? where : `${where}, ${plainText(partWords(piece.role))}`;
 }
 
 export interface CutListLine {

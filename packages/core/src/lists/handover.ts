@@ -1,5 +1,5 @@
 import type { JobFile } from '../job/index.ts';
-import { formatLength, formatWithUnit } from '../measure/index.ts';
+import { formatLength, formatWithUnit, plainText } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { isAlive, type Shop } from '../workshop/index.ts';
 import { partWords } from '../messages/index.ts';
@@ -30,7 +30,7 @@ export function handover(job: JobFile, shop: Shop): Handover {
     if (!room || !opening || (opening.kind !== 'pocket' && !opening.removable) || plan.role !== 'head')
       return [];
     return [
-      `${room.name}, ${openingNameOf(job, plan) ?? opening.id}: the ${partWords(plan.role, plan.place)} (${piece.tag}) is screwed on, under filler; take it off to lift the door out`,
+      `${room.name}, ${openingNameOf(job, plan) ?? opening.id}: the ${plainText(partWords(plan.role, plan.place))} (${piece.tag}) is screwed on, under filler; take it off to lift the door out`,
     ];
   });
   const splices = plans.flatMap(({ piece, plan }) => {

@@ -1,5 +1,7 @@
-/** The two systems a job can be kept in. A job's numbers are decimals in its unit. */
-export type Unit = 'in' | 'mm';
+import type { Unit } from '../messages/index.ts';
+
+// Messages carry lengths with their unit and stand below: the type is theirs.
+export type { Unit };
 
 const MM_PER_INCH = 25.4;
 

@@ -3,6 +3,8 @@ import { cutTexts } from './en-us/cut.ts';
 import { lacksTexts } from './en-us/lacks.ts';
 import { listTexts } from './en-us/list.ts';
 import { partTexts } from './en-us/part.ts';
+import { purchaseTexts } from './en-us/purchase.ts';
+import { refusalTexts } from './en-us/refusal.ts';
 import { warningTexts } from './en-us/warning.ts';
 import { wordTexts } from './en-us/word.ts';
 
@@ -13,6 +15,8 @@ export const CATALOGUE = {
   ...lacksTexts,
   ...listTexts,
   ...partTexts,
+  ...purchaseTexts,
+  ...refusalTexts,
   ...warningTexts,
   ...wordTexts,
 } as const;

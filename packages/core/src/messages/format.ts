@@ -44,7 +44,7 @@ function textOf(code: MessageCode, { language, vocabulary }: Reader): IntlMessag
   const layer: Readonly<Partial<Record<MessageCode, string>>> =
     LAYERS[`${language === 'pseudo' ? 'en-US' : language} ${vocabulary}`] ?? {};
   // A kept message may have a code that is not known any more: it says at least what it was about.
-  const text = layer[code] ?? (CATALOGUE[code] as string | undefined) ?? code;
+  const text = layer[code] ?? (CATALOGUE as Readonly<Record<string, string>>)[code] ?? code;
   const made = new IntlMessageFormat(
     language === 'pseudo' ? accented(text) : text,
     language === 'pseudo' ? 'en-US' : language,
@@ -91,7 +91,7 @@ const isWords = (value: object): value is Message | Figure =>
     ('between' in value || 'value' in value));
 
 /** A value with every message in it made into text, for files and lines that hold text. */
-export type Formatted<T> = T extends Message | Figure | Exclude<Words, string>
+type Formatted<T> = T extends Message | Figure | Exclude<Words, string>
   ? string
   : T extends readonly (infer One)[]
     ? readonly Formatted<One>[]

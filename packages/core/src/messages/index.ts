@@ -1,5 +1,5 @@
 export * from './message.ts';
-export { formatAll, formatMessage, type Formatted, type MessageLanguage, type Reader } from './format.ts';
+export { formatAll, formatMessage, type MessageLanguage, type Reader } from './format.ts';
 export * from './terms.ts';
 export * from './word.ts';
 export * from './warnings.ts';

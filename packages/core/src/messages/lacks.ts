@@ -1,4 +1,4 @@
-import { angle, message, type Figure, type Words } from './message.ts';
+import { angleFigure, message, type Figure, type Words } from './message.ts';
 import { wordOf } from './word.ts';
 
 /** Why a way of cutting is closed on a saw. */
@@ -28,11 +28,15 @@ export function lackText(
     height: message('lacks.it-is-high-the-fence-takes', { needs: length(needs), has: length(has) }),
     width: message('lacks.it-is-wide-the-table-takes', { needs: length(needs), has: length(has) }),
     drop: message('lacks.it-is-up-the-fence-the', { needs: length(needs), has: length(has) }),
-    miter: message('lacks.it-needs-the-handle-goes-to', { needs: angle(needs), to, has: angle(has) }),
+    miter: message('lacks.it-needs-the-handle-goes-to', {
+      needs: angleFigure(needs),
+      to,
+      has: angleFigure(has),
+    }),
     bevel:
       has === 0
         ? message('lacks.the-blade-does-not-lean', { to })
-        : message('lacks.it-needs-a-lean-of-the', { needs: angle(needs), to, has: angle(has) }),
+        : message('lacks.it-needs-a-lean-of-the', { needs: angleFigure(needs), to, has: angleFigure(has) }),
   };
   return message('lacks.joined', { way: WAYS[way], what: what[lacks] });
 }

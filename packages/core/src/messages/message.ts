@@ -5,7 +5,7 @@ import type { CATALOGUE } from './catalogue.ts';
  * reader's language and the trade's words of the job (`format.ts`).
  */
 
-/** Unit of a length; the same two as `Unit` of measure. */
+/** The two systems a job can be kept in. A job's numbers are decimals in its unit. */
 export type Unit = 'in' | 'mm';
 
 export type MessageCode = keyof typeof CATALOGUE;
@@ -22,7 +22,7 @@ export type Figure =
   | { readonly kind: 'angle'; readonly value: number };
 
 /** Several, said one after the other with something between them. */
-export interface WordList {
+interface WordList {
   readonly kind: 'list';
   readonly items: readonly Words[];
   readonly between: ListSign;
@@ -39,7 +39,7 @@ export interface Message {
 export type Words = string | Message | Figure | WordList;
 
 /** What may be filled in. Numbers are counts. */
-export type MessageValue = Words | number;
+type MessageValue = Words | number;
 
 /** Names in braces of an ICU text, forms of a plural left out. */
 type NamesOf<Text extends string> = Text extends `${string}{${infer Inner}}${infer Rest}`
@@ -70,7 +70,7 @@ export const message = <Code extends MessageCode>(
  * @param parts how fine an inch is shown
  * @example length(142.375, 'in') // read as "142 3/8 in"
  */
-export const length = (value: number, unit: Unit, parts: 16 | 32 = 16): Figure => ({
+export const lengthFigure = (value: number, unit: Unit, parts: 16 | 32 = 16): Figure => ({
   kind: 'length',
   value,
   unit,
@@ -79,7 +79,7 @@ export const length = (value: number, unit: Unit, parts: 16 | 32 = 16): Figure =
 });
 
 /** The same without its unit, where all figures of a list have it. */
-export const bareLength = (value: number, unit: Unit, parts: 16 | 32 = 16): Figure => ({
+export const bareFigure = (value: number, unit: Unit, parts: 16 | 32 = 16): Figure => ({
   kind: 'length',
   value,
   unit,
@@ -88,7 +88,7 @@ export const bareLength = (value: number, unit: Unit, parts: 16 | 32 = 16): Figu
 });
 
 /** An angle. @param value degrees. @example angle(22.5) // read as "22.5°" */
-export const angle = (value: number): Figure => ({ kind: 'angle', value });
+export const angleFigure = (value: number): Figure => ({ kind: 'angle', value });
 
 /** Several, with what is said between them. @example listOf(['A1', 'A2'], ' and ') // read as "A1 and A2" */
 export const listOf = (items: readonly (Words | number)[], between: ListSign): WordList => ({

@@ -1,23 +1,7 @@
-/** The trade's words in the two vocabularies. Sentences take them from here, so that none is written twice. */
+/** The trade's words in the two vocabularies, for texts of the page and what the core still says as text; messages have layers. */
 export type Vocabulary = 'us' | 'uk';
 
-export interface Terms {
-  readonly base: string;
-  readonly casing: string;
-  readonly shoe: string;
-  readonly crown: string;
-  /** A stock length. */
-  readonly stick: string;
-  readonly sticks: string;
-  /** What is done to a piece that fits over another's face. */
-  readonly coped: string;
-  readonly cope: string;
-  readonly miter: string;
-  readonly miters: string;
-  readonly mitered: string;
-}
-
-const TERMS: Readonly<Record<Vocabulary, Terms>> = {
+const TERMS: Readonly<Record<Vocabulary, Readonly<Record<string, string>>>> = {
   us: {
     base: 'base',
     casing: 'casing',
@@ -46,13 +30,8 @@ const TERMS: Readonly<Record<Vocabulary, Terms>> = {
   },
 };
 
-export const termsOf = (vocabulary: Vocabulary | undefined): Terms => TERMS[vocabulary ?? 'us'];
-
 const SPOKEN = new Map<string, string>([
-  ...(Object.keys(TERMS.us) as (keyof Terms)[]).map((key): [string, string] => [
-    TERMS.us[key],
-    TERMS.uk[key],
-  ]),
+  ...Object.entries(TERMS.us).map(([key, word]): [string, string] => [word, TERMS.uk[key]!]),
   ['mitering', 'mitring'],
   ['copes', 'scribes'],
   ['coping', 'scribing'],

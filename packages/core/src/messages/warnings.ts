@@ -1,4 +1,4 @@
-import { angle, length, listOf, message, type Figure, type Unit, type Words } from './message.ts';
+import { angleFigure, lengthFigure, listOf, message, type Figure, type Unit, type Words } from './message.ts';
 import { wordOf } from './word.ts';
 import { lackText, type WayLacks } from './lacks.ts';
 import { partWords } from './part-words.ts';
@@ -544,9 +544,9 @@ export function warningText<Code extends WarningCode>(
   unit: Unit,
 ): Words {
   const say: Say = {
-    length: (value) => length(value, unit),
-    fine: (value) => length(value, unit, 32),
-    angle,
+    length: (value) => lengthFigure(value, unit),
+    fine: (value) => lengthFigure(value, unit, 32),
+    angle: angleFigure,
   };
   return SENTENCES[code](data, say);
 }

@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { openingJob, WINDOW, type OpeningJob } from '../../test/helpers/openings.ts';
 import { checkJob, completeHouseRules, type JobFile, type Opening } from '../job/index.ts';
@@ -329,7 +330,7 @@ describe('what cannot stand is found, measured, and has its remedy', () => {
     const [clash] = clearances(two(door({ at: 0.5 })).watchOuts);
     expect(clash!.data).toMatchObject({ against: 'corner', overlap: 2.1875, remedies: ['none'] });
     expect(clash!.opening).toBe('d');
-    expect(clash!.text).toContain('2 3/16 in');
+    expect(plainText(clash!.text)).toContain('2 3/16 in');
   });
 
   test('a corner 1 3/4 from the jamb: rip to what there is', () => {
@@ -684,7 +685,7 @@ describe('fitting', () => {
     // The miter of 2 1/2 casing is 3.5355 long.
     expect(shave).toMatchObject({ corner: 'left', open: 'outer', from: 'inner', by: 0.0625 });
     expect(shave!.degrees).toBeCloseTo((Math.atan(0.0625 / 3.5355) * 180) / Math.PI, 4);
-    expect(watchOuts.find((one) => one.code === 'open-miter')!.text).toBe(
+    expect(plainText(watchOuts.find((one) => one.code === 'open-miter')!.text)).toBe(
       'D1: its left head corner is open 1/16 in at the outer point; take that off the end of the head at its inner point, to nothing at the outer one, or shim behind the leg',
     );
   });

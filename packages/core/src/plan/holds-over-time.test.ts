@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob, type SimpleWall } from '../../test/helpers/jobs.ts';
@@ -168,7 +169,9 @@ describe('pins', () => {
         expect(piece.near + piece.left.reach + piece.right.reach).toBeGreaterThan(0);
       }
       expect(pieces).toHaveLength(1);
-      expect(watchOuts.find((one) => one.code === 'pin-released')!.text).toContain('pinned at 100 in');
+      expect(plainText(watchOuts.find((one) => one.code === 'pin-released')!.text)).toContain(
+        'pinned at 100 in',
+      );
     },
   );
   test('a splice that still has room stays pinned', () => {
@@ -234,7 +237,7 @@ describe('what cannot be planned', () => {
     const job = two();
     const plan = planOf(job);
     expect(plan.refused).toMatchObject([{ profile: 'rail', room: 'room', trim: 'rail', code: 'no-stock' }]);
-    expect(plan.refused[0]!.text).toContain('add a stock length for it');
+    expect(plainText(plan.refused[0]!.text)).toContain('add a stock length for it');
     expect(plan.pieces.map((piece) => piece.trim)).toEqual(['base', 'base']);
     expect(checkPlan(job, plan)).toEqual([]);
   });

@@ -2,6 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { clock } from '../../../optimiser/test/helpers/solver.ts';
 import type { JobFile, Trim, Wall } from '../job/index.ts';
+import { readerOf } from '../measure/index.ts';
+import { formatAll } from '../messages/index.ts';
 import { planJob, planQuickly, type PlanFile } from './index.ts';
 
 const planOf = (job: JobFile): PlanFile => {
@@ -41,7 +43,7 @@ describe('what cannot be planned, or not in one piece', () => {
       ],
     });
     const plan = planOf(job(12));
-    expect(plan.refused).toEqual([
+    expect(formatAll(plan.refused, readerOf('us'))).toEqual([
       {
         profile: 'crown',
         room: 'room',

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../base/index.ts';
 import type { AngleReading, Interruption, Opening, Wall } from '../job/index.ts';
-import { parseAngle, parseLength, parsePosition, type Unit } from '../measure/index.ts';
+import { parseAngle, parseLength, parsePosition, type Unit, plainText } from '../measure/index.ts';
 
 /**
  * The walk line: one field takes everything one finds while walking, so that a room is recorded without leaving it. A bare
@@ -77,7 +77,7 @@ function lengthsOf(
   const values: number[] = [];
   for (const part of texts) {
     const read = parsePosition(part, unit);
-    if (!read.ok) return fail({ at: '', text: `${read.issues[0].text} (${names})` });
+    if (!read.ok) return fail({ at: '', text: `${plainText(read.issues[0].text)} (${names})` });
     values.push(read.value.value);
   }
   return ok({ values, texts });

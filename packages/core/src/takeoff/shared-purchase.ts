@@ -1,4 +1,4 @@
-import { cutFaultText } from '../messages/index.ts';
+import { cutFaultText, message, type Words } from '../messages/index.ts';
 import {
   type CutFault,
   type CutResult,
@@ -77,7 +77,7 @@ export interface SharedPurchase {
   readonly sticksApart: number;
   readonly lowerBound: number;
   /** What is not in it, and why. */
-  readonly left: readonly string[];
+  readonly left: readonly Words[];
 }
 
 interface Own {
@@ -147,16 +147,22 @@ function joined(group: readonly Own[]): { problem: CutProblem; labels: Map<strin
 }
 
 /** Jobs' profiles put together where they are the same trim under the same name. */
-function groupsOf(jobs: readonly PurchaseJob[], left: string[]): Own[][] {
+function groupsOf(jobs: readonly PurchaseJob[], left: Words[]): Own[][] {
   const groups: Own[][] = [];
   for (const job of jobs) {
     const layout = layOutJob(job.file);
     for (const item of cutProblems(layout)) {
       const issues =
-        item.problem.sticks.length === 0 ? ['no stock'] : fitsNothing(item.problem).map(cutFaultText);
+        item.problem.sticks.length === 0
+          ? [message('purchase.no-stock')]
+          : fitsNothing(item.problem).map(cutFaultText);
       if (issues.length > 0) {
         left.push(
-          `${job.file.name}, ${item.profile.name}: ${issues.length === 1 ? issues[0]! : 'pieces fit no stick'}`,
+          message('purchase.left-out', {
+            job: job.file.name,
+            profile: item.profile.name,
+            fault: issues.length === 1 ? issues[0]! : message('purchase.pieces-fit-no-stick'),
+          }),
         );
         continue;
       }
@@ -232,14 +238,14 @@ export function planSharedPurchase(
   options: SharedPurchaseOptions,
 ): Result<SharedPurchase> {
   const [first] = jobs;
-  const refuse = (text: string): Result<SharedPurchase> => fail({ at: '', code: 'together', text });
-  if (!first || jobs.length < 2) return refuse('choose at least two jobs');
+  const refuse = (text: Words): Result<SharedPurchase> => fail({ at: '', code: 'together', text });
+  if (!first || jobs.length < 2) return refuse(message('purchase.choose-at-least-two-jobs'));
   const coins = jobs.map(({ file }) => coinOfJob(file));
   if (jobs.some(({ file }) => file.unit !== first.file.unit))
-    return refuse('jobs measured in inches and in mm are not bought together: choose those of one unit');
+    return refuse(message('purchase.jobs-measured-in-inches-and-in'));
   if (coins.some((coin) => coin.currency !== coins[0]!.currency || coin.digits !== coins[0]!.digits))
-    return refuse('jobs counted in different money are not bought together: choose those of one currency');
-  const left: string[] = [];
+    return refuse(message('purchase.jobs-counted-in-different-money-are'));
+  const left: Words[] = [];
   const groups = groupsOf(jobs, left);
   const steps = groups.reduce((sum, group) => sum + 1 + group.length, 0);
   let done = 0;
@@ -258,7 +264,12 @@ export function planSharedPurchase(
     const solved = solve(problem);
     if (!solved.ok) {
       fault ??= solved.issues[0];
-      left.push(`${group[0]!.item.profile.name}: ${cutFaultText(solved.issues[0])}`);
+      left.push(
+        message('purchase.not-planned', {
+          profile: group[0]!.item.profile.name,
+          fault: cutFaultText(solved.issues[0]),
+        }),
+      );
       continue;
     }
     cost += solved.value.cost;
@@ -276,7 +287,7 @@ export function planSharedPurchase(
   if (sticks.length === 0)
     return fault
       ? fail({ ...fault, text: cutFaultText(fault) })
-      : refuse('these jobs have nothing to be cut yet');
+      : refuse(message('purchase.these-jobs-have-nothing-to-be'));
   const buy = new Map<string, SharedPurchase['buy'][number]>();
   for (const { profile, length, price, source } of sticks) {
     if (source !== 'buy') continue;

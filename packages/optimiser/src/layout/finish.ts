@@ -1,7 +1,7 @@
 import { lengthCost } from '../bounding/length-bound.ts';
 import type { CutModel } from '../model/build-model.ts';
 import { fewSawChanges } from './saw-changes.ts';
-import { listOf, spliceCost, type IntegerSolution, type Pattern } from '../model/integer-solution.ts';
+import { itemList, spliceCost, type IntegerSolution, type Pattern } from '../model/integer-solution.ts';
 import type { BoundGround, CutSolution, CutStick, KeptPlan, StickPart, Placed } from '../model/problem.ts';
 import { keptSticks, costOfKeepingNone, tripsOf } from '../model/stick-variants.ts';
 
@@ -11,7 +11,7 @@ function layOut(model: CutModel, pattern: Pattern): { item: number; start: numbe
   const { sequencer, lead, pool } = model.sticks[pattern.group]!;
   let set = sequencer.empty;
   // Long pieces first within a class: the offcut then lies beside the shortest.
-  for (const item of listOf(pattern).sort((a, b) => model.items[b]!.length - model.items[a]!.length)) {
+  for (const item of itemList(pattern).sort((a, b) => model.items[b]!.length - model.items[a]!.length)) {
     const { cls } = model.items[item]!;
     byClass.set(cls, [...(byClass.get(cls) ?? []), item]);
     set = sequencer.with(set, cls);

@@ -36,7 +36,7 @@ export function toPattern(group: number, list: readonly number[]): Pattern {
 }
 
 /** Item indices of a pattern, each as often as it is cut. */
-export const listOf = (pattern: Pattern): number[] =>
+export const itemList = (pattern: Pattern): number[] =>
   pattern.items.flatMap((item, k) => new Array<number>(pattern.counts[k]!).fill(item));
 
 /** Length of stick that a list of items takes in its best order, trims included, used in a way or with two plain ends. */
@@ -73,7 +73,7 @@ function settleWays(model: CutModel, patterns: readonly Pattern[]): readonly Pat
   const stock = new StockLedger(model);
   return patterns.map((pattern) => {
     const { pool } = model.sticks[pattern.group]!;
-    const list = listOf(pattern);
+    const list = itemList(pattern);
     const range = tripsOf(model, list);
     const group = model.sticks.findIndex(
       (one, index) =>

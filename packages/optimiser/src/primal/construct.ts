@@ -6,7 +6,7 @@ import {
   integerSolution,
   fitsOnStick,
   usedLength,
-  listOf,
+  itemList,
   toPattern,
   type IntegerSolution,
   type Paths,
@@ -130,7 +130,7 @@ export function dropSurplusSticks(
   const stock = new StockLedger(model, [...taken, ...patterns]);
   return patterns.map((pattern) => {
     stock.take(pattern.group, -1);
-    const group = cheapestGroup(model, listOf(pattern), stock);
+    const group = cheapestGroup(model, itemList(pattern), stock);
     const price = (index: number): number => model.sticks[index]!.price;
     const next = group >= 0 && price(group) < price(pattern.group) ? group : pattern.group;
     stock.take(next);

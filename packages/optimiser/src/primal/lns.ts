@@ -5,7 +5,7 @@ import type { CutModel } from '../model/build-model.ts';
 import {
   integerSolution,
   usedLength,
-  listOf,
+  itemList,
   type IntegerSolution,
   type Pattern,
 } from '../model/integer-solution.ts';
@@ -81,7 +81,7 @@ function pickSticks(
 ): number[] {
   const waste = plan.patterns.map((pattern) => {
     const { length, price } = model.sticks[pattern.group]!;
-    return price <= 0 ? 0.02 : 0.02 + 1 - usedLength(model, listOf(pattern), pattern.group) / length;
+    return price <= 0 ? 0.02 : 0.02 + 1 - usedLength(model, itemList(pattern), pattern.group) / length;
   });
   const open = plan.patterns.map((_, index) => index);
   const chosen: number[] = [];
@@ -189,12 +189,12 @@ export function lnsRedistribute(
   let blanks = 0;
   const chosen = pickSticks(model, plan, random, (list) => {
     const last = plan.patterns[list.at(-1) ?? -1];
-    blanks += last ? listOf(last).length : 0;
+    blanks += last ? itemList(last).length : 0;
     return blanks > SMALL_BLANKS;
   });
   // The one that was too much goes back.
   const part = partOf(model, plan, new Set(blanks > SMALL_BLANKS ? chosen.slice(0, -1) : chosen));
-  const items = part.now.patterns.flatMap(listOf);
+  const items = part.now.patterns.flatMap(itemList);
   if (items.length === 0) return undefined;
   const limited = limitedSticks(part.model, 3);
   if (limited.length > 12) return undefined;

@@ -4,7 +4,7 @@ import {
   integerSolution,
   fitsOnStick,
   usedLength,
-  listOf,
+  itemList,
   toPattern,
   type IntegerSolution,
 } from '../model/integer-solution.ts';
@@ -129,7 +129,7 @@ function oneLargeOffcut(model: CutModel, sticks: readonly Stick[], stop: () => b
  */
 export function polish(model: CutModel, filled: IntegerSolution, stop: () => boolean): IntegerSolution {
   if (filled.patterns.length > MOST_STICKS) return filled;
-  const sticks = filled.patterns.map((pattern): Stick => ({ group: pattern.group, list: listOf(pattern) }));
+  const sticks = filled.patterns.map((pattern): Stick => ({ group: pattern.group, list: itemList(pattern) }));
   const joined = stop() ? sticks : joinSticks(model, sticks);
   const better = stop() ? joined : oneLargeOffcut(model, joined, stop);
   const patterns = dropSurplusSticks(

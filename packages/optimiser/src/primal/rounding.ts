@@ -4,7 +4,7 @@ import type { CutModel } from '../model/build-model.ts';
 import {
   demandOf,
   integerSolution,
-  listOf,
+  itemList,
   toPattern,
   type IntegerSolution,
   type Paths,
@@ -34,7 +34,7 @@ export function trimToDemand(
 ): Pattern[] {
   const left = [...demand];
   const kept = patterns.flatMap((pattern) => {
-    const list = listOf(pattern).filter((item) => left[item]! > 0 && left[item]!-- > 0);
+    const list = itemList(pattern).filter((item) => left[item]! > 0 && left[item]!-- > 0);
     return list.length > 0 ? [toPattern(pattern.group, list)] : [];
   });
   return dropSurplusSticks(model, kept);

@@ -1,7 +1,7 @@
 import { numbersFrom } from '../base/random.ts';
 import { fitDecreasing } from '../primal/construct.ts';
 import { buildModel, type CutModel } from '../model/build-model.ts';
-import { usedLength, listOf, type Pattern } from '../model/integer-solution.ts';
+import { usedLength, itemList, type Pattern } from '../model/integer-solution.ts';
 import type { CutProblem, CutStick, StickKind } from '../model/problem.ts';
 
 /** What is asked about a plan: whether what is bought suffices although pieces are spoilt. */
@@ -175,7 +175,7 @@ class Play {
     lost.length = 0;
     if (open.length === 0) for (const one of patterns) extra[one.group]!--;
     const others = open.filter((stick) => !among.includes(stick));
-    return [...others, ...patterns.map((one) => this.unopened(one.group, listOf(one)))];
+    return [...others, ...patterns.map((one) => this.unopened(one.group, itemList(one)))];
   }
 
   /** First and best fit on what sticks there are. @returns patterns whose group is the kind */

@@ -1,5 +1,5 @@
 import type { CutModel } from '../model/build-model.ts';
-import { listOf, toPattern, type Pattern } from '../model/integer-solution.ts';
+import { itemList, toPattern, type Pattern } from '../model/integer-solution.ts';
 
 /** A larger item that may always be cut where a smaller one is wanted. */
 interface DualInequality {
@@ -74,7 +74,7 @@ export function exchangeSurplus(
   wanted: number[],
   smaller: readonly (readonly number[])[],
 ): Pattern[] {
-  const lists = patterns.map(listOf);
+  const lists = patterns.map(itemList);
   const surplus: { readonly list: number[]; readonly at: number }[] = [];
   for (const list of lists)
     list.forEach((item, at) => (wanted[item]! > 0 ? wanted[item]!-- : surplus.push({ list, at })));

@@ -74,7 +74,9 @@ export async function work(): Promise<void> {
   if (task.kind === 'plan') {
     const planned = await inParallel(planJobCoroutine(task.job, { solver, ...options, ...altogether }));
     parentPort!.postMessage(
-      planned.ok && !task.whole ? { ok: true, value: publishedPlan(planned.value) } : planned,
+      planned.ok && !task.whole
+        ? { ok: true, value: publishedPlan(planned.value, task.job.vocabulary) }
+        : planned,
     );
     return;
   }

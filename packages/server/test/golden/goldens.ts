@@ -98,7 +98,7 @@ export async function goldensOfJob(name: string): Promise<Record<string, string>
     else drawings[document] = digest(written);
   }
   return {
-    [`${name}.plan.json`]: text(publishedPlan(plan)),
+    [`${name}.plan.json`]: text(publishedPlan(plan, job.vocabulary)),
     [`${name}.lists.txt`]: lists.join('\n'),
     [`${name}.drawings.json`]: text(drawings),
   };

@@ -1,3 +1,4 @@
+import { plainText } from '../../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { calculate } from './index.ts';
 
@@ -7,7 +8,7 @@ const reason = (question: unknown): string => {
   const answer = calculate(question);
   return answer.ok
     ? `answered ${JSON.stringify(answer.value)}`
-    : answer.issues.map((issue) => `${issue.at}: ${issue.text}`).join('; ');
+    : answer.issues.map((issue) => `${issue.at}: ${plainText(issue.text)}`).join('; ');
 };
 const end = (kind: string, A?: number) => ({ kind, ...(A === undefined ? {} : { A }) });
 

@@ -49,6 +49,14 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'cut.the-pinned-stick-does-not-hold': 'the pinned length "{stick}" does not hold its pieces: release it',
     'cut.there-is-no-stick-left-to': 'there is no length "{stick}" left to pin: release it',
     'part.strip-behind-crown': 'strip behind cornice',
+    'purchase.pieces-fit-no-stick': 'pieces fit no length',
+    'refusal.has-no-sticks-of-add-a': 'has no lengths of "{id}" ({profile}): add a stock length for it',
+    'refusal.of-cannot-be-made-of-pieces':
+      '{stretch} of {profile} cannot be made of pieces that fit the lengths (longest {longest}): add a longer one{remedy}',
+    'refusal.piece-of-fits-no-stick-longest':
+      'piece {piece} of {profile} ({length}) fits no length (longest {longest}): add a longer one',
+    'refusal.the-stock-of-does-not-suffice':
+      'the stock of "{id}" ({profile}) does not suffice: {more} would do. Without a length are {parts}',
     'warning.base-and-rails-are-cut-to': '{corner}: {walls}; skirting and rails are cut to that',
     'warning.base-and-shoe-cover-of-floor':
       '{room}: skirting and quadrant cover {covers} of floor, its gap at the wall is {gap}',
@@ -138,6 +146,14 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'cut.the-pinned-stick-does-not-hold': 'the pinned length "{stick}" does not hold its pieces: release it',
     'cut.there-is-no-stick-left-to': 'there is no length "{stick}" left to pin: release it',
     'part.strip-behind-crown': 'strip behind cornice',
+    'purchase.pieces-fit-no-stick': 'pieces fit no length',
+    'refusal.has-no-sticks-of-add-a': 'has no lengths of "{id}" ({profile}): add a stock length for it',
+    'refusal.of-cannot-be-made-of-pieces':
+      '{stretch} of {profile} cannot be made of pieces that fit the lengths (longest {longest}): add a longer one{remedy}',
+    'refusal.piece-of-fits-no-stick-longest':
+      'piece {piece} of {profile} ({length}) fits no length (longest {longest}): add a longer one',
+    'refusal.the-stock-of-does-not-suffice':
+      'the stock of "{id}" ({profile}) does not suffice: {more} would do. Without a length are {parts}',
     'warning.base-and-rails-are-cut-to': '{corner}: {walls}; skirting and rails are cut to that',
     'warning.base-and-shoe-cover-of-floor':
       '{room}: skirting and quadrant cover {covers} of floor, its gap at the wall is {gap}',

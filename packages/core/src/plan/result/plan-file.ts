@@ -1,11 +1,11 @@
 import type { PieceKey, StickRef, StockRef } from '../../base/index.ts';
 import type { Vec3 } from '../../geometry/index.ts';
 import type { EndJoint } from '../../joinery/index.ts';
-import { fromMinor, type Coin, type Unit } from '../../measure/index.ts';
+import { fromMinor, readerOf, type Coin, type Unit } from '../../measure/index.ts';
 import type { Box, OpeningPart, PartPlace, PartRole, SideName } from '../../openings/index.ts';
 import type { SawSetting } from '../../saw/index.ts';
 import type { Suspect } from '../../survey/index.ts';
-import type { WarningCode, Words } from '../../messages/index.ts';
+import { formatAll, type Vocabulary, type WarningCode, type Words } from '../../messages/index.ts';
 
 /** The plan file, version 1: what the `plan` command prints and what every screen after Walk is drawn from. */
 
@@ -163,25 +163,28 @@ export interface PlanFile {
 }
 
 /** The plan in the open format: money in decimals, what only the screens need left out. */
-export function publishedPlan({ coin, ...plan }: PlanFile): object {
+export function publishedPlan({ coin, ...plan }: PlanFile, vocabulary?: Vocabulary): object {
   const money = (minor: number): number => fromMinor(minor, coin);
-  return {
-    ...plan,
-    pieces: plan.pieces.map(({ returnOf: _of, box: _box, ...piece }) => piece),
-    sticks: plan.sticks.map(({ stock: _stock, item: _item, cut: _cut, ...stick }) => ({
-      ...stick,
-      price: money(stick.price),
-    })),
-    buy: plan.buy.map((line) => ({ ...line, price: money(line.price) })),
-    cost: {
-      stock: money(plan.cost.stock),
-      splices: money(plan.cost.splices),
-      total: money(plan.cost.total),
+  return formatAll(
+    {
+      ...plan,
+      pieces: plan.pieces.map(({ returnOf: _of, box: _box, ...piece }) => piece),
+      sticks: plan.sticks.map(({ stock: _stock, item: _item, cut: _cut, ...stick }) => ({
+        ...stick,
+        price: money(stick.price),
+      })),
+      buy: plan.buy.map((line) => ({ ...line, price: money(line.price) })),
+      cost: {
+        stock: money(plan.cost.stock),
+        splices: money(plan.cost.splices),
+        total: money(plan.cost.total),
+      },
+      bounds: plan.bounds.map(({ why: _why, ...bound }) => ({
+        ...bound,
+        lowerBound: money(bound.lowerBound),
+        cost: money(bound.cost),
+      })),
     },
-    bounds: plan.bounds.map(({ why: _why, ...bound }) => ({
-      ...bound,
-      lowerBound: money(bound.lowerBound),
-      cost: money(bound.cost),
-    })),
-  };
+    readerOf(vocabulary),
+  );
 }

@@ -1,4 +1,12 @@
-import { cutFaultText } from '../../messages/index.ts';
+import {
+  cutFaultText,
+  eachWordsOnce,
+  lengthFigure,
+  listOf,
+  message,
+  type Figure,
+  type Words,
+} from '../../messages/index.ts';
 import { loopOf, type JobFile } from '../../job/index.ts';
 import {
   shortageOf,
@@ -7,7 +15,6 @@ import {
   type LinearSolver,
   type StickPart,
 } from '@long-miter/optimiser';
-import { formatWithUnit } from '../../measure/index.ts';
 import { quickSplices, stretchesOf, type JobLayout } from '../../pieces/index.ts';
 import { unitsPer, type ProfileProblem, type RunName } from './cut-problems.ts';
 import { piecesOf } from '../result/pieces-of.ts';
@@ -16,7 +23,7 @@ import type { Refusal, RefusalCode } from '../result/plan-file.ts';
 /** Why something could not be planned, in the job's own words, and what would put it right. */
 
 /** What a part of a cutting problem is called in the job: the label of its piece, or where its stretch is. */
-function namer(layout: JobLayout): (part: Pick<StickPart, 'kind' | 'id'>) => string {
+function namer(layout: JobLayout): (part: Pick<StickPart, 'kind' | 'id'>) => Words {
   const labels = new Map<string, string>(
     piecesOf(layout, quickSplices(layout)).map((piece) => [piece.id, piece.label]),
   );
@@ -27,7 +34,11 @@ function namer(layout: JobLayout): (part: Pick<StickPart, 'kind' | 'id'>) => str
     const { room, layout: run, stretch } = placed;
     const { frame, segments } = run.run;
     const wall = segments[stretch.segment]!.segment.wallIndex;
-    return `${room.room.name}, ${loopOf(frame.trim) === undefined ? 'wall' : 'side'} ${wall + 1} (${formatWithUnit(stretch.to - stretch.from, layout.job.unit)})`;
+    return message(loopOf(frame.trim) === undefined ? 'refusal.stretch-of-wall' : 'refusal.stretch-of-side', {
+      room: room.room.name,
+      wall: wall + 1,
+      length: lengthFigure(stretch.to - stretch.from, layout.job.unit),
+    });
   };
 }
 
@@ -71,7 +82,7 @@ const longestOf = (job: JobFile, profile: string): number =>
   );
 
 /** Refuses runs of a profile, each by its name. */
-const refuse = (item: ProfileProblem, runs: readonly RunName[], code: RefusalCode, text: string): Refusal[] =>
+const refuse = (item: ProfileProblem, runs: readonly RunName[], code: RefusalCode, text: Words): Refusal[] =>
   runs.map((run) => ({ profile: item.profile.id, ...run, code, text }));
 
 /** A profile that nothing can be cut from. */
@@ -80,7 +91,7 @@ export const noStock = (item: ProfileProblem): Refusal[] =>
     item,
     runsOf(item),
     'no-stock',
-    `has no sticks of "${item.profile.id}" (${item.profile.name}): add a stock length for it`,
+    message('refusal.has-no-sticks-of-add-a', { id: item.profile.id, profile: item.profile.name }),
   );
 
 /** Runs with a piece or a wall that fits no stick. */
@@ -90,7 +101,7 @@ export function tooLong(
   issues: readonly CutFault[],
 ): Refusal[] {
   const { job } = layout;
-  const size = (length: number): string => formatWithUnit(length, job.unit);
+  const size = (length: number): Figure => lengthFigure(length, job.unit);
   const longest = size(longestOf(job, item.profile.id));
   const name = namer(layout);
   const near = new Map(item.problem.blanks.map((blank) => [blank.id, blank.near / unitsPer(job.unit)]));
@@ -104,8 +115,20 @@ export function tooLong(
       [run],
       'too-long',
       length === undefined
-        ? `${name({ kind: 'wall', id })} of ${item.profile.name} cannot be made of pieces that fit the sticks (longest ${longest}): add a longer one${whole ? ' or allow its splice' : ' or more places for splices'}`
-        : `piece ${name({ kind: 'blank', id })} of ${item.profile.name} (${size(length)}) fits no stick (longest ${longest}): add a longer one`,
+        ? message('refusal.of-cannot-be-made-of-pieces', {
+            stretch: name({ kind: 'wall', id }),
+            profile: item.profile.name,
+            longest,
+            remedy: whole
+              ? message('refusal.or-allow-its-splice')
+              : message('refusal.or-more-places-for-splices'),
+          })
+        : message('refusal.piece-of-fits-no-stick-longest', {
+            piece: name({ kind: 'blank', id }),
+            profile: item.profile.name,
+            length: size(length),
+            longest,
+          }),
     );
   });
 }
@@ -115,21 +138,44 @@ export function refusalOf(context: RefusalContext, item: ProfileProblem, issue: 
   const { layout } = context;
   const { job } = layout;
   const { profile, problem } = item;
-  const all = (code: RefusalCode, text: string): Refusal[] => refuse(item, runsOf(item), code, text);
-  if (issue.code === 'cut/fixed') return all('pinned', `${profile.name}: ${cutFaultText(issue)}`);
+  const all = (code: RefusalCode, text: Words): Refusal[] => refuse(item, runsOf(item), code, text);
+  if (issue.code === 'cut/fixed')
+    return all(
+      'pinned',
+      message('refusal.of-profile', { profile: profile.name, fault: cutFaultText(issue) }),
+    );
   if (issue.code !== 'cut/not-enough')
-    return all('not-found-yet', `"${profile.id}" (${profile.name}): ${cutFaultText(issue)}`);
+    return all(
+      'not-found-yet',
+      message('refusal.of-profile-by-id', {
+        id: profile.id,
+        profile: profile.name,
+        fault: cutFaultText(issue),
+      }),
+    );
   const lacking = shortageOf(problem, context.solver, { seconds: context.seconds, clock: context.clock });
   if (lacking.length === 0)
-    return all('not-enough', `"${profile.id}" (${profile.name}): ${cutFaultText(issue)}`);
+    return all(
+      'not-enough',
+      message('refusal.of-profile-by-id', {
+        id: profile.id,
+        profile: profile.name,
+        fault: cutFaultText(issue),
+      }),
+    );
   const name = namer(layout);
-  const parts = [...new Set(lacking.flatMap((one) => one.parts.map(name)))];
+  const parts = eachWordsOnce(lacking.flatMap((one) => one.parts.map(name)));
   const lengths = new Map<string, number>(item.sticks.map((one) => [one.kind.id, one.length]));
-  const more = lacking.map(
-    ({ stick, count }) => `${count} more of ${formatWithUnit(lengths.get(stick)!, job.unit)}`,
+  const more = lacking.map(({ stick, count }) =>
+    message('refusal.more-of', { count, length: lengthFigure(lengths.get(stick)!, job.unit) }),
   );
   return all(
     'not-enough',
-    `the stock of "${profile.id}" (${profile.name}) does not suffice: ${more.join(' and ')} would do. Without a stick are ${parts.join('; ')}`,
+    message('refusal.the-stock-of-does-not-suffice', {
+      id: profile.id,
+      profile: profile.name,
+      more: listOf(more, ' and '),
+      parts: listOf(parts, '; '),
+    }),
   );
 }

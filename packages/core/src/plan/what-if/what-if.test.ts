@@ -1,3 +1,4 @@
+import { plainText } from '../../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { checkPlan } from '../../../test/helpers/check-plan.ts';
 import { simpleJob } from '../../../test/helpers/jobs.ts';
@@ -60,14 +61,14 @@ describe('what if', () => {
       { kind: 'count', profile: 'base', length: 192, count: 1 },
     );
     const planned = planJob(only.job, options);
-    expect(!planned.ok && planned.issues[0].text).toMatch(
+    expect(!planned.ok && plainText(planned.issues[0].text)).toMatch(
       /^the stock of "base" \(Base\) does not suffice: \d more of 192 in would do\. Without a stick are .*Room, wall \d \(150 in\)/,
     );
   });
   test('no splices: a wall longer than any stick is refused by room and wall', () => {
     const long = simpleJob([{ length: 250 }], { closed: false });
     const whole = planJob(long, { ...options, whole: true });
-    expect(!whole.ok && whole.issues[0].text).toContain('Room, wall 1 (250 in)');
+    expect(!whole.ok && plainText(whole.issues[0].text)).toContain('Room, wall 1 (250 in)');
     expect(planOf(long).pieces).toHaveLength(2);
     // Pins speak of parts that are not there then: they are left out, and the same wall is refused.
     const plan = planOf(long);
@@ -168,7 +169,7 @@ describe('a piece moved by hand', () => {
       stick.cuts.some((cut) => plan.pieces.find((one) => one.id === cut.piece)!.near > 140),
     );
     const refused = movePiece(job, plan, [], long!.cuts[0]!.piece, other!.id);
-    expect(!refused.ok && refused.issues[0].text).toMatch(
+    expect(!refused.ok && plainText(refused.issues[0].text)).toMatch(
       /^stick \d is .* in too short for 1-0\d beside what is on it$/,
     );
   });

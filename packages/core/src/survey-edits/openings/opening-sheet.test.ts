@@ -1,3 +1,4 @@
+import { plainText } from '../../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { openingJob, PROFILES, WINDOW } from '../../../test/helpers/openings.ts';
 import type { RoomRecord, Survey } from '../../api-schemas/index.ts';
@@ -202,7 +203,7 @@ describe('a table of openings', () => {
     const head = ['room', 'wall', 'name', 'kind', 'from the left corner', 'width', 'head height, left'];
     const faults = (...rows: string[][]) => {
       const read = openingsFromTable([head, ...rows], [room([door])], profiles, 'in');
-      return read.ok ? [] : read.issues.map((one) => `${one.at}: ${one.text}`);
+      return read.ok ? [] : read.issues.map((one) => `${one.at}: ${plainText(one.text)}`);
     };
     expect(
       faults(

@@ -1,5 +1,6 @@
 import { stickRef, type PieceKey } from '../../base/index.ts';
-import { fromMinor } from '../../measure/index.ts';
+import { fromMinor, readerOf } from '../../measure/index.ts';
+import { formatAll } from '../../messages/index.ts';
 import { coinOfJob } from '../../plan/index.ts';
 import type { RemainingPlan } from '../remaining/plan-remaining.ts';
 import type { Shop } from './state.ts';
@@ -55,28 +56,32 @@ function leftFile(shop: Shop, left: RemainingPlan): object {
 }
 
 /** What the `shop` command prints: the workshop as it stands, and the plan of what is left. */
-export const shopFile = (shop: Shop, left: RemainingPlan): object => ({
-  format: 'longmiter-shop',
-  version: 1,
-  pieces: shop.pieces.map(({ tag, piece, revision, state, near, predicted, letter }) => ({
-    tag,
-    piece,
-    revision,
-    state,
-    near,
-    ...named('predicted', predicted),
-    ...named('letter', letter),
-  })),
-  sticks: shop.sticks.map(({ letter, profile, from, length, used, remains, open }) => ({
-    letter,
-    profile,
-    from,
-    length,
-    used,
-    remains,
-    open,
-  })),
-  rack: shop.rack,
-  contradictions: shop.contradictions,
-  left: leftFile(shop, left),
-});
+export const shopFile = (shop: Shop, left: RemainingPlan): object =>
+  formatAll(
+    {
+      format: 'longmiter-shop',
+      version: 1,
+      pieces: shop.pieces.map(({ tag, piece, revision, state, near, predicted, letter }) => ({
+        tag,
+        piece,
+        revision,
+        state,
+        near,
+        ...named('predicted', predicted),
+        ...named('letter', letter),
+      })),
+      sticks: shop.sticks.map(({ letter, profile, from, length, used, remains, open }) => ({
+        letter,
+        profile,
+        from,
+        length,
+        used,
+        remains,
+        open,
+      })),
+      rack: shop.rack,
+      contradictions: shop.contradictions,
+      left: leftFile(shop, left),
+    },
+    readerOf(shop.job.vocabulary),
+  );

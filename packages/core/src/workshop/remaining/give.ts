@@ -1,4 +1,4 @@
-import { type Words } from '../../messages/index.ts';
+import { type Vocabulary, type Words } from '../../messages/index.ts';
 import { fromMinor } from '../../measure/index.ts';
 import { publishedPlan, type PlanFile, type Warning } from '../../plan/index.ts';
 import { shopRecordId } from './records.ts';
@@ -55,11 +55,11 @@ export const acceptedName = ({ code, room, wall, corner }: Warning): string =>
  * A plan as it is given: its pieces with all that the saw's screens need of them, each stick with its line of stock, money in
  * decimals as in every file. What was noted as cut by hand before is not cut again; what is opened at the saw is planned anew.
  */
-export function issuePlan(plan: PlanFile): LoggedPlan {
+export function issuePlan(plan: PlanFile, vocabulary?: Vocabulary): LoggedPlan {
   const byHand = plan.sticks.filter(({ cut }) => cut !== undefined && !cut.startsWith(shopRecordId('')));
   const done = new Set(byHand.flatMap((stick) => stick.cuts.map((cut) => cut.piece)));
   return {
-    ...publishedPlan(plan),
+    ...publishedPlan(plan, vocabulary),
     pieces: plan.pieces.filter((piece) => !done.has(piece.id)),
     sticks: plan.sticks
       .filter((stick) => stick.cut === undefined)

@@ -1,4 +1,4 @@
-import { cutFaultText } from '../../messages/index.ts';
+import { cutFaultText, message, type Words } from '../../messages/index.ts';
 import { WHOLE_UNIT } from '../../base/index.ts';
 import {
   optimise,
@@ -29,7 +29,7 @@ export interface RemainingPlan {
     readonly cost: number;
     readonly proven: boolean;
   }[];
-  readonly refused: readonly { readonly profile: string; readonly code: string; readonly text: string }[];
+  readonly refused: readonly { readonly profile: string; readonly code: string; readonly text: Words }[];
 }
 
 export interface RemainingOptions {
@@ -156,7 +156,7 @@ function planProfile(
       refused: answer.issues.map((issue) => ({
         profile: id,
         code: issue.code.replace('cut/', ''),
-        text: `${profile?.name ?? id}: ${cutFaultText(issue)}`,
+        text: message('refusal.of-profile', { profile: profile?.name ?? id, fault: cutFaultText(issue) }),
       })),
     };
   const { cost: fine, lowerBound, proven } = answer.value;

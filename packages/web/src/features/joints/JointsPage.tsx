@@ -13,7 +13,7 @@ import {
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { piecePicked, trimPicked, wallPicked } from '../../session/slices/ui-slice.ts';
 import { PlanDrawing } from '../../drawing/PlanDrawing.tsx';
-import { Figure } from '../../shared/fields/Figure.tsx';
+import { LengthText } from '../../shared/fields/Figure.tsx';
 import { Windowed } from '../../shared/Windowed.tsx';
 import { useSheet } from '../../session/drafts/use-sheet.ts';
 import type { LivePlan } from '../../session/use-plan.ts';
@@ -203,7 +203,7 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
                   {sideOfLoop(room, piece) ?? partText(piece, wallNumber(piece), openingNameOf(named, piece))}
                 </span>
                 <span style={{ textAlign: 'right', fontWeight: 650 }}>
-                  {piece.near === 0 ? t('waste') : <Figure value={piece.near} unit={job.unit} />}
+                  {piece.near === 0 ? t('waste') : <LengthText value={piece.near} unit={job.unit} />}
                 </span>
                 <span>
                   {jointText(piece.left.joint)} → {jointText(piece.right.joint)}

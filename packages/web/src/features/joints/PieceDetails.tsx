@@ -15,8 +15,9 @@ import {
   type QuickPlan,
   type Room,
   type Unit,
+  wordsKey,
 } from '@long-miter/core';
-import { Figure } from '../../shared/fields/Figure.tsx';
+import { LengthText } from '../../shared/fields/Figure.tsx';
 import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
@@ -59,7 +60,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
             {t('back (near line)')}
           </Text>
           <Text fw={700} fz={26}>
-            <Figure value={piece.near} unit={unit} withUnit />
+            <LengthText value={piece.near} unit={unit} withUnit />
           </Text>
         </div>
         <div>
@@ -67,7 +68,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
             {t('face (far line)')}
           </Text>
           <Text fw={600} fz={20}>
-            <Figure value={far} unit={unit} withUnit />
+            <LengthText value={far} unit={unit} withUnit />
           </Text>
         </div>
         <Text c="dimmed">{t('hung as number {order}', { order: piece.order })}</Text>
@@ -105,7 +106,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       <CornerChoice piece={piece} room={room} quick={quick} edit={edit} />
       <SplicePlaces piece={piece} room={room} quick={quick} unit={unit} edit={edit} />
       {watch.map((one) => (
-        <Text key={one.code + one.text} size="sm" style={{ color: 'var(--lm-assumed)' }}>
+        <Text key={one.code + wordsKey(one.text)} size="sm" style={{ color: 'var(--lm-assumed)' }}>
           ▲ {translate(one.text)}
         </Text>
       ))}

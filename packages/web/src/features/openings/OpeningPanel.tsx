@@ -18,6 +18,7 @@ import {
   type JobRecord,
   type QuickPlan,
   type SideName,
+  wordsKey,
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { Painted, type UseOfPart } from '../../drawing/Painted.tsx';
@@ -155,7 +156,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
         </div>
       </div>
       {watch.map((one) => (
-        <div key={one.code + one.text} className="opening-watch">
+        <div key={one.code + wordsKey(one.text)} className="opening-watch">
           <Text size="sm" title={translate(adviceFor(one.code).why)}>
             ▲ <Typeset text={translate(one.text)} />
           </Text>

@@ -1,6 +1,6 @@
 import { Text } from '@mantine/core';
 import { formatLength, partWords, type JobRecord, type Piece } from '@long-miter/core';
-import { Figure, Typeset } from '../../shared/fields/Figure.tsx';
+import { LengthText, Typeset } from '../../shared/fields/Figure.tsx';
 import { translate, t } from '../../messages/t.ts';
 
 /** What is cut for it: inner and outer edge of every part, and which of them waits. */
@@ -40,10 +40,10 @@ export function PartList({
               </span>
             </td>
             <td className="number">
-              <Figure value={piece.near} unit={unit} />
+              <LengthText value={piece.near} unit={unit} />
             </td>
             <td className="number">
-              {Math.abs(far(piece) - piece.near) > 1e-6 && <Figure value={far(piece)} unit={unit} />}
+              {Math.abs(far(piece) - piece.near) > 1e-6 && <LengthText value={far(piece)} unit={unit} />}
             </td>
           </tr>
         ))}

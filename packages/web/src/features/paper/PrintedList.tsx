@@ -135,7 +135,7 @@ export function StickSheet({
             ...cutNotes(step, saw, file.unit, file.vocabulary),
             // What is to watch at a piece is said once, at its first cut.
             ...(steps.findIndex((one) => one.piece.id === step.piece.id) === k
-              ? pieceWarnings(plan, step.piece).map((text) => `▲ ${text}`)
+              ? pieceWarnings(plan, step.piece).map((text) => `▲ ${translate(text)}`)
               : []),
           ];
           return (

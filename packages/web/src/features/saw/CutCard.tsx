@@ -22,7 +22,7 @@ import {
   type Seat,
   type Unit,
   type PlannedStick,
-  length,
+  lengthFigure,
   type Words,
   wordsKey,
 } from '@long-miter/core';
@@ -320,7 +320,7 @@ function NotHere({ step, unit }: { step: CutStep; unit: Unit }) {
       <Text className="cut-keep">{t('not on this saw')}</Text>
       {(step.saw.why ?? []).map((one) => (
         <Text key={`${one.way} ${one.lacks} ${one.side ?? ''}`} size="lg">
-          <Typeset text={translate(lackText(one, (value) => length(value, unit)))} />
+          <Typeset text={translate(lackText(one, (value) => lengthFigure(value, unit)))} />
         </Text>
       ))}
       <Text size="lg" fw={650}>

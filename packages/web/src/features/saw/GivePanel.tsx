@@ -79,7 +79,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
   const again = session.shop?.issue !== undefined;
   // While the search goes on only sticks change; another trip has sticks of its own and is not worked out anew for that.
   const figures = again ? figuresOf(plan) : plan;
-  const asked = useMemo(() => issuePlan(plan), [figures]); // eslint-disable-line react-hooks/exhaustive-deps
+  const asked = useMemo(() => issuePlan(plan, file.vocabulary), [figures]); // eslint-disable-line react-hooks/exhaustive-deps
   const [how, setHow] = useState<StickOrder>('set-ups');
   const [first, setFirst] = useState('');
   const { next, working, fault } = useNextIssue(file, session, asked, going);
@@ -181,7 +181,7 @@ export function GivePanel({ job, file, plan, session, onGiven, onLeave }: Props)
               )}
               {cannot !== undefined && (
                 <Text role="alert" style={{ color: 'var(--lm-bad)' }}>
-                  ▲ {cannot}
+                  ▲ {translate(cannot)}
                 </Text>
               )}
             </div>

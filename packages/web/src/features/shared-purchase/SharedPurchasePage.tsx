@@ -9,6 +9,7 @@ import {
   type PurchaseJob,
   type SharedStick,
   type SharedPurchase,
+  wordsKey,
 } from '@long-miter/core';
 import { useTitle } from '../../shared/hooks/use-title.ts';
 import { api, errorOf, useJobsQuery } from '../../api/api.ts';
@@ -259,8 +260,8 @@ function Outcome({ together, names }: { together: SharedPurchase; names: Readonl
           : t('No plan can cost less than {money}.', { money: money(lowerBound) })}
       </Text>
       {together.left.map((text) => (
-        <Text key={text} size="sm" fw={600}>
-          {t('Not in it: {text}', { text })}
+        <Text key={wordsKey(text)} size="sm" fw={600}>
+          {t('Not in it: {text}', { text: translate(text) })}
         </Text>
       ))}
       <Table verticalSpacing={3} mt={8} aria-label={t('What to buy')}>

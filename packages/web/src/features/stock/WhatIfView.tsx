@@ -189,7 +189,7 @@ function Without({ of, against }: { of: PlanFile; against: PlanFile | undefined 
             <details>
               <summary>{t('and {count} more', { count: more.length })}</summary>
               {more.map((text) => (
-                <Text key={text}>{translate(text)}</Text>
+                <Text key={wordsKey(text)}>{translate(text)}</Text>
               ))}
             </details>
           )}

@@ -13,7 +13,15 @@ export function fractionRuns(text: string): { readonly text: string; readonly fr
 }
 
 /** A length with a real typeset fraction. */
-export function Figure({ value, unit, withUnit = false }: { value: number; unit: Unit; withUnit?: boolean }) {
+export function LengthText({
+  value,
+  unit,
+  withUnit = false,
+}: {
+  value: number;
+  unit: Unit;
+  withUnit?: boolean;
+}) {
   const text = withUnit ? formatWithUnit(value, unit) : formatLength(value, unit);
   return (
     <span style={{ whiteSpace: 'nowrap' }}>

@@ -1,6 +1,6 @@
 import { notifications } from '@mantine/notifications';
 import type { Issue } from '@long-miter/core';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 /** Lets the browser save a text as a file. */
 export const saveFile = (name: string, text: string, type: string): void =>
@@ -31,7 +31,7 @@ export const refuseFile = (name: string, issues: readonly Issue[]): void =>
     title: t('{name} was not taken in', { name }),
     message: issues
       .slice(0, 6)
-      .map((issue) => (issue.at ? `${issue.at}: ${issue.text}` : issue.text))
+      .map((issue) => `${issue.at ? `${issue.at}: ` : ''}${translate(issue.text)}`)
       .join('\n'),
     style: { whiteSpace: 'pre-line' },
   });

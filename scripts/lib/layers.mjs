@@ -1,0 +1,48 @@
+import { join } from 'node:path';
+import { format, resolveConfig } from 'prettier';
+import { coreTexts, MESSAGES } from './catalogue.mjs';
+import { inTradeWords } from './trade-words.mjs';
+import { british } from './words.mjs';
+
+/**
+ * The layers on the core's American texts: British spelling, British trade words, both. An entry for each text that reads
+ * otherwise, so that nothing is exchanged while the program runs.
+ */
+const LAYERS = {
+  'en-US uk': (text) => inTradeWords(text),
+  'en-GB us': (text) => british(text),
+  'en-GB uk': (text) => british(inTradeWords(text)),
+};
+
+/** Changes what stands outside braces: what stands in them is a name of ours. */
+const outside = (text, change) =>
+  text
+    .split(/(\{\w+\})/)
+    .map((part, index) => (index % 2 === 1 ? part : change(part)))
+    .join('');
+
+/** @returns the file of the layers, what it should hold, and how many texts of how many each layer has */
+export async function layersSource() {
+  const texts = await coreTexts();
+  const counts = {};
+  const entries = Object.entries(LAYERS).map(([layer, change]) => {
+    const other = Object.entries(texts)
+      .map(([code, text]) => [code, outside(text, change)])
+      .filter(([code, text]) => text !== texts[code])
+      .sort(([a], [b]) => (a < b ? -1 : 1));
+    counts[layer] = `${other.length} of ${Object.keys(texts).length}`;
+    return `  ${JSON.stringify(layer)}: ${JSON.stringify(Object.fromEntries(other))},`;
+  });
+  const path = join(MESSAGES, 'layers/index.ts');
+  const source = await format(
+    `import type { MessageCode } from '../message.ts';
+
+/** Written by \`npm run words\`: what reads otherwise than in American English with its trade words. */
+export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode, string>>>>> = {
+${entries.join('\n')}
+};
+`,
+    { ...(await resolveConfig(path)), filepath: path },
+  );
+  return { path, source, counts };
+}
