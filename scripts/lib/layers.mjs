@@ -26,9 +26,11 @@ export async function layersSource() {
   const texts = await coreTexts();
   const counts = {};
   const entries = Object.entries(LAYERS).map(([layer, change]) => {
+    // A layer stands on the American one of its trade words: only what reads otherwise than there is in it.
+    const below = layer === 'en-GB uk' ? LAYERS['en-US uk'] : (text) => text;
     const other = Object.entries(texts)
       .map(([code, text]) => [code, outside(text, change)])
-      .filter(([code, text]) => text !== texts[code])
+      .filter(([code, text]) => text !== outside(texts[code], below))
       .sort(([a], [b]) => (a < b ? -1 : 1));
     counts[layer] = `${other.length} of ${Object.keys(texts).length}`;
     return `  ${JSON.stringify(layer)}: ${JSON.stringify(Object.fromEntries(other))},`;

@@ -1,11 +1,59 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { coinOf } from '@long-miter/core';
+import { adviceFor, coinOf, planQuickly, wordsKey, type JobFile } from '@long-miter/core';
 import { nearest } from '../src/messages/language.ts';
 import { sentencesOf } from '../src/messages/sentences.ts';
-import { t } from '../src/messages/t.ts';
+import { t, translate } from '../src/messages/t.ts';
 import { setVocabulary } from '../src/messages/vocabulary.ts';
 
 afterEach(() => setVocabulary(undefined));
+
+describe('what the core says', () => {
+  // Names that are made of the trade's words.
+  const job: JobFile = {
+    format: 'longmiter-job',
+    version: 2,
+    name: 'Crown Court',
+    unit: 'in',
+    vocabulary: 'uk',
+    profiles: [
+      {
+        id: 'p',
+        name: 'Cope 3',
+        use: 'base',
+        width: 5.25,
+        thickness: 0.625,
+        material: 'mdf',
+        finish: 'paint',
+      },
+    ],
+    stock: [{ id: 's', profile: 'p', length: 192, price: 20 }],
+    rooms: [
+      {
+        id: 'r',
+        name: 'Base room',
+        closed: true,
+        wet: true,
+        walls: [100, 90, 100, 90].map((length, index) => ({
+          id: `w${index}`,
+          length,
+          corner: { reading: { as: 'assumed' as const } },
+        })),
+        trims: [{ id: 't', profile: 'p', on: 'walls' }],
+      },
+    ],
+  } as JobFile;
+
+  test('keeps the names that people gave, in British words', () => {
+    setVocabulary('uk');
+    const said = planQuickly(job).watchOuts.map((one) => translate(one.text));
+    expect(said).toContain(
+      'Base room is wet and Cope 3 is MDF: wood or PVC lasts there; else seal every cut end',
+    );
+    for (const text of said) expect(text).not.toMatch(/skirting room|scribe 3/i);
+    expect(translate(adviceFor('floor-gap').what)).toBe('Add quadrant, or take a thicker skirting.');
+    expect(new Set(planQuickly(job).watchOuts.map((one) => wordsKey(one.text))).size).toBeGreaterThan(3);
+  });
+});
 
 describe('a text', () => {
   test('is filled in with names as they were given, in the words of the job', () => {

@@ -41,16 +41,16 @@ function textOf(code: MessageCode, { language, vocabulary }: Reader): IntlMessag
   const key = `${language} ${vocabulary} ${code}`;
   const known = parsed.get(key);
   if (known) return known;
-  const layer: Readonly<Partial<Record<MessageCode, string>>> =
-    LAYERS[`${language === 'pseudo' ? 'en-US' : language} ${vocabulary}`] ?? {};
+  const own = language === 'pseudo' ? 'en-US' : language;
   // A kept message may have a code that is not known any more: it says at least what it was about.
-  const text = layer[code] ?? (CATALOGUE as Readonly<Record<string, string>>)[code] ?? code;
-  const made = new IntlMessageFormat(
-    language === 'pseudo' ? accented(text) : text,
-    language === 'pseudo' ? 'en-US' : language,
-    undefined,
-    { ignoreTag: true },
-  );
+  const text =
+    LAYERS[`${own} ${vocabulary}`]?.[code] ??
+    LAYERS[`en-US ${vocabulary}`]?.[code] ??
+    (CATALOGUE as Readonly<Record<string, string>>)[code] ??
+    code;
+  const made = new IntlMessageFormat(language === 'pseudo' ? accented(text) : text, own, undefined, {
+    ignoreTag: true,
+  });
   parsed.set(key, made);
   return made;
 }
