@@ -41,7 +41,7 @@ describe('what the core says', () => {
         trims: [{ id: 't', profile: 'p', on: 'walls' }],
       },
     ],
-  } as JobFile;
+  };
 
   test('keeps the names that people gave, in British words', () => {
     setVocabulary('uk');

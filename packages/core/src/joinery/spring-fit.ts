@@ -3,7 +3,7 @@ import type { JoinedSegment } from './runs.ts';
 
 /**
  * What a piece of this near length between two inside corners is cut longer, to be sprung in.
- * @example springAllowance({ springFit: [{ from: 96, add: 1 / 32 }] }, 100) // 1/32
+ * With 1/32 more from 96 on, a stretch of 100 gets 1/32.
  * Source: joinery rules, section 5.
  */
 function springAllowance(rules: Pick<HouseRules, 'springFit'>, near: number): number {

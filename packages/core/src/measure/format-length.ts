@@ -21,7 +21,7 @@ const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
  * Nearest tape fraction. Ties go up in magnitude; the remainder is marked when over a quarter of a tape mark.
  * @param inches at least 0
  * Source: shared geometry notes, section "Tape".
- * @example nearestFraction(37.3, 16) // 37 5/16
+ * @example nearestFraction(37.3, 16) // whole 37, num 5, den 16, a hair less: mark '-'
  */
 export function nearestFraction(inches: number, parts: number): FractionParts {
   const marks = Math.floor(inches * parts + 0.5);

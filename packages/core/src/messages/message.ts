@@ -68,7 +68,7 @@ export const message = <Code extends MessageCode>(
  * A length in its unit.
  * @param value in `unit`
  * @param parts how fine an inch is shown
- * @example length(142.375, 'in') // read as "142 3/8 in"
+ * @example lengthFigure(142.375, 'in') // read as "142 3/8 in"
  */
 export const lengthFigure = (value: number, unit: Unit, parts: 16 | 32 = 16): Figure => ({
   kind: 'length',
@@ -87,7 +87,7 @@ export const bareFigure = (value: number, unit: Unit, parts: 16 | 32 = 16): Figu
   bare: true,
 });
 
-/** An angle. @param value degrees. @example angle(22.5) // read as "22.5°" */
+/** An angle. @param value degrees. @example angleFigure(22.5) // read as "22.5°" */
 export const angleFigure = (value: number): Figure => ({ kind: 'angle', value });
 
 /** Several, with what is said between them. @example listOf(['A1', 'A2'], ' and ') // read as "A1 and A2" */

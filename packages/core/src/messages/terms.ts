@@ -56,7 +56,7 @@ const WORDS = new RegExp(`(?<!\\bLong )\\b(${[...SPOKEN.keys()].join('|')})\\b`,
 
 /**
  * A text of ours in the other vocabulary. Not for texts with names that people gave: those stay as they were given.
- * @example spoken('Miter the base', 'uk') // "Mitre the skirting"
+ * @example tradeTerms('Miter the base', 'uk') // "Mitre the skirting"
  */
 export const tradeTerms = (text: string, vocabulary: Vocabulary | undefined): string =>
   vocabulary === 'uk'

@@ -44,7 +44,7 @@ const EXPLAINED = 0.1;
 
 /**
  * Every figure that a length becomes when two neighbouring digits of its whole part change places.
- * @example swappedDigits(3030) // 300 (from 0330), 3300, 3003
+ * @example swappedDigits(3030) // 330 (0330), 3300, 3003
  */
 export function swappedDigits(length: number): number[] {
   const whole = Math.floor(length);

@@ -153,7 +153,7 @@ export const deg = formatAngle;
 
 /**
  * A gap in words: decimals, and in inches the nearest 64th where it is near one a person knows.
- * @example formatGap(0.0185, 'in') // "0.019 in (about 1/64)"
+ * @example formatGap(0.0186, 'in') // "0.019 in (about 1/64)"
  */
 export function formatGap(value: number, unit: Unit): string {
   const size = Math.abs(value);
