@@ -364,7 +364,7 @@ test('a plan that takes long is worked out by two workers, comes to its end, and
   const job = jobs.find((one) => one.name === 'Quay Street Flat 3')!.id;
   const plans: string[][] = [];
   for (let time = 0; time < 2; time++) {
-    const second = page.context().waitForEvent('request', (one) => one.url().includes('second-lane'));
+    const second = page.context().waitForEvent('request', (one) => one.url().includes('primal-peer'));
     await page.goto(`/jobs/${job}/stock`);
     await second;
     await proven(page);
