@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { plainText } from '../measure/index.ts';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { checkJobFile, completeHouseRules, insideJointFor, MAX_FILE_BYTES, readJobFile } from './index.ts';
 
@@ -9,7 +10,7 @@ const faults = (change: (job: Json) => void): string[] => {
   );
   change(job);
   const checked = checkJobFile(job);
-  return checked.ok ? [] : checked.issues.map((issue) => `${issue.at}: ${issue.text}`);
+  return checked.ok ? [] : checked.issues.map((issue) => `${issue.at}: ${plainText(issue.text)}`);
 };
 
 test('a good job has no faults', () => expect(faults(() => undefined)).toEqual([]));
@@ -165,7 +166,7 @@ describe('each fault is named by its place', () => {
 describe('files that are no job at all', () => {
   const answer = (text: string): string => {
     const read = readJobFile(text);
-    return read.ok ? 'good' : `${read.issues[0].at}: ${read.issues[0].text}`;
+    return read.ok ? 'good' : `${read.issues[0].at}: ${plainText(read.issues[0].text)}`;
   };
   test('empty', () => expect(answer(' \n')).toBe(': the file is empty'));
   test('not JSON', () => expect(answer('walls: 4')).toMatch(/^: is not JSON/));

@@ -18,6 +18,7 @@ import {
   type replaceStockSchema,
   type SettingsAnswer,
   type SingleName,
+  plainText,
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
 import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
@@ -33,7 +34,7 @@ const SCHEMA = { rules: houseRulesSchema, choices: choicesSchema } as const;
 function asSent(issues: readonly Issue[]): Issue[] {
   return issues.map((issue) =>
     issue.at.startsWith('/rooms')
-      ? { ...issue, at: '', text: `a room still needs it: ${issue.text}` }
+      ? { ...issue, at: '', text: `a room still needs it: ${plainText(issue.text)}` }
       : { ...issue, at: issue.at },
   );
 }
