@@ -15,6 +15,12 @@ async function exportsOf(path) {
   return import(`data:text/javascript,${encodeURIComponent(outputText)}`);
 }
 
+/** The trade's words in British vocabulary, as the program has them. */
+export async function britishTradeWords() {
+  const { tradeTerms } = await exportsOf(join(MESSAGES, 'terms.ts'));
+  return (text) => tradeTerms(text, 'uk');
+}
+
 /** Every text by its code. */
 export async function coreTexts() {
   const folder = join(MESSAGES, 'en-us');

@@ -1,18 +1,17 @@
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
-import { coreTexts, MESSAGES } from './catalogue.mjs';
-import { inTradeWords } from './trade-words.mjs';
+import { britishTradeWords, coreTexts, MESSAGES } from './catalogue.mjs';
 import { british } from './words.mjs';
 
 /**
  * The layers on the core's American texts: British spelling, British trade words, both. An entry for each text that reads
  * otherwise, so that nothing is exchanged while the program runs.
  */
-const LAYERS = {
+const layersOf = (inTradeWords) => ({
   'en-US uk': (text) => inTradeWords(text),
   'en-GB us': (text) => british(text),
   'en-GB uk': (text) => british(inTradeWords(text)),
-};
+});
 
 /** Changes what stands outside braces: what stands in them is a name of ours. */
 const outside = (text, change) =>
@@ -24,10 +23,11 @@ const outside = (text, change) =>
 /** @returns the file of the layers, what it should hold, and how many texts of how many each layer has */
 export async function layersSource() {
   const texts = await coreTexts();
+  const layers = layersOf(await britishTradeWords());
   const counts = {};
-  const entries = Object.entries(LAYERS).map(([layer, change]) => {
+  const entries = Object.entries(layers).map(([layer, change]) => {
     // A layer stands on the American one of its trade words: only what reads otherwise than there is in it.
-    const below = layer === 'en-GB uk' ? LAYERS['en-US uk'] : (text) => text;
+    const below = layer === 'en-GB uk' ? layers['en-US uk'] : (text) => text;
     const other = Object.entries(texts)
       .map(([code, text]) => [code, outside(text, change)])
       .filter(([code, text]) => text !== outside(texts[code], below))
