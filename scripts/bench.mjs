@@ -15,7 +15,7 @@ ensurePackages();
 const headless = await bundle('packages/server/src/headless/main.ts', 'headless');
 const firstFit = await bundle('packages/server/src/headless/first-fit.ts', 'first-fit');
 const [seconds = '30', ...names] = process.argv.slice(2);
-const folder = join(root, 'packages', 'core', 'test', 'fixtures', 'bench');
+const folder = join(root, 'packages', 'optimiser', 'test', 'fixtures', 'bench');
 const best = JSON.parse(readFileSync(join(folder, 'best-known.json'), 'utf8'));
 const run = (program, ...args) =>
   spawnSync(process.execPath, [program, ...args], { encoding: 'utf8', maxBuffer: 1e8 });
