@@ -1,7 +1,25 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { axe } from './support.ts';
 
 /** Every screen for everybody: what an independent checker finds, headings and titles, no scrolling sideways, keys alone. */
+
+/** One page goes through all the screens: what it has loaded is not loaded and compiled again for each. */
+const test = base.extend<object, { visitor: Page }>({
+  visitor: [
+    async ({ browser }, use, { project }) => {
+      const { baseURL, viewport } = project.use;
+      const context = await browser.newContext({
+        baseURL,
+        viewport,
+        reducedMotion: 'reduce',
+        serviceWorkers: 'block',
+      });
+      await use(await context.newPage());
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+});
 
 async function jobId(page: Page, name: string): Promise<string> {
   const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; name: string }[];
@@ -93,7 +111,7 @@ async function faultsOf(page: Page, dark: boolean): Promise<string[]> {
 // One test a screen: each is short, and a busy machine runs into no limit.
 for (const [name, path] of SCREENS)
   test(`${name}: no fault for whoever cannot see it well, nothing wider than 320 pixels, a title and one main heading`, async ({
-    page,
+    visitor: page,
   }) => {
     const [id, porch] = [await jobId(page, 'Fernhollow Schoolhouse'), await jobId(page, 'Fernhollow Porch')];
     await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });

@@ -29,6 +29,8 @@ interface SecondTripRisk {
 
 /** Sticks that are planned anew together for what was spoilt. */
 const AMONG = 10;
+/** Plain runs that are played through however long they take: of fewer nothing can be said. */
+const LEAST_RUNS = 25;
 /** Share of the work that the plain runs are. */
 const PLAIN = 0.5;
 /** Failed runs that are played again with one stick more; of more of them a part speaks for all. */
@@ -243,7 +245,8 @@ export function secondTripRisk(
     const random = numbersFrom(question.seed + run * 7919);
     return () => random() < question.rate;
   };
-  for (; runs < question.runs && !question.stop?.(PLAIN * (runs / question.runs)); runs++) {
+  for (; runs < question.runs; runs++) {
+    if (runs >= LEAST_RUNS && question.stop?.(PLAIN * (runs / question.runs))) break;
     const drawn = draws(runs);
     const isSpoilt = (): boolean => {
       const bad = drawn();

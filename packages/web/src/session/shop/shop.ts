@@ -211,13 +211,15 @@ export function useShop(jobId: string, file: JobFile, where: 'saw' | 'wall'): Sh
   );
   return useMemo(() => {
     const note = (...happened: readonly Happened[]): boolean => {
-      if (busy.current) return false;
+      // What a card notes by itself is no step: it waits for none, and no press is lost because of it.
+      const isPress = happened.some((one) => one.kind !== 'end-set');
+      if (isPress && busy.current) return false;
       const refused = refusalFor(store.getState(), 'cut');
       if (refused !== undefined) {
         store.dispatch(changeRefused({ job: jobId, label: t('a step at the saw'), text: refused }));
         return false;
       }
-      busy.current = true;
+      if (isPress) busy.current = true;
       const step = newId();
       const actor = personHere(store.getState());
       const events = happened.map((one) => ({
@@ -235,7 +237,7 @@ export function useShop(jobId: string, file: JobFile, where: 'saw' | 'wall'): Sh
         { method: 'POST', path: pathOf(jobId), body: { events } },
         'the outbox',
         () => {
-          busy.current = false;
+          if (isPress) busy.current = false;
         },
       );
       return true;
