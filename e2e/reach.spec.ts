@@ -7,7 +7,7 @@ import { axe } from './support.ts';
 const test = base.extend<object, { visitor: Page }>({
   visitor: [
     async ({ browser }, use, { project }) => {
-      const { baseURL, viewport } = project.use;
+      const { baseURL = '', viewport = null } = project.use;
       const context = await browser.newContext({
         baseURL,
         viewport,
