@@ -3,7 +3,7 @@ import { afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
-import { benchSheets, startTexts, type Drawing } from '@long-miter/core';
+import { benchSheets, plainText, startTexts, type Drawing } from '@long-miter/core';
 import { DrawingSvg } from '../src/drawing/DrawingSvg.tsx';
 import { keepBench, keptBench } from '../src/session/slices/bench-slice.ts';
 import { PracticeView } from '../src/features/bench/PracticeView.tsx';
@@ -141,7 +141,7 @@ describe('a field', () => {
         expect([
           one.key,
           field.key,
-          screen.getAllByLabelText(field.label, { exact: false }).length > 0,
+          screen.getAllByLabelText(plainText(field.label), { exact: false }).length > 0,
         ]).toEqual([one.key, field.key, true]);
         cleanup();
       }

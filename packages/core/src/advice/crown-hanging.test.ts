@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { describe, expect, test } from '@jest/globals';
 import { corner, crownJob } from '../../test/helpers/crown.ts';
 import type { JobFile } from '../job/index.ts';
@@ -16,25 +17,27 @@ const room = (material: 'mdf' | 'polyurethane', rules: JobFile['houseRules']): J
 const hung = (job: JobFile): Piece[] =>
   [...planQuickly(job).pieces].filter((one) => one.role === 'wall').sort((a, b) => a.order - b.order);
 const said = (job: JobFile, index: number): string =>
-  crownHanging(
-    job,
-    hung(job)[index]!,
-    hung(job).map((plan) => ({ tag: plan.label, plan })),
+  inWords(
+    crownHanging(
+      job,
+      hung(job)[index]!,
+      hung(job).map((plan) => ({ tag: plan.label, plan })),
+    ),
   ).join('\n');
 
 describe('what each school says on the ladder', () => {
   test('foam: bead, nails by turns, loose to its corner, alone', () => {
     const text = said(room('polyurethane', { crownOrder: 'foam' }), 0);
-    expect(text).toContain('A bead of adhesive along both edges');
-    expect(text).toContain('a nail every 12 in, by turns into wall and ceiling');
-    expect(text).toContain('none nearer a corner than 18 in');
-    expect(text).toContain('Alone?');
-    expect(said(room('polyurethane', { crownOrder: 'foam' }), 1)).not.toContain('Alone?');
+    expect(inWords(text)).toContain('A bead of adhesive along both edges');
+    expect(inWords(text)).toContain('a nail every 12 in, by turns into wall and ceiling');
+    expect(inWords(text)).toContain('none nearer a corner than 18 in');
+    expect(inWords(text)).toContain('Alone?');
+    expect(inWords(said(room('polyurethane', { crownOrder: 'foam' }), 1))).not.toContain('Alone?');
   });
 
   test('opposite walls: levered to the test block; glued sides with wedges and the numbers of both neighbours', () => {
     const job = room('mdf', { crownOrder: 'opposite' });
-    expect(said(job, 0)).toContain('test block');
+    expect(inWords(said(job, 0))).toContain('test block');
     const glued = said(job, 2);
     const [first, second] = hung(job);
     expect(glued).toContain(first!.label);
@@ -45,8 +48,8 @@ describe('what each school says on the ladder', () => {
 
   test('round the room: the last one is bowed in, the others are not', () => {
     const job = room('mdf', { crownOrder: 'round' });
-    expect(said(job, 3)).toContain('Bow it in');
-    expect(said(job, 0)).not.toContain('Bow it in');
+    expect(inWords(said(job, 3))).toContain('Bow it in');
+    expect(inWords(said(job, 0))).not.toContain('Bow it in');
   });
 
   test('no word of it for anything but crown', () => {
@@ -73,10 +76,10 @@ test('rolled out, an inside corner runs past at its ceiling edge and an outside 
   // Rolled out by five degrees: past its plane (positive) inside, so that its wall edge is kept open; short outside.
   expect(misses(true, 38, 43).ceiling).toBeGreaterThan(0);
   expect(misses(false, 38, 43).ceiling).toBeLessThan(0);
-  expect(rollAdvice(true).openAtWall).toContain('roll it back');
-  expect(rollAdvice(false).openAtCeiling).toContain('roll it back');
+  expect(inWords(rollAdvice(true).openAtWall)).toContain('roll it back');
+  expect(inWords(rollAdvice(false).openAtCeiling)).toContain('roll it back');
   expect(misses(true, 38, 33).ceiling).toBeLessThan(0);
   expect(misses(false, 38, 33).ceiling).toBeGreaterThan(0);
-  expect(rollAdvice(true).openAtCeiling).toContain('roll it out');
-  expect(rollAdvice(false).openAtWall).toContain('roll it out');
+  expect(inWords(rollAdvice(true).openAtCeiling)).toContain('roll it out');
+  expect(inWords(rollAdvice(false).openAtWall)).toContain('roll it out');
 });

@@ -1,5 +1,7 @@
+import { message, type Words, wordOf, lengthFigure } from '../messages/index.ts';
+import { listOf } from '../messages/index.ts';
 import { rulesOfRoom, traitsOf, type JobFile } from '../job/index.ts';
-import { formatWithUnit } from '../measure/index.ts';
+
 import type { Piece } from '../plan/index.ts';
 
 /** What the crew's school of hanging crown says to whoever stands on the ladder. Source: crown, sections 4 and 7. */
@@ -17,9 +19,9 @@ const WEDGE = 5;
  * corner's plane there, at an outside corner it falls short of it.
  * @param inside whether the wall turns towards the room
  */
-export function rollAdvice(inside: boolean): { readonly openAtCeiling: string; readonly openAtWall: string } {
-  const out = 'roll it out: its ceiling edge away from the wall, its wall edge up';
-  const back = 'roll it back: its ceiling edge to the wall, its wall edge down';
+export function rollAdvice(inside: boolean): { readonly openAtCeiling: Words; readonly openAtWall: Words } {
+  const out = message('hanging.roll-it-out-its-ceiling-edge');
+  const back = message('hanging.roll-it-back-its-ceiling-edge');
   return inside ? { openAtCeiling: out, openAtWall: back } : { openAtCeiling: back, openAtWall: out };
 }
 
@@ -41,12 +43,12 @@ interface HungPiece {
  * @param plan the piece
  * @param hung all that is hung with it, with what is written on each
  */
-export function crownHanging(job: JobFile, plan: Piece, hung: readonly HungPiece[]): string[] {
+export function crownHanging(job: JobFile, plan: Piece, hung: readonly HungPiece[]): Words[] {
   const profile = job.profiles.find((one) => one.id === plan.profile);
   if (!profile || !traitsOf(profile).atCeiling || plan.role === 'test' || plan.role === 'backer') return [];
   const room = job.rooms.find((one) => one.id === plan.room);
   const rules = rulesOfRoom(job, room ?? {});
-  const size = (length: number): string => formatWithUnit(length, job.unit);
+  const size = (length: number): Words => lengthFigure(length, job.unit);
   const school = rules.crownOrder;
   const foam = profile.material === 'polyurethane';
   const mates = hung.filter(({ plan: { id } }) => id === plan.left.mate || id === plan.right.mate);
@@ -54,40 +56,46 @@ export function crownHanging(job: JobFile, plan: Piece, hung: readonly HungPiece
   const last = hung.every(({ plan: one }) => one.trim !== plan.trim || one.order <= plan.order);
   const glued = school === 'opposite' && between;
   const closes = school !== undefined && !glued && between && last && rules.closingMode === 'long';
-  const notes: string[] = [];
+  const notes: Words[] = [];
   if (foam)
     notes.push(
-      `A bead of adhesive along both edges and on every cut; a nail every ${size(FOAM_NAILS[job.unit])}, by turns into wall and ceiling, none nearer a corner than ${size(rules.looseEnd['polyurethane'] ?? 0)} until its neighbor is up.`,
+      message('hanging.a-bead-of-adhesive-along-both', {
+        spacing: size(FOAM_NAILS[job.unit]),
+        looseEnd: size(rules.looseEnd['polyurethane'] ?? 0),
+      }),
     );
   if (glued)
     notes.push(
-      `Glue both its corners, to ${mates.map((one) => one.tag).join(' and ')}; push a ${WEDGE}° wedge behind the face where it gapes, before the glue sets. Nail it once both corners read as one.`,
+      message('hanging.glue-both-its-corners-to-push', {
+        items: listOf(
+          mates.map((one) => one.tag),
+          ' and ',
+        ),
+        wedge: WEDGE,
+      }),
     );
   if (school === 'opposite' && !glued && plan.role === 'wall')
-    notes.push('Lever each end straight against the test block of that side before you nail near it.');
-  if (closes)
-    notes.push('Bow it in: both ends first, then press its middle to the wall, and both joints close.');
+    notes.push(message('hanging.lever-each-end-straight-against-the'));
+  if (closes) notes.push(message('hanging.bow-it-in-both-ends-first'));
   const length = plan.near + Math.max(0, plan.left.reach) + Math.max(0, plan.right.reach);
-  if (length > ALONE[job.unit])
-    notes.push(
-      'Alone? A nail driven half way on the drop line near its far end carries it; draw it afterwards.',
-    );
+  if (length > ALONE[job.unit]) notes.push(message('hanging.alone-a-nail-driven-half-way'));
   const ends = miters(plan);
   const alike = ends.length === 2 && ends[0]!.inside === ends[1]!.inside;
   for (const { side, inside } of alike ? ends.slice(0, 1) : ends) {
     const { openAtCeiling, openAtWall } = rollAdvice(inside);
     notes.push(
-      `${alike ? 'Do both its corners' : `Does its ${side} corner`} read as one? Stepped: the lower one up to the drop line. Open at the ceiling edge: ${openAtCeiling}. Open at the wall edge: ${openAtWall}.`,
+      message('hanging.read-as-one-stepped-the-lower', {
+        corners: alike
+          ? message('hanging.do-both-its-corners')
+          : message('hanging.does-its-corner', { side: wordOf(side) }),
+        openAtCeiling,
+        openAtWall,
+      }),
     );
   }
   if (rules.lightGap > 0)
-    notes.push(
-      `Its line leaves ${size(rules.lightGap)} for light. Cable, transformer and switch are a licensed trade's: they go in before it hangs.`,
-    );
+    notes.push(message('hanging.its-line-leaves-for-light-cable', { lightGap: size(rules.lightGap) }));
   const loop = room?.ceilings?.some((one) => one.walls.some((side) => side.id === plan.wall)) ?? false;
-  if (loop)
-    notes.push(
-      'Nailed by its upper edge first: go back to the door and look along its lower edge, then the rest.',
-    );
+  if (loop) notes.push(message('hanging.nailed-by-its-upper-edge-first'));
   return notes;
 }

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import { dayAtTheSaw, late } from '../../test/helpers/workshop-days.ts';
 import { foldLog } from '../workshop/index.ts';
@@ -5,7 +6,7 @@ import { lessons } from './index.ts';
 
 test('the first day: one piece short, one trimmed, one sent again, three of four sticks taken, one remainder kept', () => {
   const log = dayAtTheSaw();
-  expect(lessons(log.job, foldLog(log), log.issues, log.events)).toEqual({
+  expect(inWords(lessons(log.job, foldLog(log), log.issues, log.events))).toEqual({
     miscuts: [{ what: 'too short', count: 1, length: 2.5 }],
     lengths: [{ tag: '1-04', asked: 70, is: 69.9375, why: 'trimmed at its right end' }],
     sticks: { planned: 4, taken: 3, fromRack: 0, toRack: 1, toRackLength: 5.875 },

@@ -1,16 +1,17 @@
+import { message, wordOf, type Words } from '../messages/index.ts';
 import type { JobFile } from '../job/index.ts';
 import { eachOnce, withoutUndone, type LogEvent, type Shop, type ShopIssue } from '../workshop/index.ts';
 
 /** What the log of a job teaches: of wood and of figures, never of people or of their time. */
 interface Lessons {
   /** Pieces spoilt, by cause, and the length that was lost with them. */
-  readonly miscuts: readonly { readonly what: string; readonly count: number; readonly length: number }[];
+  readonly miscuts: readonly { readonly what: Words; readonly count: number; readonly length: number }[];
   /** Pieces whose length was not what was asked for: measured when written, or trimmed on the wall. */
   readonly lengths: readonly {
     readonly tag: string;
     readonly asked: number;
     readonly is: number;
-    readonly why: string;
+    readonly why: Words;
   }[];
   /** New sticks: as first given, and taken; pieces of the rack taken; remainders put there. */
   readonly sticks: {
@@ -25,10 +26,10 @@ interface Lessons {
 }
 
 const WORDS = {
-  short: 'too short',
-  slant: 'wrong slant',
-  damaged: 'damaged',
-  'wrong-stick': 'wrong stick',
+  short: message('lesson.too-short'),
+  slant: message('lesson.wrong-slant'),
+  damaged: message('lesson.damaged'),
+  'wrong-stick': message('lesson.wrong-stick'),
 } as const;
 
 /** Lengths that a tape tells apart: 1/64 in, 0.4 mm. */
@@ -43,10 +44,10 @@ export function lessons(
 ): Lessons {
   const stands = withoutUndone(eachOnce(events).events).events;
   const byTag = new Map(shop.pieces.map((piece) => [piece.tag, piece]));
-  const causes = new Map<string, { count: number; length: number }>();
+  const causes = new Map<keyof typeof WORDS, { count: number; length: number }>();
   for (const event of stands) {
     if (event.kind !== 'miscut') continue;
-    const what = WORDS[event.what];
+    const { what } = event;
     const one = causes.get(what) ?? { count: 0, length: 0 };
     const piece = byTag.get(event.tag);
     // What of it was still good is not lost.
@@ -58,15 +59,31 @@ export function lessons(
     const piece = byTag.get(event.tag);
     if (!piece) return [];
     if (event.kind === 'trimmed')
-      return [{ tag: event.tag, asked: piece.asked, is: piece.near, why: `trimmed at its ${event.end} end` }];
+      return [
+        {
+          tag: event.tag,
+          asked: piece.asked,
+          is: piece.near,
+          why: message('lesson.trimmed-at-its-end', { end: wordOf(event.end) }),
+        },
+      ];
     return event.near === undefined || Math.abs(event.near - piece.asked) < APART[job.unit]
       ? []
-      : [{ tag: event.tag, asked: piece.asked, is: event.near, why: 'as written at the saw' }];
+      : [
+          {
+            tag: event.tag,
+            asked: piece.asked,
+            is: event.near,
+            why: message('lesson.as-written-at-the-saw'),
+          },
+        ];
   });
   const first = [...issues].sort((a, b) => a.revision - b.revision)[0];
   const racked = stands.flatMap((event) => (event.kind === 'remainder-racked' ? [event.length] : []));
   return {
-    miscuts: [...causes].map(([what, one]) => ({ what, ...one })).sort((a, b) => b.count - a.count),
+    miscuts: [...causes]
+      .map(([what, one]) => ({ what: WORDS[what], ...one }))
+      .sort((a, b) => b.count - a.count),
     lengths,
     sticks: {
       planned: first?.plan.sticks.filter((one) => one.source === 'buy').length ?? 0,

@@ -26,7 +26,7 @@ export const benchSheets: readonly Sheet[] = [
   ...tapes,
 ];
 
-export { fieldsAsked, formatGap, startTexts, workSheet } from './sheets/sheet.ts';
+export { fieldsAsked, formatGap, gapFigure, startTexts, workSheet } from './sheets/sheet.ts';
 export type { Answer, Field, Outcome, Send, Sheet, Slide, Thumb } from './sheets/sheet.ts';
 export {
   judgePractice,

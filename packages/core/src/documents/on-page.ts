@@ -1,3 +1,4 @@
+import { type InText } from '../messages/index.ts';
 import {
   drawingPoints,
   type Drawing,
@@ -95,7 +96,10 @@ const widthOf = (text: string, size: number): number =>
 const halfway = (a: Vec2, b: Vec2): Vec2 => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 
 /** How large a drawing is, in its own units: all that is drawn, or the frame it is fitted to. */
-export function sizeOf(drawing: Drawing): { readonly width: number; readonly height: number } {
+export function sizeOf(drawing: Pick<InText<Drawing>, 'shapes' | 'frame'>): {
+  readonly width: number;
+  readonly height: number;
+} {
   const points = drawing.frame ? [drawing.frame.min, drawing.frame.max] : drawingPoints(drawing.shapes);
   const xs = points.map((one) => one.x);
   const ys = points.map((one) => one.y);
@@ -103,7 +107,7 @@ export function sizeOf(drawing: Drawing): { readonly width: number; readonly hei
 }
 
 /** Sets a drawing into a frame of the page; y of the page goes down. */
-export function onPage(drawing: Drawing, frame: Frame): Ink[] {
+export function onPage(drawing: InText<Drawing>, frame: Frame): Ink[] {
   const points = drawing.frame ? [drawing.frame.min, drawing.frame.max] : drawingPoints(drawing.shapes);
   const xs = points.map((one) => one.x);
   const ys = points.map((one) => one.y);
@@ -125,7 +129,7 @@ export function onPage(drawing: Drawing, frame: Frame): Ink[] {
   return drawing.shapes.flatMap((shape) => inkOf(shape, at, scale));
 }
 
-function inkOf(shape: Shape, at: (point: Vec2) => Vec2, scale: number): Ink[] {
+function inkOf(shape: InText<Shape>, at: (point: Vec2) => Vec2, scale: number): Ink[] {
   switch (shape.kind) {
     case 'part':
       return shape.shapes.flatMap((one) => inkOf(one, at, scale));

@@ -1,7 +1,7 @@
+import { message, bareFigure, listOf, lengthFigure, type Words } from '../messages/index.ts';
 import type { JobFile } from '../job/index.ts';
-import { formatLength, formatWithUnit } from '../measure/index.ts';
 import { isAlive, type RackPiece, type Shop, type ShopPiece } from '../workshop/index.ts';
-import { placeOf, hangList, hangNotes, type HangLine } from '../lists/index.ts';
+import { isOfEnd, placeOf, hangList, hangNotes, type HangLine } from '../lists/index.ts';
 import { crownHanging } from '../advice/index.ts';
 
 /** What the workshop has on paper: labels for wood, sheets for the wall. Made from what was given, never from a newer plan. */
@@ -9,7 +9,7 @@ import { crownHanging } from '../advice/index.ts';
 /** What stands on a label; its code opens the piece. */
 export interface WoodLabel {
   readonly name: string;
-  readonly lines: readonly string[];
+  readonly lines: readonly Words[];
   /** The room and the piece that its code opens; none on labels of sticks. */
   readonly opens: { readonly room: string; readonly tag: string } | undefined;
 }
@@ -28,8 +28,12 @@ export function pieceLabels(job: JobFile, shop: Shop, room?: string): WoodLabel[
       name: piece.tag,
       lines: [
         place,
-        piece.state === 'held' ? 'waits for its measure' : formatWithUnit(piece.near, job.unit),
-        [profiles.get(plan.profile) ?? plan.profile, ...(piece.letter ? [`from ${piece.letter}`] : [])].join(
+        piece.state === 'held' ? message('paper.waits-for-its-measure') : lengthFigure(piece.near, job.unit),
+        listOf(
+          [
+            profiles.get(plan.profile) ?? plan.profile,
+            ...(piece.letter ? [message('paper.from', { letter: piece.letter })] : []),
+          ],
           ', ',
         ),
       ],
@@ -43,7 +47,7 @@ export function stickLabels(job: JobFile, shop: Shop): WoodLabel[] {
   const nameOf = (id: string): string => profiles.get(id) ?? id;
   const onRack = ({ label, profile, length }: RackPiece): WoodLabel => ({
     name: label,
-    lines: [nameOf(profile), formatWithUnit(length, job.unit), 'rack'],
+    lines: [nameOf(profile), lengthFigure(length, job.unit), message('paper.rack')],
     opens: undefined,
   });
   return [
@@ -53,8 +57,10 @@ export function stickLabels(job: JobFile, shop: Shop): WoodLabel[] {
         name: stick.letter,
         lines: [
           nameOf(stick.profile),
-          `${formatWithUnit(stick.length, job.unit)}${stick.source === 'rack' ? `, was ${stick.from}` : ''}`,
-          `${formatLength(stick.remains, job.unit)} left`,
+          stick.source === 'rack'
+            ? message('paper.was', { length: lengthFigure(stick.length, job.unit), from: stick.from })
+            : lengthFigure(stick.length, job.unit),
+          message('paper.left', { remains: bareFigure(stick.remains, job.unit) }),
         ],
         opens: undefined,
       })),
@@ -65,8 +71,8 @@ export function stickLabels(job: JobFile, shop: Shop): WoodLabel[] {
 /** One wall of a hang sheet: its pieces in their order, each with what the wall says. */
 interface HangSheet {
   readonly room: string;
-  readonly place: string;
-  readonly lines: readonly { readonly line: HangLine; readonly notes: readonly string[] }[];
+  readonly place: Words;
+  readonly lines: readonly { readonly line: HangLine; readonly notes: readonly Words[] }[];
 }
 
 /** What is hung, wall by wall in the order one begins with them. */
@@ -84,11 +90,11 @@ export function hangSheets(job: JobFile, shop: Shop, room?: string): HangSheet[]
     const wall = at?.walls.findIndex((one) => one.id === plan.wall) ?? -1;
     return {
       room: plan.room,
-      place: wall >= 0 ? `${at!.name}, wall ${wall + 1}` : placeOf(job, plan),
+      place: wall >= 0 ? message('paper.wall', { name: at!.name, wall: wall + 1 }) : placeOf(job, plan),
       lines: own.map((line) => ({
         line,
         notes: [
-          ...line.plan.reason.filter((text) => !/^(left|right): /.test(text)),
+          ...line.plan.reason.filter((words) => !isOfEnd(words)),
           ...crownHanging(job, line.plan, hung),
           ...hangNotes(job, line.plan),
         ],

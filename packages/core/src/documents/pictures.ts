@@ -1,3 +1,4 @@
+import { message, lengthFigure, type Words } from '../messages/index.ts';
 import { jointCloseUp } from '../calculators/index.ts';
 import type { Drawing } from '../geometry/index.ts';
 import { rulesOfRoom, type JobFile, type Room } from '../job/index.ts';
@@ -13,12 +14,11 @@ import {
   stickDiagrams,
   stickDrawing,
 } from '../drawings/index.ts';
-import { formatWithUnit } from '../measure/index.ts';
 
 /** The pictures of a job, each with its name: what every writer of pictures writes. */
 
 export interface Picture {
-  readonly name: string;
+  readonly name: Words;
   readonly drawing: Drawing;
   /** Height that it wants for a width. */
   readonly ratio: number;
@@ -59,7 +59,11 @@ export function stickPictures(job: JobFile, plan: PlanFile, scale?: number): Pic
   const longest = Math.max(1, ...plan.sticks.map((stick) => stick.length));
   const name = (id: string): string => job.profiles.find((one) => one.id === id)?.name ?? id;
   return stickDiagrams(plan).map((diagram, index) => ({
-    name: `${index + 1} · ${name(diagram.stick.profile)} · ${formatWithUnit(diagram.stick.length, job.unit)}`,
+    name: message('paper.joined', {
+      index: index + 1,
+      profile: name(diagram.stick.profile),
+      length: lengthFigure(diagram.stick.length, job.unit),
+    }),
     drawing: stickDrawing(diagram, index + 1, job.unit, scale ?? STRIP / longest),
     ratio: STICK.height / STRIP,
   }));
@@ -76,7 +80,12 @@ export const jointPictures = (job: JobFile, plan: PlanFile): Picture[] =>
       if (!drawing || !mate || !profile) return [];
       return [
         {
-          name: `${room.name}, ${profile.name}: ${piece.label} and ${mate.label}`,
+          name: message('paper.and', {
+            name: room.name,
+            profile: profile.name,
+            label: piece.label,
+            label2: mate.label,
+          }),
           room: room.id,
           drawing,
           ratio: 1.01,
@@ -91,7 +100,11 @@ export function openingPictures(job: JobFile): Picture[] {
   const of = (room: Room): Picture[] =>
     room.walls.flatMap((wall, index) =>
       (wall.openings ?? []).map((opening) => ({
-        name: `${names.get(placeKey({ room: room.id, wall: wall.id, opening: opening.id })) ?? opening.id}: ${room.name}, wall ${index + 1}`,
+        name: message('paper.wall-2', {
+          opening: names.get(placeKey({ room: room.id, wall: wall.id, opening: opening.id })) ?? opening.id,
+          name: room.name,
+          index: index + 1,
+        }),
         room: room.id,
         drawing: openingFront(job, rulesOfRoom(job, room), opening, { side: 'this', times: 1 }),
         ratio: 1.1,

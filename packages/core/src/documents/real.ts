@@ -1,3 +1,4 @@
+import { type InText } from '../messages/index.ts';
 import type { Drawing, ShapeRole, Shape, Vec2 } from '../geometry/index.ts';
 
 /** A drawing in its real size: outlines and letters by layer, for drawing programs. */
@@ -33,10 +34,13 @@ const LAYER: Partial<Readonly<Record<ShapeRole, string>>> = {
 export const REAL_LAYERS: readonly string[] = [...new Set(Object.values(LAYER)), 'FIGURES'];
 
 /** Shapes of a drawing whose units are the job's own. */
-export function inRealSize(drawing: Drawing): { readonly shapes: RealShape[]; readonly texts: RealText[] } {
+export function inRealSize(drawing: InText<Drawing>): {
+  readonly shapes: RealShape[];
+  readonly texts: RealText[];
+} {
   const shapes: RealShape[] = [];
   const texts: RealText[] = [];
-  const walk = (all: readonly Shape[]): void => {
+  const walk = (all: readonly InText<Shape>[]): void => {
     for (const shape of all)
       if (shape.kind === 'part') walk(shape.shapes);
       else if (shape.kind === 'area' || shape.kind === 'line') {

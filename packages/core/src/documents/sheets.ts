@@ -1,5 +1,6 @@
+import { message, type Words, wordOf, lengthFigure, type InText } from '../messages/index.ts';
 import { jobRecordsOf, starterSettings } from '../api-schemas/index.ts';
-import { formatLength, formatWithUnit, fromMinor, type Unit } from '../measure/index.ts';
+import { formatLength, fromMinor, type Unit } from '../measure/index.ts';
 import type { JobFile } from '../job/index.ts';
 import type { PlanFile } from '../plan/index.ts';
 import type { LogEvent } from '../workshop/index.ts';
@@ -10,10 +11,10 @@ import { openingTable, wallTable } from '../survey-edits/index.ts';
 /** Lists of a job as tables: one shape for spreadsheets, comma files and paper. */
 
 /** A cell that is a number is one in every format; how it is shown is its column's to say. */
-type Cell = string | number | undefined;
+type Cell = Words | number | undefined;
 
 export interface Column {
-  readonly label: string;
+  readonly label: Words;
   /** Lengths are in the job's unit, money in decimals of its currency. */
   readonly as: 'text' | 'length' | 'angle' | 'money' | 'count';
   /** Its share of the width. */
@@ -23,14 +24,14 @@ export interface Column {
 }
 
 export interface TableSheet {
-  readonly title: string;
+  readonly title: Words;
   readonly unit: Unit;
   readonly currency: string | undefined;
   readonly columns: readonly Column[];
   readonly rows: readonly (readonly Cell[])[];
 }
 
-const column = (label: string, wide = 1, as: Column['as'] = 'text'): Column => ({ label, as, wide });
+const column = (label: Words, wide = 1, as: Column['as'] = 'text'): Column => ({ label, as, wide });
 const nameOf = ({ profiles }: JobFile, id: string): string =>
   profiles.find((one) => one.id === id)?.name ?? id;
 const base = (job: JobFile): Pick<TableSheet, 'unit' | 'currency'> => ({
@@ -43,16 +44,16 @@ export function cutListSheet(job: JobFile, plan: PlanFile): TableSheet {
   const number = new Map(plan.sticks.map((stick, index) => [stick.id, index + 1]));
   return {
     ...base(job),
-    title: 'Cut list',
+    title: message('sheet.cut-list'),
     columns: [
-      column('piece', 0.8),
-      column('goes to', 2.6),
-      { ...column('length', 1, 'length'), data: true },
-      column('as written', 1.2),
-      column('left end to right end', 2.2),
-      column('trim', 1.8),
-      column('stick', 0.6, 'count'),
-      column('hung as', 0.7, 'count'),
+      column(message('sheet.piece'), 0.8),
+      column(message('sheet.goes-to'), 2.6),
+      { ...column(message('sheet.length'), 1, 'length'), data: true },
+      column(message('sheet.as-written'), 1.2),
+      column(message('sheet.left-end-to-right-end'), 2.2),
+      column(message('sheet.trim'), 1.8),
+      column(message('sheet.stick'), 0.6, 'count'),
+      column(message('sheet.hung-as'), 0.7, 'count'),
     ],
     rows: cutList(job, plan).map((line) => [
       line.piece.label,
@@ -71,21 +72,21 @@ export function cutListSheet(job: JobFile, plan: PlanFile): TableSheet {
 export function sawSheet(job: JobFile, plan: PlanFile): TableSheet {
   return {
     ...base(job),
-    title: 'Cuts in their order',
+    title: message('sheet.cuts-in-their-order'),
     columns: [
-      column('stick', 0.6, 'count'),
-      column('piece', 0.8),
-      column('end', 0.6),
-      column('mark', 1),
-      column('from, on which edge', 1.8),
-      column('how it lies, how the saw is set, what is kept', 4),
+      column(message('sheet.stick'), 0.6, 'count'),
+      column(message('sheet.piece'), 0.8),
+      column(message('sheet.end'), 0.6),
+      column(message('sheet.mark'), 1),
+      column(message('sheet.from-on-which-edge'), 1.8),
+      column(message('sheet.how-it-lies-how-the-saw'), 4),
     ],
     rows: cutSteps(job, plan).map((step) => [
       step.stickNumber,
       step.piece.label,
-      step.end,
-      step.held ? 'waits' : step.mark.text,
-      `${step.mark.from}, ${step.mark.edge}`,
+      wordOf(step.end),
+      step.held ? message('sheet.waits') : step.mark.text,
+      message('sheet.joined', { from: step.mark.from, edge: step.mark.edge }),
       settingText(step.saw, step.profile),
     ]),
   };
@@ -96,19 +97,19 @@ export function buySheet(job: JobFile, plan: PlanFile): TableSheet {
   const money = (minor: number): number => fromMinor(minor, plan.coin);
   return {
     ...base(job),
-    title: 'To buy',
+    title: message('sheet.to-buy'),
     columns: [
-      column('trim', 3),
-      { ...column('length', 1, 'length'), data: true },
-      column('as written', 1.2),
-      column('count', 0.8, 'count'),
-      column('price each', 1, 'money'),
-      column('together', 1, 'money'),
+      column(message('sheet.trim'), 3),
+      { ...column(message('sheet.length'), 1, 'length'), data: true },
+      column(message('sheet.as-written'), 1.2),
+      column(message('sheet.count'), 0.8, 'count'),
+      column(message('sheet.price-each'), 1, 'money'),
+      column(message('sheet.together'), 1, 'money'),
     ],
     rows: plan.buy.map((line) => [
       nameOf(job, line.profile),
       line.length,
-      formatWithUnit(line.length, job.unit),
+      lengthFigure(line.length, job.unit),
       line.count,
       money(line.price),
       money(line.price * line.count),
@@ -117,7 +118,7 @@ export function buySheet(job: JobFile, plan: PlanFile): TableSheet {
 }
 
 const ofTable = (
-  title: string,
+  title: Words,
   job: JobFile,
   [head = [], ...rows]: readonly (readonly string[])[],
 ): TableSheet => ({
@@ -130,11 +131,12 @@ const ofTable = (
 const roomsOf = (job: JobFile) => jobRecordsOf(job, starterSettings(job.unit)).rooms;
 
 /** Walls of every room, as they are read in again. */
-export const wallsSheet = (job: JobFile): TableSheet => ofTable('Walls', job, wallTable(roomsOf(job)));
+export const wallsSheet = (job: JobFile): TableSheet =>
+  ofTable(message('sheet.walls'), job, wallTable(roomsOf(job)));
 
 /** Openings of every room, as they are read in again. */
 export const openingsSheet = (job: JobFile): TableSheet =>
-  ofTable('Openings', job, openingTable(roomsOf(job), job.profiles));
+  ofTable(message('sheet.openings'), job, openingTable(roomsOf(job), job.profiles));
 
 /** What happened, in the order it was received. */
 export function logSheet(job: JobFile, events: readonly LogEvent[]): TableSheet {
@@ -142,17 +144,17 @@ export function logSheet(job: JobFile, events: readonly LogEvent[]): TableSheet 
     typeof value === 'string' ? value : typeof value === 'number' ? value : undefined;
   return {
     ...base(job),
-    title: 'Shop log',
+    title: message('sheet.shop-log'),
     columns: [
-      column('no.', 0.6, 'count'),
-      column('when', 1.6),
-      column('who', 1),
-      column('device', 1),
-      column('what', 1.2),
-      column('piece', 0.8),
-      column('stick', 0.6),
-      column('end', 0.6),
-      column('says', 3),
+      column(message('sheet.no'), 0.6, 'count'),
+      column(message('sheet.when'), 1.6),
+      column(message('sheet.who'), 1),
+      column(message('sheet.device'), 1),
+      column(message('sheet.what'), 1.2),
+      column(message('sheet.piece'), 0.8),
+      column(message('sheet.stick'), 0.6),
+      column(message('sheet.end'), 0.6),
+      column(message('sheet.says'), 3),
     ],
     rows: events.map((event) => [
       event.seq,
@@ -169,7 +171,7 @@ export function logSheet(job: JobFile, events: readonly LogEvent[]): TableSheet 
 }
 
 /** A cell as it stands on paper. */
-export function cellText(cell: Cell, { as }: Column, unit: Unit): string {
+export function cellText(cell: InText<Cell>, { as }: Pick<Column, 'as'>, unit: Unit): string {
   if (cell === undefined) return '';
   if (typeof cell === 'string') return cell;
   if (as === 'length') return formatLength(cell, unit);

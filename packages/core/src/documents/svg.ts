@@ -1,3 +1,4 @@
+import { type InText } from '../messages/index.ts';
 import type { Drawing } from '../geometry/index.ts';
 import { onPage, type Ink, type Look } from './on-page.ts';
 
@@ -25,7 +26,7 @@ function written(ink: Ink): string {
 }
 
 /** @param width of the picture in points; its height follows from the drawing unless it is given */
-export function svgOf(drawing: Drawing, width: number, height: number, margin = 36): string {
+export function svgOf(drawing: InText<Drawing>, width: number, height: number, margin = 36): string {
   const ink = onPage(drawing, { x: 0, y: 0, width, height, margin });
   return `<?xml version="1.0" encoding="UTF-8"?>
 <svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" font-family="'Source Sans 3', sans-serif" role="img" aria-label="${escapeXml(drawing.title)}">

@@ -1,3 +1,4 @@
+import { message, angleFigure, lengthFigure, type Words } from '../messages/index.ts';
 import {
   area,
   label,
@@ -10,7 +11,7 @@ import {
   type Vec2,
 } from '../geometry/index.ts';
 import { traitsOf, type JobFile, type Profile, type Room } from '../job/index.ts';
-import { formatAngle, formatWithUnit, type Unit } from '../measure/index.ts';
+import { type Unit } from '../measure/index.ts';
 import { wallAngle } from '../survey/index.ts';
 import { crownSection } from '../drawings/index.ts';
 import type { Picture } from './pictures.ts';
@@ -30,7 +31,7 @@ const isOdd = (angle: number): boolean => Math.abs(angle - 90) > ODD && Math.abs
  * @param thickness of the trim, in the job's unit
  * @param leg       length of both legs
  */
-export function cornerTemplate(angle: number, thickness: number, leg: number, title: string): Drawing {
+export function cornerTemplate(angle: number, thickness: number, leg: number, title: Words): Drawing {
   // One comes along the first wall to the right and turns by 180° less the angle; the room is on the right hand.
   const turn = 180 - angle;
   // The line that halves the corner lies across the page, so that a wide corner stands upright on it.
@@ -66,7 +67,12 @@ const cornersOf = (job: JobFile, room: Room): Picture[] => {
     if (!wall.corner || (!room.closed && index === room.walls.length - 1)) return [];
     const angle = wallAngle(wall.corner.reading);
     if (!isOdd(angle)) return [];
-    const name = `${room.name}, corner after wall ${index + 1}: ${formatAngle(angle)}, miter ${formatAngle(Math.abs(180 - angle) / 2)}`;
+    const name = message('paper.corner-after-wall-miter', {
+      name: room.name,
+      index: index + 1,
+      angle: angleFigure(angle),
+      miter: angleFigure(Math.abs(180 - angle) / 2),
+    });
     return [
       {
         name,
@@ -79,7 +85,11 @@ const cornersOf = (job: JobFile, room: Room): Picture[] => {
 };
 
 const sectionOf = (job: JobFile, profile: Profile): Picture => ({
-  name: `${profile.name} in section: ${formatWithUnit(profile.width, job.unit)} by ${formatWithUnit(profile.thickness, job.unit)}`,
+  name: message('paper.in-section-by', {
+    name: profile.name,
+    width: lengthFigure(profile.width, job.unit),
+    thickness: lengthFigure(profile.thickness, job.unit),
+  }),
   drawing: crownSection(profile, job.unit),
   ratio: 0.9,
 });

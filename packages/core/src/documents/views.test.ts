@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { planFigures } from '../takeoff/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { scenario, simpleJob } from '../../test/helpers/jobs.ts';
@@ -130,10 +131,12 @@ describe('the cut list', () => {
   const job = scenario('s01');
   const plan = planOf('s01');
   test('reads like a book: number, place, length, left end → right end', () =>
-    expect(cutList(job, plan)[0]!.text).toBe('1-01 · Plain room, wall 1 · 80 5/8 · square → long, cope'));
+    expect(inWords(cutList(job, plan)[0]!.text)).toBe(
+      '1-01 · Plain room, wall 1 · 80 5/8 · square → long, cope',
+    ));
   test('outside miters and scarfs name the point the length runs to', () => {
     const s2 = planOf('s02').pieces;
-    expect([endWord(s2[4]!.right), endWord(s2[1]!.right), endWord(s2[2]!.left)]).toEqual([
+    expect(inWords([endWord(s2[4]!.right), endWord(s2[1]!.right), endWord(s2[2]!.left)])).toEqual([
       'short',
       'short, scarf over',
       'long, scarf under',

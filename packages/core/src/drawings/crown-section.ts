@@ -1,6 +1,7 @@
+import { message, angleFigure } from '../messages/index.ts';
 import { area, label, line, size, type Drawing, add, fromHeading, scale, vec } from '../geometry/index.ts';
 import type { Profile } from '../job/index.ts';
-import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
+import { formatLength, type Unit } from '../measure/index.ts';
 import type { BackerFit } from '../joinery/index.ts';
 import { dropOf, projectionOf, springOf } from '../saw/index.ts';
 
@@ -44,13 +45,19 @@ export function crownSection(
   const below = Math.max(p, v) * 0.7;
   const open = wallTop.y + p * Math.tan((pitch * Math.PI) / 180) - v;
   return {
-    title: `in section: ${text(drop)} below the ceiling line, ${text(p)} out, ${formatAngle(spring)} to the wall${
-      strip
+    title: message('draw.in-section-below-the-ceiling-line', {
+      drop: text(drop),
+      projection: text(p),
+      spring: angleFigure(spring),
+      behind: strip
         ? strip.fits
-          ? `; ${strip.name} behind it, clear of its back${strip.turned ? ', its narrow face on the wall' : ''}`
-          : `; ${strip.name} behind it does not clear its back`
-        : ''
-    }`,
+          ? message('draw.behind-it-clear-of-its-back', {
+              name: strip.name,
+              turned: strip.turned ? message('draw.its-narrow-face-on-the-wall') : '',
+            })
+          : message('draw.behind-it-does-not-clear-its', { name: strip.name })
+        : '',
+    }),
     shapes: [
       area('wall', vec(-p * 0.25, -below), vec(0, -below), wallTop, vec(-p * 0.25, wallTop.y)),
       line('wall-line', vec(0, -below), wallTop, ceiling),
@@ -75,8 +82,11 @@ export function crownSection(
             label(
               add(top, vec(0, open / 2)),
               open > 0
-                ? `${behind && behind.lightGap > 0 ? 'light gap' : 'open'} ${text(open)}`
-                : `${text(-open)} too high`,
+                ? message('draw.joined', {
+                    what: behind && behind.lightGap > 0 ? message('draw.light-gap') : message('draw.open'),
+                    open: text(open),
+                  })
+                : message('draw.too-high', { open: text(-open) }),
               {
                 as: 'small' as const,
                 anchor: 'start' as const,

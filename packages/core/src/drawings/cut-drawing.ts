@@ -1,3 +1,4 @@
+import { message, wordOf } from '../messages/index.ts';
 import { tanDeg } from '../base/index.ts';
 import {
   area,
@@ -181,7 +182,13 @@ export function cutDrawing(
   const fenceEdge =
     seat === 'flatTopToFence' ? names.top : seat === 'flatBottomToFence' ? names.bottom : undefined;
   return {
-    title: `${from === 'above' ? 'From above' : 'As it lies'}: ${saw.swing === 'none' ? 'no swing' : `swing ${saw.swing}`}${saw.tilt === 'none' ? '' : `, lean ${saw.tilt}`}, keep the ${saw.keep} side`,
+    title: message('draw.keep-the-side', {
+      view: from === 'above' ? message('draw.from-above') : message('draw.as-it-lies'),
+      swing:
+        saw.swing === 'none' ? message('draw.no-swing') : message('draw.swing', { side: wordOf(saw.swing) }),
+      lean: saw.tilt === 'none' ? '' : message('draw.lean', { side: wordOf(saw.tilt) }),
+      keep: wordOf(saw.keep),
+    }),
     shapes: [
       ...fence,
       ...behind,
@@ -238,7 +245,7 @@ export function endDrawing(end: PlanEnd, side: 'left' | 'right'): Drawing {
     ...(end.joint === 'return' ? [area('wood-other', near, far, { x: far.x, y: top })] : []),
   ];
   return {
-    title: `${side} end from above`,
+    title: message('draw.end-from-above', { side: wordOf(side) }),
     frame: { min: { x: 0, y: 20 }, max: { x: width, y: height - 6 } },
     shapes,
   };

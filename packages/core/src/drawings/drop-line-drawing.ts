@@ -1,6 +1,7 @@
+import { message, lengthFigure } from '../messages/index.ts';
 import { area, label, line, size, type Drawing, type Shape, vec } from '../geometry/index.ts';
 import { dropLine, markEvery, type TrimFrame } from '../joinery/index.ts';
-import { formatLength, formatWithUnit } from '../measure/index.ts';
+import { formatLength } from '../measure/index.ts';
 import { studPositions } from '../survey/index.ts';
 
 /** A ceiling's unevenness is drawn this much steeper than it is. */
@@ -49,13 +50,23 @@ export function dropLineDrawing(frame: TrimFrame, wallIndex: number): Drawing | 
   const level = rules.ceilingLine === 'level';
   const uneven = found.gap > 0 || found.presses > 0;
   return {
-    title: `wall ${wallIndex + 1}: mark this far down from the ceiling and snap a line${
-      level && uneven
-        ? `; it is level, ${formatWithUnit(marks[0]!.above, unit)} above the floor the heights were read from`
-        : ''
-    }${uneven ? `; up to ${formatWithUnit(Math.max(...marks.map((one) => one.gap), 0), unit)} stays open above (drawn ${STEEPER} times)` : ''}${
-      drop > 0 && rules.lightGap > 0 ? `; ${formatWithUnit(rules.lightGap, unit)} of it is the light gap` : ''
-    }`,
+    title: message('draw.wall-mark-this-far-down-from', {
+      wall: wallIndex + 1,
+      level:
+        level && uneven
+          ? message('draw.it-is-level-above-the-floor', { above: lengthFigure(marks[0]!.above, unit) })
+          : '',
+      open: uneven
+        ? message('draw.up-to-stays-open-above-drawn', {
+            most: lengthFigure(Math.max(...marks.map((one) => one.gap), 0), unit),
+            times: STEEPER,
+          })
+        : '',
+      gap:
+        drop > 0 && rules.lightGap > 0
+          ? message('draw.of-it-is-the-light-gap', { lightGap: lengthFigure(rules.lightGap, unit) })
+          : '',
+    }),
     shapes,
   };
 }

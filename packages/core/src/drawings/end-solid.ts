@@ -1,3 +1,4 @@
+import { type Words } from '../messages/index.ts';
 import { area, eyeFrom, facing, label, prism, seen, type Drawing, type Vec3 } from '../geometry/index.ts';
 import { traitsOf, type Profile } from '../job/index.ts';
 import { section } from './cut-drawing.ts';
@@ -6,7 +7,7 @@ import { section } from './cut-drawing.ts';
  * The end of a piece as it hangs, seen from the room: casing with its outer edge up. Which end it is follows from the cut.
  * @param normal outward normal of the cut in the piece's own axes [u, z, n]
  */
-export function endSolidDrawing(profile: Profile, normal: Vec3, title: string): Drawing {
+export function endSolidDrawing(profile: Profile, normal: Vec3, title: Words): Drawing {
   const out = normal[0] >= 0 ? 1 : -1;
   const long = 2.2 * Math.max(profile.width, profile.thickness);
   const corners = section(profile).map(({ at }) => at);

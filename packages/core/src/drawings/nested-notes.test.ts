@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import { corner, crownJob } from '../../test/helpers/crown.ts';
 import { clock } from '../../../optimiser/test/helpers/solver.ts';
@@ -17,15 +18,15 @@ function notes(springAngle: number, crownCut: 'nested' | 'flat' = 'nested'): str
   const plan = planJob(job, { solver: undefined, seconds: 1, clock });
   if (!plan.ok) throw new Error(JSON.stringify(plan.issues[0]));
   const [step] = cutSteps(job, plan.value);
-  return cutNotes(step!, undefined, 'in').join(' ');
+  return inWords(cutNotes(step!, undefined, 'in')).join(' ');
 }
 
 test('nested crown: where its stop is, and what comes of the ceiling edge up the fence', () => {
   // 5 wide at atan(3/4) to the wall: 3 out, 4 down.
   const said = notes((Math.atan(3 / 4) * 180) / Math.PI);
-  expect(said).toContain('ceiling edge 3 in out on the table, its wall edge 4 in up the fence');
-  expect(said).toContain('Never with the ceiling edge up the fence at this swing');
-  expect(said).toContain('1 in off on wall and ceiling');
+  expect(inWords(said)).toContain('ceiling edge 3 in out on the table, its wall edge 4 in up the fence');
+  expect(inWords(said)).toContain('Never with the ceiling edge up the fence at this swing');
+  expect(inWords(said)).toContain('1 in off on wall and ceiling');
 });
 
 test('at 45 drop and projection are alike: nothing comes of it; lying flat there is no stop', () => {

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { describe, expect, test } from '@jest/globals';
 import { openingJob, WINDOW } from '../../test/helpers/openings.ts';
 import { partsOf, type Drawing } from '../geometry/index.ts';
@@ -67,8 +68,8 @@ describe('the front view', () => {
     const high = heights(drawn, 'leg-right')[1] - heights(drawn, 'leg-left')[1];
     expect(low).toBeCloseTo(80.1875, 1);
     expect(high).toBeCloseTo(2, 0);
-    expect(drawn.title).toContain('drawn 8 times');
-    expect(JSON.stringify(drawn)).toContain('80 1/4');
+    expect(inWords(drawn.title)).toContain('drawn 8 times');
+    expect(inWords(JSON.stringify(drawn))).toContain('80 1/4');
   });
 
   test('what is free around it, and what is not', () => {
@@ -89,11 +90,11 @@ test('the stool from above and the strips with their sled', () => {
     'in',
     window,
   )!;
-  const texts = JSON.stringify(stool);
+  const texts = JSON.stringify(inWords(stool));
   for (const figure of ['44 5/8', '4 1/4', '36 3/8', '3 1/8', '1 1/4 deep', '1 1/2 deep'])
     expect(texts).toContain(`"${figure}"`);
   const tapers = parts.flatMap((part) => taperView(part, 'in') ?? []);
-  expect(tapers.map((one) => one.title)).toEqual([
+  expect(inWords(tapers.map((one) => one.title))).toEqual([
     'left jamb strip: the sled is set over by 1/8 over 47 1/4 (0.15°); drawn short',
     'head jamb strip: the sled is set over by 3/16 over 38 (0.28°); drawn short',
     'right jamb strip: the sled is set over by 3/16 over 47 1/4 (0.23°); drawn short',
@@ -103,8 +104,8 @@ test('the stool from above and the strips with their sled', () => {
 test('pieces are called by their opening; what waits says so and is one step', () => {
   const of = (role: string, opening = 'w') =>
     pieces.find((one) => one.opening === opening && one.role === role)!;
-  expect(placeOf(job, of('leg-left'))).toBe('Room, W7 left leg');
-  expect(placeOf(job, of('head', 'd'))).toBe('Room, D1 head');
+  expect(inWords(placeOf(job, of('leg-left')))).toBe('Room, W7 left leg');
+  expect(inWords(placeOf(job, of('head', 'd')))).toBe('Room, D1 head');
   const stick = {
     id: 'x',
     profile: 'casing325',
@@ -119,8 +120,10 @@ test('pieces are called by their opening; what waits says so and is one step', (
   const steps = cutSteps(job, plan);
   expect(steps.filter((step) => step.piece.role === 'head').map((step) => step.held)).toEqual([true]);
   const line = cutList(job, plan).find((one) => one.piece.id === of('head').id)!;
-  expect(line.length).toBe('waits, 36 7/8');
-  expect(cutList(job, plan).find((one) => one.piece.id === of('leg-left').id)!.length).toBe('● 47 7/16');
+  expect(inWords(line.length)).toBe('waits, 36 7/8');
+  expect(inWords(cutList(job, plan).find((one) => one.piece.id === of('leg-left').id)!.length)).toBe(
+    '● 47 7/16',
+  );
 });
 
 test('what else is done to a part is said at its last cut', () => {
@@ -136,10 +139,10 @@ test('what else is done to a part is said at its last cut', () => {
       length: 192,
     };
     const steps = cutSteps(job, { pieces, sticks: [stick], watchOuts: [] } as never);
-    return cutNotes(steps.at(-1)!, undefined, 'in').join(' ');
+    return inWords(cutNotes(steps.at(-1)!, undefined, 'in')).join(' ');
   };
-  expect(cut('stool')).toContain('Rip it to 3 1/8 in deep');
-  expect(cut('stool')).toContain('left 4 1/4 in by 1 1/4 in, right 4 in by 1 1/2 in');
-  expect(cut('jamb', 'left')).toContain('1 1/4 in at its left end to 1 1/8 in at its right');
-  expect(cut('jamb', 'left')).toContain('Never freehand');
+  expect(inWords(cut('stool'))).toContain('Rip it to 3 1/8 in deep');
+  expect(inWords(cut('stool'))).toContain('left 4 1/4 in by 1 1/4 in, right 4 in by 1 1/2 in');
+  expect(inWords(cut('jamb', 'left'))).toContain('1 1/4 in at its left end to 1 1/8 in at its right');
+  expect(inWords(cut('jamb', 'left'))).toContain('Never freehand');
 });

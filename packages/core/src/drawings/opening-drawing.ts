@@ -1,3 +1,4 @@
+import { message, type Words, listOf } from '../messages/index.ts';
 import {
   area,
   box,
@@ -132,7 +133,13 @@ export function openingFront(
   const around = Math.max(opening.width, top - low) * 0.09;
   const hole = [measures.bottomLeft, measures.bottomRight, measures.topRight, measures.topLeft];
   return {
-    title: `${side === 'this' ? 'from the room' : 'from the other side'}${times === 1 ? ', to scale' : `, what is out of true drawn ${times} times`}`,
+    title: listOf(
+      [
+        side === 'this' ? message('draw.from-the-room') : message('draw.from-the-other-side'),
+        times === 1 ? message('draw.to-scale') : message('draw.what-is-out-of-true-drawn', { times }),
+      ],
+      '',
+    ),
     shapes: [
       area(
         'blank',
@@ -162,7 +169,7 @@ function memberOf(part: OpeningPart, truly: TrimmedSide): DrawingPart[] {
       ref: { kind: 'member', key: part.key },
       tag: part.key,
       name: plainText(partWords(part.role, part.place)),
-      tip: `${plainText(partWords(part.role, part.place))}, ${same.profile.name}`,
+      tip: message('draw.joined-2', { part: partWords(part.role, part.place), name: same.profile.name }),
       shapes: [area(wood ? 'wood-other' : 'wood', ...part.outline)],
     },
   ];
@@ -190,7 +197,7 @@ function pointsOfEnds({ parts }: TrimmedSide): Shape[] {
 }
 
 /** A figure on the view that can be tapped. */
-const tapped = (key: string, name: string, shape: Shape): DrawingPart => ({
+const tapped = (key: string, name: Words, shape: Shape): DrawingPart => ({
   kind: 'part',
   ref: { kind: 'figure', key },
   tag: key,
@@ -210,19 +217,23 @@ function figuresOf(opening: Opening, side: SideName, { measures, dress }: Trimme
   const foot = window && dress.stool ? (opening.sillHeight ?? 0) : undefined;
   // A window's heads are measured from the floor, which may be far below what is drawn.
   const floor = window ? Math.max(bottomLeft.y, bottomRight.y) : 0;
-  const head = (x: number, y: number, value: number, key: string, name: string): void => {
+  const head = (x: number, y: number, value: number, key: string, name: Words): void => {
     shapes.push(
-      tapped(key, `${name}, ${figure(value, unit)}`, size(vec(x, floor), vec(x, y), figure(value, unit))),
+      tapped(
+        key,
+        message('draw.joined-3', { name, value: figure(value, unit) }),
+        size(vec(x, floor), vec(x, y), figure(value, unit)),
+      ),
     );
   };
-  head(topLeft.x + inside, topLeft.y, left, keyLeft, 'head height at the left jamb');
+  head(topLeft.x + inside, topLeft.y, left, keyLeft, message('draw.head-height-at-the-left-jamb'));
   if (left !== right || opening.headRight !== undefined || opening.headLevel !== undefined)
-    head(topRight.x - inside, topRight.y, right, keyRight, 'head height at the right jamb');
+    head(topRight.x - inside, topRight.y, right, keyRight, message('draw.head-height-at-the-right-jamb'));
   const middle = window ? floor + (topLeft.y - floor) * 0.3 : topLeft.y * 0.25;
   shapes.push(
     tapped(
       'width',
-      `width, ${figure(opening.width, unit)}`,
+      message('draw.width', { width: figure(opening.width, unit) }),
       size(vec(0, middle), vec(opening.width, middle), figure(opening.width, unit)),
     ),
   );
@@ -230,7 +241,7 @@ function figuresOf(opening: Opening, side: SideName, { measures, dress }: Trimme
     shapes.push(
       tapped(
         'widthTop',
-        `width at the top, ${figure(opening.widthTop, unit)}`,
+        message('draw.width-at-the-top', { widthTop: figure(opening.widthTop, unit) }),
         size(
           vec(topLeft.x, topLeft.y - inside / 2),
           vec(topRight.x, topRight.y - inside / 2),
@@ -242,10 +253,18 @@ function figuresOf(opening: Opening, side: SideName, { measures, dress }: Trimme
     shapes.push(
       tapped(
         'sillHeight',
-        `sill height, ${figure(opening.sillHeight ?? 0, unit)}`,
+        message('draw.sill-height', { sillHeight: figure(opening.sillHeight ?? 0, unit) }),
         label(
           vec(opening.width / 2, floor + inside / 2),
-          `${foot === undefined ? 'sill' : opening.sillIs === 'frame' ? 'frame' : 'stool top'} ${figure(opening.sillHeight ?? 0, unit)}`,
+          message('draw.joined-4', {
+            what:
+              foot === undefined
+                ? message('draw.sill')
+                : opening.sillIs === 'frame'
+                  ? message('draw.frame')
+                  : message('draw.stool-top'),
+            sillHeight: figure(opening.sillHeight ?? 0, unit),
+          }),
           { as: 'small' },
         ),
       ),
@@ -257,8 +276,8 @@ function figuresOf(opening: Opening, side: SideName, { measures, dress }: Trimme
     shapes.push(
       tapped(
         `jambDepth.${key}`,
-        `depth ${DEPTH_WORDS[key]}, ${figure(Math.abs(value), unit)}`,
-        label(at, `${value < 0 ? 'proud ' : ''}${figure(Math.abs(value), unit)}`, {
+        message('draw.depth', { corner: DEPTH_WORDS[key], value: figure(Math.abs(value), unit) }),
+        label(at, value < 0 ? message('draw.proud', { depth: figure(-value, unit) }) : figure(value, unit), {
           as: 'small',
           aside,
           anchor,
@@ -275,10 +294,10 @@ function figuresOf(opening: Opening, side: SideName, { measures, dress }: Trimme
 }
 
 const DEPTH_WORDS = {
-  topLeft: 'top left',
-  topRight: 'top right',
-  bottomLeft: 'bottom left',
-  bottomRight: 'bottom right',
+  topLeft: message('draw.top-left'),
+  topRight: message('draw.top-right'),
+  bottomLeft: message('draw.bottom-left'),
+  bottomRight: message('draw.bottom-right'),
 } as const;
 
 /** Bars around the view: what is free to the next thing, or missing. */
@@ -287,8 +306,10 @@ function freeBars(
   { from, to, top, low, around }: { from: number; to: number; top: number; low: number; around: number },
   unit: Unit,
 ): Shape[] {
-  const said = (value: number, of: string): string =>
-    value < -1e-6 ? `${figure(-value, unit)} too much` : `${figure(value, unit)} to ${of}`;
+  const said = (value: number, of: Words): Words =>
+    value < -1e-6
+      ? message('draw.too-much', { value: figure(-value, unit) })
+      : message('draw.to', { value: figure(value, unit), of });
   const roleOf = (value: number) => (value < -1e-6 ? 'clash' : 'free');
   const shapes: Shape[] = [];
   const beside = around / 4;
@@ -313,7 +334,7 @@ function freeBars(
   if (free.above !== undefined)
     shapes.push(
       box(roleOf(free.above), from - around, top + around - beside, to + around, top + around),
-      label(vec((from + to) / 2, top + around), said(free.above, 'the ceiling'), {
+      label(vec((from + to) / 2, top + around), said(free.above, message('draw.the-ceiling')), {
         as: 'small',
         aside: vec(0, 10),
       }),

@@ -1,3 +1,4 @@
+import { message, angleFigure, type Words } from '../messages/index.ts';
 import {
   area,
   box,
@@ -10,7 +11,7 @@ import {
   type Vec2,
 } from '../geometry/index.ts';
 import type { Opening } from '../job/index.ts';
-import { formatAngle, formatLength, type Unit, plainText } from '../measure/index.ts';
+import { formatLength, type Unit } from '../measure/index.ts';
 import { stoolShim, type OpeningPart } from '../openings/index.ts';
 import { partWords } from '../messages/index.ts';
 
@@ -32,10 +33,10 @@ export function stoolView(stool: OpeningPart, unit: Unit, opening: Opening): Dra
   const beside = near * 0.07;
   const row = deep * 0.22;
   const shim = stoolShim(opening);
-  const small = (at: Vec2, text: string, more: Partial<Omit<Label, 'kind' | 'at' | 'text'>>): Shape =>
+  const small = (at: Vec2, text: Words, more: Partial<Omit<Label, 'kind' | 'at' | 'text'>>): Shape =>
     label(at, text, { as: 'small', ...more });
   return {
-    title: `the stool from above, the room below; its depth drawn ${DEEPER} times`,
+    title: message('draw.the-stool-from-above-the-room', { times: DEEPER }),
     shapes: [
       box('wall', -beside, cut.left, a, deep),
       box('wall', b, cut.right, near + beside, deep),
@@ -55,20 +56,24 @@ export function stoolView(stool: OpeningPart, unit: Unit, opening: Opening): Dra
       size(vec(a, deep + row), vec(b, deep + row), figure(b - a, unit)),
       size(vec(b, deep + row), vec(near, deep + row), figure(right.length, unit)),
       size(vec(near / 2, 0), vec(near / 2, deep), figure(width, unit)),
-      small(vec(a, (deep + cut.left) / 2), `${figure(left.depth, unit)} deep`, {
+      small(vec(a, (deep + cut.left) / 2), message('draw.deep', { depth: figure(left.depth, unit) }), {
         anchor: 'start',
         aside: vec(6, 0),
       }),
-      small(vec(b, (deep + cut.right) / 2), `${figure(right.depth, unit)} deep`, {
+      small(vec(b, (deep + cut.right) / 2), message('draw.deep', { depth: figure(right.depth, unit) }), {
         anchor: 'end',
         aside: vec(-6, 0),
       }),
       ...(shim
         ? [
-            small(vec(shim.under === 'left' ? a : b, 0), `packed up ${figure(shim.by, unit)} on this side`, {
-              anchor: shim.under === 'left' ? 'start' : 'end',
-              aside: vec(0, 10),
-            }),
+            small(
+              vec(shim.under === 'left' ? a : b, 0),
+              message('draw.packed-up-on-this-side', { by: figure(shim.by, unit) }),
+              {
+                anchor: shim.under === 'left' ? 'start' : 'end',
+                aside: vec(0, 10),
+              },
+            ),
           ]
         : []),
     ],
@@ -90,21 +95,34 @@ export function taperView(part: OpeningPart, unit: Unit): Drawing | undefined {
   const long = most * 7;
   const over = Math.abs(taper.left - taper.right);
   return {
-    title: `${plainText(partWords(part.role, place))}: the sled is set over by ${figure(over, unit)} over ${figure(near, unit)} (${formatAngle(Math.atan(over / near) * (180 / Math.PI))}); drawn short`,
+    title: message('draw.the-sled-is-set-over-by', {
+      part: partWords(part.role, place),
+      over: figure(over, unit),
+      near: figure(near, unit),
+      angle: angleFigure(Math.atan(over / near) * (180 / Math.PI)),
+    }),
     shapes: [
       area('waste', vec(0, most), vec(long, most), vec(long, taper.right), vec(0, taper.left)),
       area('wood', vec(0, 0), vec(long, 0), vec(long, taper.right), vec(0, taper.left)),
       size(vec(0, -most * 0.35), vec(long, -most * 0.35), figure(near, unit)),
-      label(vec(0, taper.left / 2), `${ends[0]} ${figure(taper.left, unit)}`, {
-        as: 'name',
-        anchor: 'start',
-        aside: vec(8, 0),
-      }),
-      label(vec(long, taper.right / 2), `${ends[1]} ${figure(taper.right, unit)}`, {
-        as: 'name',
-        anchor: 'end',
-        aside: vec(-8, 0),
-      }),
+      label(
+        vec(0, taper.left / 2),
+        message('draw.joined-5', { end: ends[0] ?? '', width: figure(taper.left, unit) }),
+        {
+          as: 'name',
+          anchor: 'start',
+          aside: vec(8, 0),
+        },
+      ),
+      label(
+        vec(long, taper.right / 2),
+        message('draw.joined-6', { end: ends[1] ?? '', width: figure(taper.right, unit) }),
+        {
+          as: 'name',
+          anchor: 'end',
+          aside: vec(-8, 0),
+        },
+      ),
     ],
   };
 }

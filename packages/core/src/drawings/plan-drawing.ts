@@ -1,6 +1,7 @@
+import { message, lengthFigure } from '../messages/index.ts';
 import { line, label, type Drawing, type Shape, scale, type Vec2 } from '../geometry/index.ts';
 import type { Room } from '../job/index.ts';
-import { formatLength, formatWithUnit, type Unit, plainText } from '../measure/index.ts';
+import { formatLength, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { partWords } from '../messages/index.ts';
 import { cornerFigure, cornerName } from '../lists/index.ts';
@@ -27,7 +28,7 @@ interface What {
 export function planDrawing(read: Room, { unit, fitted = false, pieces }: What): Drawing {
   const plan = drawRoomPlan(fitted ? fittedRoom(read) : read);
   return {
-    title: `Plan of ${read.name}, to scale`,
+    title: message('draw.plan-of-to-scale', { name: read.name }),
     frame: plan.box,
     shapes: [
       { kind: 'area', role: 'room', points: plan.walls.map((wall) => wall.from) },
@@ -42,7 +43,7 @@ export function planDrawing(read: Room, { unit, fitted = false, pieces }: What):
               mark: 'entry' as const,
               at: plan.entry.at,
               toward: plan.entry.inward,
-              tip: 'You come in here',
+              tip: message('draw.you-come-in-here'),
             },
           ]
         : []),
@@ -58,7 +59,7 @@ function wallPart(wall: RoomPlan['walls'][number], read: Room, unit: Unit): Shap
     kind: 'part',
     ref: { kind: 'wall', wall: wall.id },
     tag: String(wall.index + 1),
-    name: `wall ${wall.index + 1}, ${formatWithUnit(length, unit)}`,
+    name: message('draw.wall', { index: wall.index + 1, length: lengthFigure(length, unit) }),
     shapes: [
       line('hold', wall.from, wall.to),
       line('wall-line', wall.from, wall.to),
@@ -86,7 +87,7 @@ function openingPart(opening: RoomPlan['openings'][number], read: Room): Shape {
     kind: 'part',
     ref: { kind: 'opening', wall: read.walls[opening.wall]!.id, opening: opening.id },
     tag: opening.id,
-    name: `${opening.name ?? opening.kind} on wall ${opening.wall + 1}`,
+    name: message('draw.on-wall', { name: opening.name ?? opening.kind, wall: opening.wall + 1 }),
     shapes: [
       line('hold', from, to),
       line('hole', from, to),
@@ -136,8 +137,12 @@ function trimLines(plan: RoomPlan, pieces: readonly Piece[]): Shape[] {
         tag: piece.label,
         name:
           piece.role === 'wall'
-            ? `${piece.label}, on wall ${wall.index + 1}`
-            : `${piece.label}, ${plainText(partWords(piece.role, piece.place))} on wall ${wall.index + 1}`,
+            ? message('draw.on-wall-2', { label: piece.label, index: wall.index + 1 })
+            : message('draw.on-wall-3', {
+                label: piece.label,
+                part: partWords(piece.role, piece.place),
+                index: wall.index + 1,
+              }),
         shapes: [
           {
             kind: 'line',
@@ -162,10 +167,14 @@ function gapLine(plan: RoomPlan, unit: Unit): Shape[] {
   if (open < perimeter / 1000) return [];
   return [
     line('assumed', from, to),
-    label({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }, `gap ${formatWithUnit(open, unit)}`, {
-      as: 'assumed',
-      anchor: 'start',
-      aside: { x: 8, y: 12 },
-    }),
+    label(
+      { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 },
+      message('draw.gap', { open: lengthFigure(open, unit) }),
+      {
+        as: 'assumed',
+        anchor: 'start',
+        aside: { x: 8, y: 12 },
+      },
+    ),
   ];
 }

@@ -1,3 +1,4 @@
+import { message, lengthFigure, listOf, type Words } from '../messages/index.ts';
 import {
   box,
   label,
@@ -11,7 +12,7 @@ import {
 } from '../geometry/index.ts';
 import type { Room, Wall } from '../job/index.ts';
 import type { SplicePlace } from '../joinery/index.ts';
-import { formatLength, formatWithUnit, type Unit, plainText } from '../measure/index.ts';
+import { formatLength, type Unit, plainText } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { studPositions } from '../survey/index.ts';
 import { partWords } from '../messages/index.ts';
@@ -49,14 +50,14 @@ interface RibbonWhat {
 const at = (x: number, down: number): Vec2 => ({ x, y: HEIGHT - down });
 const rect = (role: ShapeRole, x: number, down: number, w: number, h: number): Area =>
   box(role, x, HEIGHT - down - h, x + w, HEIGHT - down);
-const thing = (area: Area, tip: string): Area => ({ ...area, tip });
+const thing = (area: Area, tip: Words): Area => ({ ...area, tip });
 const outlined = (points: readonly RibbonPoint[]): Vec2[] =>
   points.map((point) => at(point.x, TOP + point.y));
 
 /** The perimeter as one strip: walls with all that stands in them, then measures or trim, then corners. */
 export function ribbonDrawing(room: Room, layout: RibbonLayout, what: RibbonWhat): Drawing {
   return {
-    title: `Ribbon of ${room.name}: ${room.walls.length} walls unrolled, left to right`,
+    title: message('draw.ribbon-of-walls-unrolled-left-to', { name: room.name, length: room.walls.length }),
     frame: { min: { x: 0, y: 0 }, max: { x: layout.width, y: HEIGHT } },
     shapes: [
       ...layout.walls.flatMap((wall) => wallShapes(room.walls[wall.index]!, wall, layout, what.unit)),
@@ -81,11 +82,11 @@ function wallShapes(wall: Wall, on: RibbonWall, layout: RibbonLayout, unit: Unit
       kind: 'part',
       ref: { kind: 'wall', wall: wall.id },
       tag: String(on.index + 1),
-      name: `wall ${on.index + 1}, ${formatWithUnit(wall.length, unit)}`,
+      name: message('draw.wall', { index: on.index + 1, length: lengthFigure(wall.length, unit) }),
       shapes: [
         rect('blank', on.x, TOP - 6, on.width, BAND + 12),
         line('wall-line', at(on.x, TOP - 6), at(on.x + on.width, TOP - 6)),
-        label(at(on.x + on.width / 2, TOP - 19), `wall ${on.index + 1}`, {
+        label(at(on.x + on.width / 2, TOP - 19), message('draw.wall-2', { index: on.index + 1 }), {
           as: 'name',
           short: String(on.index + 1),
           keep: true,
@@ -95,12 +96,15 @@ function wallShapes(wall: Wall, on: RibbonWall, layout: RibbonLayout, unit: Unit
           line('stud', at(x(stud), TOP - 6), at(x(stud), TOP - 1)),
         ),
         ...(wall.interruptions ?? []).map((item) =>
-          thing(rect('thing', x(item.at), TOP + 2, wide(item.width), BAND + 4), item.name ?? 'built-in'),
+          thing(
+            rect('thing', x(item.at), TOP + 2, wide(item.width), BAND + 4),
+            item.name ?? message('draw.built-in'),
+          ),
         ),
         ...(wall.furniture ?? []).map((item) =>
           thing(
             rect('thing', x(item.at), TOP + BAND + 6, wide(item.width), 5),
-            `${item.name ?? 'furniture'} will stand here`,
+            message('draw.will-stand-here', { name: item.name ?? message('draw.furniture') }),
           ),
         ),
         ...(wall.points ?? []).map((point): Shape => ({
@@ -117,7 +121,11 @@ function wallShapes(wall: Wall, on: RibbonWall, layout: RibbonLayout, unit: Unit
         kind: 'part',
         ref: { kind: 'opening', wall: wall.id, opening: opening.id },
         tag: opening.id,
-        name: `${opening.name ?? opening.kind} on wall ${on.index + 1}, ${formatWithUnit(opening.at, unit)} from its left`,
+        name: message('draw.on-wall-from-its-left', {
+          name: opening.name ?? opening.kind,
+          index: on.index + 1,
+          at: lengthFigure(opening.at, unit),
+        }),
         shapes: [
           window
             ? rect('outline', x(opening.at), TOP - 6, wide(opening.width), 7)
@@ -154,14 +162,14 @@ function pieceParts(room: Room, layout: RibbonLayout, { pieces, unit }: RibbonWh
     if (piece.role !== 'wall' || wall === undefined) return [];
     const from = ribbonX(layout, wall, piece.from!);
     const to = ribbonX(layout, wall, piece.to!);
-    const joints = `${piece.left.joint} to ${piece.right.joint}`;
+    const joints = message('draw.to-2', { joint: piece.left.joint, joint2: piece.right.joint });
     return [
       {
         kind: 'part',
         ref: { kind: 'piece', piece: piece.id },
         tag: piece.label,
-        name: `${piece.label}, ${formatWithUnit(piece.near, unit)}, ${joints}`,
-        tip: `${piece.label}: ${joints}`,
+        name: message('draw.joined-7', { label: piece.label, near: lengthFigure(piece.near, unit), joints }),
+        tip: message('draw.joined-8', { label: piece.label, joints }),
         shapes: [
           { kind: 'area', role: 'wood', points: outlined(pieceOutline(piece, layout, wall, BAND)) },
           ...(piece.left.joint === 'return' ? returnEnd(from, -1, piece.left.angle > -45) : []),
@@ -185,7 +193,7 @@ function upperParts(room: Room, layout: RibbonLayout, { upper = [], unit }: Ribb
     if (piece.role !== 'wall' || wall === undefined) return [];
     const from = ribbonX(layout, wall, piece.from!);
     const width = ribbonX(layout, wall, piece.to!) - from;
-    const name = `${piece.label}, at the ceiling, ${formatWithUnit(piece.near, unit)}`;
+    const name = message('draw.at-the-ceiling', { label: piece.label, near: lengthFigure(piece.near, unit) });
     return [
       {
         kind: 'part',
@@ -225,8 +233,8 @@ function casingParts(room: Room, layout: RibbonLayout, { pieces }: RibbonWhat): 
         kind: 'part',
         ref: { kind: 'piece', piece: piece.id },
         tag: piece.label,
-        name: `${piece.label}, ${role}`,
-        tip: `${piece.label}: ${role}`,
+        name: message('draw.joined-9', { label: piece.label, role }),
+        tip: message('draw.joined-10', { label: piece.label, role }),
         shapes: [rect('wood-other', lies.x, TOP + lies.y, lies.width, lies.height)],
       },
     ];
@@ -251,15 +259,15 @@ function spliceParts(room: Room, layout: RibbonLayout, { pieces, unit, splices }
     const held = splices?.held?.piece === piece.id ? splices.held : undefined;
     const x = ribbonX(layout, index, held?.at ?? piece.to!);
     const pinned = splicePin(room, piece, unit) !== undefined;
-    const what = pinned ? 'pinned splice' : 'splice';
+    const what = pinned ? message('draw.pinned-splice') : message('draw.splice');
     const worth = held?.worth;
     return [
       {
         kind: 'part',
         ref: { kind: 'splice', piece: piece.id },
         tag: piece.label,
-        name: `${what} right of ${piece.label}, at ${formatWithUnit(piece.to!, unit)}`,
-        tip: `${what}: drag it to a stud${pinned ? '' : ' to pin it there'}`,
+        name: message('draw.right-of-at', { what, label: piece.label, to: lengthFigure(piece.to!, unit) }),
+        tip: message('draw.drag-it-to-a-stud', { what, pin: pinned ? '' : message('draw.to-pin-it-there') }),
         shapes: [
           rect('hold', x - 12, TOP - 12, 24, BAND + 18),
           { kind: 'mark', mark: pinned ? 'splice-pinned' : 'splice', at: at(x, TOP - 9) },
@@ -267,7 +275,11 @@ function spliceParts(room: Room, layout: RibbonLayout, { pieces, unit, splices }
             ? [
                 label(
                   at(x, HEIGHT - 9),
-                  `${formatWithUnit(worth.centre, unit)}: score ${worth.score}${worth.notes.length > 0 ? `, ${worth.notes[0]}` : ''}`,
+                  message('draw.score', {
+                    centre: lengthFigure(worth.centre, unit),
+                    score: worth.score,
+                    note: worth.notes[0] === undefined ? '' : listOf(['', worth.notes[0]], ', '),
+                  }),
                   { as: 'name' },
                 ),
               ]

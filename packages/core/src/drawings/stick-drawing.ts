@@ -1,5 +1,6 @@
+import { message, lengthFigure, bareFigure, type Words } from '../messages/index.ts';
 import { box, label, type Drawing, type Shape } from '../geometry/index.ts';
-import { formatAngle, formatLength, formatWithUnit, type Unit } from '../measure/index.ts';
+import { formatAngle, type Unit } from '../measure/index.ts';
 import type { StickDiagram, StickPiece } from './stick-diagram.ts';
 
 /** Height of a stick, and with its angles below, in points of the page. */
@@ -9,7 +10,7 @@ const { band: BAND, height: HEIGHT } = STICK;
 /** Width a piece needs for its ends' angles to be written under it. */
 const ANGLES_FROM = 90;
 
-const angleText = (value: number): string => (value === 0 ? 'sq' : formatAngle(Math.abs(value)));
+const angleText = (value: number): Words => (value === 0 ? message('draw.sq') : formatAngle(Math.abs(value)));
 
 /**
  * A stick with its pieces: near line at the top (the fence), far line below, slants where they truly lie along the stick.
@@ -28,7 +29,11 @@ export function stickDrawing(
   const x = (at: number): number => at * scale;
   const height = slim ? BAND : HEIGHT;
   return {
-    title: `Stick ${number}, ${formatWithUnit(stick.length, unit)}, ${pieces.length} pieces`,
+    title: message('draw.stick-pieces', {
+      number,
+      length: lengthFigure(stick.length, unit),
+      count: pieces.length,
+    }),
     frame: { min: { x: 0, y: 0 }, max: { x: x(stick.length), y: height } },
     shapes: [
       box(fixed ? 'blank-fixed' : 'blank', 0, height - BAND, x(stick.length), height),
@@ -39,15 +44,27 @@ export function stickDrawing(
 
 function piecePart(one: StickPiece, unit: Unit, x: (at: number) => number, height: number): Shape {
   const { piece } = one;
-  const ends = `${angleText(piece.left.angle)} to ${angleText(piece.right.angle)}`;
+  const ends = message('draw.to-3', {
+    left: angleText(piece.left.angle),
+    right: angleText(piece.right.angle),
+  });
   const [from, to] = [x(one.nearFrom), x(one.nearTo)];
   const below = height - BAND - 9;
   return {
     kind: 'part',
     ref: { kind: 'piece', piece: piece.id },
     tag: piece.label,
-    name: `${piece.label}, ${formatWithUnit(piece.near, unit)}, ${ends}${piece.held ? ', waits for its measure' : ''}`,
-    tip: `${piece.label}: ${ends}${piece.held ? '; waits for its measure' : ''}`,
+    name: message('draw.joined-11', {
+      label: piece.label,
+      near: lengthFigure(piece.near, unit),
+      ends,
+      waits: piece.held ? message('draw.waits-for-its-measure') : '',
+    }),
+    tip: message('draw.joined-12', {
+      label: piece.label,
+      ends,
+      waits: piece.held ? message('draw.waits-for-its-measure-2') : '',
+    }),
     shapes: [
       {
         kind: 'area',
@@ -61,7 +78,7 @@ function piecePart(one: StickPiece, unit: Unit, x: (at: number) => number, heigh
       },
       label(
         { x: (from + to) / 2, y: height - BAND / 2 },
-        `${piece.label}  ${formatLength(piece.near, unit)}`,
+        message('draw.joined-13', { label: piece.label, near: bareFigure(piece.near, unit) }),
         {
           as: 'name',
           short: piece.label,

@@ -1,3 +1,4 @@
+import { type Words, type InText } from '../messages/index.ts';
 import { joinKey, type PieceKey } from '../base/index.ts';
 import { add, fromHeading, scale, type Vec2 } from './vec2.ts';
 
@@ -93,13 +94,13 @@ export interface Area {
   readonly kind: 'area';
   readonly role: ShapeRole;
   readonly points: readonly Vec2[];
-  readonly tip?: string;
+  readonly tip?: Words;
 }
 
 export interface Label {
   readonly kind: 'label';
   readonly at: Vec2;
-  readonly text: string;
+  readonly text: Words;
   readonly as?: Lettering;
   readonly anchor?: 'start' | 'middle' | 'end';
   /** Points of the page it stands off its place. */
@@ -108,7 +109,7 @@ export interface Label {
   readonly room?: number;
   /** Written in full on a picked part, whether or not it fits. */
   readonly keep?: boolean;
-  readonly short?: string;
+  readonly short?: Words;
 }
 
 export interface DrawingPart {
@@ -117,8 +118,8 @@ export interface DrawingPart {
   /** What is written on it in the room and on the list: a wall's number, a piece's. */
   readonly tag: string;
   /** What a screen reader says of it. */
-  readonly name: string;
-  readonly tip?: string;
+  readonly name: Words;
+  readonly tip?: Words;
   readonly shapes: readonly Shape[];
 }
 
@@ -138,16 +139,16 @@ export type Shape =
       readonly mark: Mark;
       readonly at: Vec2;
       readonly toward?: Vec2;
-      readonly tip?: string;
+      readonly tip?: Words;
     }
   /** A dimension line from point to point, its figure beside it. */
-  | { readonly kind: 'size'; readonly from: Vec2; readonly to: Vec2; readonly text: string }
+  | { readonly kind: 'size'; readonly from: Vec2; readonly to: Vec2; readonly text: Words }
   /** What can be picked, and where the screen allows it, moved. */
   | DrawingPart;
 
 export interface Drawing {
   /** What one looks at: "from above", "from the room". */
-  readonly title: string;
+  readonly title: Words;
   readonly shapes: readonly Shape[];
   /** What is fitted into the frame; without it, everything that is drawn. */
   readonly frame?: { readonly min: Vec2; readonly max: Vec2 };
@@ -157,7 +158,7 @@ export const area = (role: ShapeRole, ...points: Vec2[]): Area => ({ kind: 'area
 export const line = (role: ShapeRole, ...points: Vec2[]): Shape => ({ kind: 'line', role, points });
 export const label = (
   at: Vec2,
-  text: string,
+  text: Words,
   more: Partial<Omit<Label, 'kind' | 'at' | 'text'>> = {},
 ): Shape => ({
   kind: 'label',
@@ -165,7 +166,7 @@ export const label = (
   text,
   ...more,
 });
-export const size = (from: Vec2, to: Vec2, text: string): Shape => ({ kind: 'size', from, to, text });
+export const size = (from: Vec2, to: Vec2, text: Words): Shape => ({ kind: 'size', from, to, text });
 
 /** An upright box by its lower left and its upper right. */
 export const box = (role: ShapeRole, x0: number, y0: number, x1: number, y1: number): Area =>
@@ -176,7 +177,7 @@ export const partsOf = (shapes: readonly Shape[]): readonly DrawingPart[] =>
   shapes.flatMap((shape) => (shape.kind === 'part' ? [shape, ...partsOf(shape.shapes)] : []));
 
 /** Every point that something is drawn at, for the frame around it. */
-export const drawingPoints = (shapes: readonly Shape[]): readonly Vec2[] =>
+export const drawingPoints = (shapes: readonly (Shape | InText<Shape>)[]): readonly Vec2[] =>
   shapes.flatMap((shape) => {
     switch (shape.kind) {
       case 'label':

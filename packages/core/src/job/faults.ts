@@ -1,26 +1,44 @@
+import { message, listOf, unpacked, type Words } from '../messages/index.ts';
 import type { z } from 'zod';
 import { pointer, type Issue } from '../base/index.ts';
 
 type ZodIssue = z.core.$ZodIssue;
 
-function describe(issue: ZodIssue): string {
+/** Kinds of values with their article, as a sentence has them. */
+const KINDS: Readonly<Record<string, Words>> = {
+  int: message('fault.a-whole-number'),
+  number: message('fault.a-number'),
+  string: message('fault.a-string'),
+  boolean: message('fault.a-boolean'),
+  object: message('fault.an-object'),
+  array: message('fault.an-array'),
+  record: message('fault.a-record'),
+  tuple: message('fault.a-tuple'),
+};
+
+function describe(issue: ZodIssue): Words {
   switch (issue.code) {
     case 'invalid_type': {
       const missing = issue.input === undefined;
-      const expected = issue.expected === 'int' ? 'whole number' : issue.expected;
-      const article = /^[aeiou]/.test(expected) ? 'an' : 'a';
-      return missing ? `is missing: ${article} ${expected} is needed` : `must be ${article} ${expected}`;
+      const { expected } = issue;
+      const what = KINDS[expected] ?? expected;
+      return missing ? message('fault.is-missing', { what }) : message('fault.must-be', { what });
     }
     case 'invalid_value':
       return issue.message.startsWith('Invalid')
-        ? `must be one of ${issue.values.map((value) => JSON.stringify(value)).join(', ')}`
-        : issue.message;
+        ? message('fault.must-be-one-of', {
+            values: listOf(
+              issue.values.map((value) => JSON.stringify(value)),
+              ', ',
+            ),
+          })
+        : unpacked(issue.message);
     case 'invalid_union':
       return issue.discriminator
-        ? `"${issue.discriminator}" must name one of the known kinds`
-        : 'has a form that is not known here';
+        ? message('fault.must-name-a-known-kind', { key: issue.discriminator })
+        : message('fault.has-an-unknown-form');
     default:
-      return issue.message;
+      return unpacked(issue.message);
   }
 }
 
@@ -28,10 +46,10 @@ function expand(issue: ZodIssue): Issue[] {
   if (issue.code === 'unrecognized_keys')
     return issue.keys.map((key) => ({
       at: pointer(...issue.path, key),
-      text: 'is not a known key: check its spelling',
+      text: message('fault.is-not-a-known-key'),
     }));
   if (issue.code === 'invalid_key')
-    return [{ at: pointer(...issue.path), text: 'is not a known key: check its spelling' }];
+    return [{ at: pointer(...issue.path), text: message('fault.is-not-a-known-key') }];
   if (issue.code === 'invalid_union' && !issue.discriminator) {
     // Faults inside the branch that came nearest say more than "matches none".
     const nearest = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)[0];

@@ -1,7 +1,8 @@
+import { message, angleFigure, lengthFigure, type Words } from '../messages/index.ts';
 import { cosDeg, cotDeg, NOISE, SAME_ANGLE, sinDeg, tanDeg } from '../base/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { traitsOf, type Corner } from '../job/index.ts';
-import { formatWithUnit } from '../measure/index.ts';
+
 import { bullnosePieces } from '../trade/index.ts';
 import type { CornerJoint } from './corner-joint.ts';
 import type { Stop } from './segments.ts';
@@ -19,7 +20,7 @@ export interface EndCut {
   /** Signed end angle: positive where the near line is the long one. */
   readonly angle: number;
   readonly setback: number;
-  readonly reason: string;
+  readonly reason: Words;
   /** Outward normal of the cut in the piece's own axes [u, z, n], where the walls lean and it is not plumb. */
   readonly plane?: Vec3;
   /** The end stands in an inside corner, where a piece can be sprung in. */
@@ -29,8 +30,6 @@ export interface EndCut {
   /** It is fitted over the piece it meets, which must hang first. */
   readonly fitted?: boolean;
 }
-
-const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
 
 /** reach = −depth·tan(angle): how much farther than the near line the far line extends at an end. */
 export const reachOf = (depth: number, angle: number): number => (angle === 0 ? 0 : -depth * tanDeg(angle));
@@ -56,13 +55,13 @@ function miterEnd(frame: TrimFrame, joint: CornerJoint): EndCut {
   // A biased end keeps its far line where the true miter has it, so the near line stops short (else the piece is too long).
   const biasSetback = bias === 0 ? 0 : frame.depth * (tanDeg(half) - tanDeg(angle));
   const plain = inside
-    ? `inside miter: half of what ${deg(joint.angle)} turns`
-    : `outside corner ${deg(joint.angle)}: always mitered`;
+    ? message('joint.inside-miter-half-of-what-turns', { angle: angleFigure(joint.angle) })
+    : message('joint.outside-corner-always-mitered', { angle: angleFigure(joint.angle) });
   return {
     joint: 'miter',
     angle,
     setback: standoffSetback(frame, half) + biasSetback - pastCurve,
-    reason: bias === 0 ? plain : `${plain}; cut ${deg(bias)} off it so that the face closes first`,
+    reason: bias === 0 ? plain : message('joint.cut-off-it-so-that-the', { plain, bias: angleFigure(bias) }),
     insideCorner: inside,
   };
 }
@@ -76,12 +75,16 @@ function transitionEnd(frame: TrimFrame, joint: CornerJoint, radius: number, toC
     joint: 'transition',
     angle: -cut,
     setback: startOfCurve - extend,
-    reason: `bullnose of radius ${radius}: ${frame.rules.transitionPieces + 1} equal turns of ${deg(2 * cut)}`,
+    reason: message('joint.bullnose-of-radius-equal-turns-of', {
+      radius,
+      turns: frame.rules.transitionPieces + 1,
+      turn: angleFigure(2 * cut),
+    }),
     insideCorner: false,
   };
 }
 
-function throughEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
+function throughEnd(frame: TrimFrame, joint: CornerJoint, why: Words): EndCut {
   const standoff = standoffSetback(frame, joint.half);
   const squareCorner = Math.abs(joint.angle - 90) < SAME_ANGLE;
   if (!squareCorner && frame.rules.fitThroughEnd)
@@ -89,7 +92,7 @@ function throughEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
       joint: 'fit',
       angle: 90 - joint.angle,
       setback: standoff,
-      reason: `runs through, its end cut to lie on the other wall (${deg(joint.angle)}); ${why}`,
+      reason: message('joint.runs-through-its-end-cut-to', { angle: angleFigure(joint.angle), why }),
       insideCorner: true,
     };
   const acute = joint.angle < 90;
@@ -99,20 +102,20 @@ function throughEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
     setback: standoff + (acute ? frame.depth * cotDeg(joint.angle) : 0),
     reason:
       acute && !squareCorner
-        ? `runs through, held back so that its square end clears the other wall at ${deg(joint.angle)}; ${why}`
-        : `runs through; ${why}`,
+        ? message('joint.runs-through-held-back-so-that', { angle: angleFigure(joint.angle), why })
+        : message('joint.runs-through', { why }),
     insideCorner: true,
   };
 }
 
-function fittedEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
+function fittedEnd(frame: TrimFrame, joint: CornerJoint, why: Words): EndCut {
   const standoff = standoffSetback(frame, joint.half);
   if (joint.technique === 'butt')
     return {
       joint: 'butt',
       angle: 90 - joint.angle,
       setback: standoff + frame.depth / sinDeg(joint.angle),
-      reason: `butts the face of the piece that runs through; ${why}`,
+      reason: message('joint.butts-the-face-of-the-piece', { why }),
       insideCorner: true,
       fitted: true,
     };
@@ -120,18 +123,18 @@ function fittedEnd(frame: TrimFrame, joint: CornerJoint, why: string): EndCut {
     joint: 'cope',
     angle: joint.half,
     setback: standoff,
-    reason: `coped over the piece that runs through; ${why}`,
+    reason: message('joint.coped-over-the-piece-that-runs', { why }),
     insideCorner: true,
     fitted: true,
   };
 }
 
 /** What decides who runs through, in words. */
-function whyThrough(joint: CornerJoint, mine: boolean, facing: boolean): string {
-  if (joint.pin) return 'set by hand';
+function whyThrough(joint: CornerJoint, mine: boolean, facing: boolean): Words {
+  if (joint.pin) return message('joint.set-by-hand');
   if (facing)
-    return mine ? 'this wall faces you as you come in' : 'the wall it meets faces you as you come in';
-  return 'keeps to one fitted end a piece';
+    return mine ? message('joint.this-wall-faces-you-as-you') : message('joint.the-wall-it-meets-faces-you');
+  return message('joint.keeps-to-one-fitted-end-a');
 }
 
 /**
@@ -152,7 +155,7 @@ export function cornerEnd(
       joint: 'butt',
       angle: 0,
       setback: 0,
-      reason: 'the walls run straight on (180°): the pieces meet end to end',
+      reason: message('joint.the-walls-run-straight-on-180'),
       insideCorner: false,
     };
   if (joint.technique === 'miter') return miterEnd(frame, joint);
@@ -163,7 +166,7 @@ export function cornerEnd(
       angle: 0,
       setback:
         form?.kind === 'bullnose' && form.to !== 'curve' ? form.radius * tanDeg(Math.abs(joint.half)) : 0,
-      reason: 'hidden behind crown: square, where its wall ends',
+      reason: message('joint.hidden-behind-crown-square-where-its'),
       insideCorner: false,
     };
   if (joint.technique === 'bullnose' && form?.kind === 'bullnose')
@@ -203,7 +206,7 @@ function squareSetback(
  * bare, or at the free end of an open chain (no `bare` there).
  */
 export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefined): EndCut {
-  const square = (joint: EndJoint, reason: string, setback = 0): EndCut => ({
+  const square = (joint: EndJoint, reason: Words, setback = 0): EndCut => ({
     joint,
     angle: 0,
     setback,
@@ -212,40 +215,48 @@ export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefin
   });
   if (stop.kind === 'corner')
     return bare === undefined
-      ? square('free', 'end of the run')
+      ? square('free', message('joint.end-of-the-run'))
       : square(
           'square',
           bare.surface > 0
-            ? 'the other wall carries none of it: square to the face of what it lies on, which goes on there'
+            ? message('joint.the-other-wall-carries-none-of')
             : bare.angle < 90
-              ? 'the other wall carries no trim here: held back so that its square end clears that wall'
-              : 'the other wall carries no trim here',
+              ? message('joint.the-other-wall-carries-no-trim')
+              : message('joint.the-other-wall-carries-no-trim-2'),
           squareSetback(bare, frame),
         );
-  if (stop.kind === 'interruption') return square('square', `square against ${stop.name}`);
-  if (stop.part === 'stool') return square('square', 'square against the horn of the stool');
+  if (stop.kind === 'interruption')
+    return square('square', message('joint.square-against', { name: stop.name }));
+  if (stop.part === 'stool') return square('square', message('joint.square-against-the-horn-of-the'));
   const traits = traitsOf(frame.profile);
   const stands = frame.behind
     ? frame.behind.projection
     : frame.standoff + (traits.proud === 'projection' ? frame.depth : frame.profile.thickness);
   const proud = stop.casingThickness === undefined ? undefined : stands - stop.casingThickness;
   if (proud !== undefined && proud <= frame.rules.returnTolerance + NOISE)
-    return square('square', `dies square into the ${STANDING[stop.part!] ?? 'casing'}`);
-  const to = frame.standoff > 0 ? 'what it lies on' : 'the wall';
+    return square(
+      'square',
+      message('joint.dies-square-into-the', { against: STANDING[stop.part!] ?? message('joint.casing') }),
+    );
+  const to = frame.standoff > 0 ? message('joint.what-it-lies-on') : message('joint.the-wall');
   if (frame.behind)
     return square(
       'square',
-      'hidden behind crown: square, short of its return',
+      message('joint.hidden-behind-crown-square-short-of'),
       proud === undefined || proud > frame.rules.returnTolerance + NOISE ? frame.behind.projection : 0,
     );
   const why =
     proud === undefined
-      ? `to ${to}: no casing here`
-      : `to ${to}: stands ${formatWithUnit(proud, frame.unit)} prouder than the ${STANDING[stop.part!] ?? 'casing'}`;
+      ? message('joint.to-no-casing-here', { to })
+      : message('joint.to-stands-prouder-than-the', {
+          to,
+          proud: lengthFigure(proud, frame.unit),
+          against: STANDING[stop.part!] ?? message('joint.casing'),
+        });
   const { thickness } = frame.profile;
   if (traits.snips && frame.rules.shoeReturn === 'snipped')
     return {
-      ...square('square', `square, its nose snipped instead of a return ${why}`),
+      ...square('square', message('joint.square-its-nose-snipped-instead-of', { why })),
       snip: thickness * SNIPPED,
     };
   const halfTurns = traits.halfTurns && frame.rules.railReturn === 'half-turns';
@@ -254,18 +265,21 @@ export function openEnd(frame: TrimFrame, stop: Stop, bare: BareCorner | undefin
     // Two half turns: the near line stops where it does for one, as their planes all meet the back in one line.
     angle: halfTurns ? -frame.rules.returnAngle / 2 : -frame.rules.returnAngle,
     setback: frame.depth * tanDeg(frame.rules.returnAngle),
-    reason: `${halfTurns ? 'returned in two half turns' : 'returned'} ${why}`,
+    reason: message('joint.joined', {
+      returned: halfTurns ? message('joint.returned-in-two-half-turns') : message('joint.returned'),
+      why,
+    }),
     insideCorner: false,
   };
 }
 
 /** What a trim may die into besides casing. */
-const STANDING: Partial<Record<NonNullable<Extract<Stop, { kind: 'opening' }>['part']>, string>> = {
-  plinth: 'plinth',
-  band: 'back band',
-  apron: 'apron',
-  block: 'corner block',
-  cap: 'cap',
+const STANDING: Partial<Record<NonNullable<Extract<Stop, { kind: 'opening' }>['part']>, Words>> = {
+  plinth: message('joint.plinth'),
+  band: message('joint.back-band'),
+  apron: message('joint.apron'),
+  block: message('joint.corner-block'),
+  cap: message('joint.cap'),
 };
 
 /** A snip takes about 1/8 off the nose of a 1/2 in shoe. */

@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { atanDeg, cosDeg, NOISE, SAME_ANGLE, sinDeg, tanDeg } from '../base/index.ts';
 import { add3, cross3, dot3, scale3, unit3, type Vec3 } from '../geometry/index.ts';
 import { traitsOf, type Corner, type Profile } from '../job/index.ts';
@@ -107,7 +108,7 @@ export function withLean(
     ...end,
     // Where no piece goes on, what decides is the surface it stops at.
     ...(cut.joint === 'square' ? { setback: cut.setback } : {}),
-    reason: `${cut.reason}; cut to the lean of the walls`,
+    reason: message('joint.cut-to-the-lean-of-the', { reason: cut.reason }),
   };
 }
 

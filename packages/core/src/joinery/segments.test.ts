@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import { completeHouseRules, type JobFile, type Opening, type Room } from '../job/index.ts';
@@ -129,7 +130,10 @@ describe('ends that meet no other piece', () => {
     const job = jobWith([], {
       rest: { interruptions: [{ id: 'i', at: 40, width: 20, low: 0, high: 60, name: 'the bookcase' }] },
     });
-    expect(ends(job)[0]!.rightCut).toMatchObject({ joint: 'square', reason: 'square against the bookcase' });
+    expect(inWords(ends(job)[0]!.rightCut)).toMatchObject({
+      joint: 'square',
+      reason: 'square against the bookcase',
+    });
   });
 });
 
@@ -191,7 +195,7 @@ test('a segment too short for its ends is left out and its neighbour ends square
   job.rooms[0]!.walls[0]!.openings = [opening({ at: 3, width: 32 })];
   const run = joinTrim(job, frameOf(job), () => false);
   expect(run.dropped).toHaveLength(1);
-  expect(run.segments.at(-1)!.rightCut).toMatchObject({
+  expect(inWords(run.segments.at(-1)!.rightCut)).toMatchObject({
     joint: 'square',
     reason: 'the other wall carries no trim here',
   });

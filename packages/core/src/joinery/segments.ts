@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import { SAME_LENGTH, segmentKey, type EndName, type SegmentKey } from '../base/index.ts';
 import type { JobFile, Opening, Wall } from '../job/index.ts';
 import { openingBetween, type Edge, type PartRole } from '../openings/index.ts';
@@ -15,7 +16,7 @@ export type Stop =
       /** How far that stands out from the wall. */
       readonly casingThickness: number | undefined;
     }
-  | { readonly kind: 'interruption'; readonly id: string; readonly name: string };
+  | { readonly kind: 'interruption'; readonly id: string; readonly name: Words };
 
 /** What a stop is, for the keys of pieces. */
 export const endNameOf = (stop: Stop): EndName =>
@@ -79,7 +80,11 @@ function blocksOf(job: JobFile, frame: TrimFrame, wall: Wall): Block[] {
       return item.low < high - SAME_LENGTH && item.high > high - (frame.high - frame.low) + SAME_LENGTH;
     })
     .map((item): Block => {
-      const stop: Stop = { kind: 'interruption', id: item.id, name: item.name ?? 'what is built in there' };
+      const stop: Stop = {
+        kind: 'interruption',
+        id: item.id,
+        name: item.name ?? message('joint.what-is-built-in-there'),
+      };
       return { from: item.at, to: item.at + item.width, leftStop: stop, rightStop: stop };
     });
   return [...openings, ...others].sort((a, b) => a.from - b.from || a.to - b.to);

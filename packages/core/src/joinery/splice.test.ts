@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
 import type { JobFile, Wall } from '../job/index.ts';
@@ -74,13 +75,13 @@ describe('the score of a place, with its notes', () => {
     expect(at(side, 200)).toMatchObject({ score: 80, notes: [] });
   });
   test('the wall that faces the entry, a window above it, the pipes', () => {
-    expect(at(jobWith({ studs }), 200)).toMatchObject({
+    expect(inWords(at(jobWith({ studs }), 200))).toMatchObject({
       score: 60,
       notes: ['−20 in the wall that faces the entry'],
     });
     const window = { id: 'n', kind: 'window' as const, at: 190, width: 30, headHeight: 80, sillHeight: 40 };
-    expect(at(jobWith({ studs, openings: [window] }), 200).notes).toContain('−15 below a window');
-    expect(at(jobWith({ studs, points: [{ kind: 'pipe', at: 201 }] }), 200).notes).toContain(
+    expect(inWords(at(jobWith({ studs, openings: [window] }), 200).notes)).toContain('−15 below a window');
+    expect(inWords(at(jobWith({ studs, points: [{ kind: 'pipe', at: 201 }] }), 200).notes)).toContain(
       '+10 behind the pipes',
     );
   });
@@ -89,7 +90,7 @@ describe('the score of a place, with its notes', () => {
     job.rooms[0]!.walls[0]!.openings = [
       { id: 'n', kind: 'window', at: 190, width: 30, headHeight: 80, sillHeight: 40 },
     ];
-    expect(at(job, 200).notes).toContain('−15 opposite a window, in raking light');
+    expect(inWords(at(job, 200).notes)).toContain('−15 opposite a window, in raking light');
   });
 });
 

@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import type { HouseRules } from '../job/index.ts';
 import { SAME_LENGTH, tanDeg } from '../base/index.ts';
 import { dot, subtract } from '../geometry/index.ts';
@@ -23,7 +24,7 @@ export interface SplicePlace {
   readonly fromViewer: number;
   /** 80 with nothing for or against it, 100 a joint nobody will find; shown with its notes, so that the lead can judge. */
   readonly score: number;
-  readonly notes: readonly string[];
+  readonly notes: readonly Words[];
 }
 
 /**
@@ -106,27 +107,28 @@ function scorePlace(
   centre: number,
   onStud: boolean,
   viewed: Viewed,
-): { score: number; notes: string[] } {
+): { score: number; notes: Words[] } {
   const wall = frame.room.walls[joined.segment.wallIndex]!;
-  const notes: string[] = [];
+  const notes: Words[] = [];
   let score = NOTHING_AGAINST;
-  const note = (points: number, text: string): void => {
+  const note = (points: number, text: Words): void => {
     score += points;
-    notes.push(`${points > 0 ? '+' : '−'}${Math.abs(points)} ${text}`);
+    notes.push(message('splice.joined', { sign: points > 0 ? '+' : '−', points: Math.abs(points), text }));
   };
-  if (!onStud && wall.studs) note(-30, 'not on a stud');
-  if (viewed.facing > FACES_VIEWER) note(-20, 'in the wall that faces the entry');
+  if (!onStud && wall.studs) note(-30, message('splice.not-on-a-stud'));
+  if (viewed.facing > FACES_VIEWER) note(-20, message('splice.in-the-wall-that-faces-the'));
   const windows = (wall.openings ?? []).filter((opening) => opening.kind === 'window');
-  if (windows.some((one) => centre > one.at && centre < one.at + one.width)) note(-15, 'below a window');
+  if (windows.some((one) => centre > one.at && centre < one.at + one.width))
+    note(-15, message('splice.below-a-window'));
   if (facesWindow(frame, path, joined.segment.wallIndex, centre))
-    note(-15, 'opposite a window, in raking light');
+    note(-15, message('splice.opposite-a-window-in-raking-light'));
   const pipes = (wall.points ?? []).filter((point) => point.kind === 'pipe');
   if (pipes.some((pipe) => Math.abs(pipe.at - centre) <= frame.rules.spliceFromCorner / 8))
-    note(10, 'behind the pipes');
+    note(10, message('splice.behind-the-pipes'));
   const hidden = (wall.furniture ?? []).find((one) => centre > one.at && centre < one.at + one.width);
-  if (hidden) note(15, `behind the ${hidden.name ?? 'furniture'}`);
+  if (hidden) note(15, message('splice.behind-the', { name: hidden.name ?? message('splice.furniture') }));
   const room = Math.min(centre - joined.segment.from, joined.segment.to - centre);
-  if (room < frame.rules.spliceFromCorner) note(-25, 'nearer to a corner or opening than the house rule');
+  if (room < frame.rules.spliceFromCorner) note(-25, message('splice.nearer-to-a-corner-or-opening'));
   return { score: Math.max(0, Math.min(100, score)), notes };
 }
 

@@ -1,3 +1,4 @@
+import { message, wordOf } from '../messages/index.ts';
 import { area, label, line, type Drawing, vec } from '../geometry/index.ts';
 import { roomAlong, type JobFile } from '../job/index.ts';
 import type { PlanEnd } from '../plan/index.ts';
@@ -39,7 +40,11 @@ export function asItHangs(
   const at = end === 'left' ? 0 : 1;
   const overhang = Math.max(left, right, 0);
   return {
-    title: `as it hangs, seen from the room: the ${end} end of ${piece.label}${corner === undefined ? '' : `, at corner ${corner}`}`,
+    title: message('hang.as-it-hangs-seen-from-the', {
+      end: wordOf(end),
+      label: piece.label,
+      where: corner === undefined ? '' : message('hang.at-corner', { corner }),
+    }),
     shapes: [
       line('guide', vec(-overhang - v * 0.4, v * 1.02), vec(shown + overhang + v * 0.4, v * 1.02)),
       area('wood', wall[0], wall[1], ceiling[1], ceiling[0]),
@@ -47,11 +52,13 @@ export function asItHangs(
       line('ceiling-edge', ...ceiling),
       line('marked', wall[at], ceiling[at]),
       label(vec(shown / 2, v * 0.5), piece.label, { as: 'name' }),
-      label(vec(shown / 2, v), 'ceiling edge', { as: 'small', aside: { x: 0, y: 14 } }),
-      label(vec(shown / 2, 0), 'wall edge', { as: 'small', aside: { x: 0, y: -14 } }),
+      label(vec(shown / 2, v), message('saw.ceiling-edge'), { as: 'small', aside: { x: 0, y: 14 } }),
+      label(vec(shown / 2, 0), message('saw.wall-edge'), { as: 'small', aside: { x: 0, y: -14 } }),
       label(
         vec(at === 0 ? 0 : shown, 0),
-        corner === undefined ? `hangs: ${end} end` : `hangs at corner ${corner}`,
+        corner === undefined
+          ? message('hang.hangs-end', { end: wordOf(end) })
+          : message('hang.hangs-at-corner', { corner }),
         {
           as: 'name',
           anchor: at === 0 ? 'start' : 'end',

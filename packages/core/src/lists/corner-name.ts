@@ -1,3 +1,4 @@
+import { message, type Words, wordOf, angleFigure } from '../messages/index.ts';
 import { formatAngle } from '../measure/index.ts';
 
 interface Read {
@@ -10,8 +11,13 @@ interface Read {
 export const cornerFigure = ({ angle, assumed }: Read): string => (assumed ? '90° ?' : formatAngle(angle));
 
 /** What a screen reader says of a corner: which walls meet in it and what was read. */
-export function cornerName({ index, angle, assumed }: Read, walls: number): string {
+export function cornerName({ index, angle, assumed }: Read, walls: number): Words {
   const kind = angle >= 180 ? 'outside' : 'inside';
   const next = ((index + 1) % walls) + 1;
-  return `${kind} corner between wall ${index + 1} and wall ${next}, ${assumed ? 'assumed 90°' : formatAngle(angle)}`;
+  return message('cutlist.corner-between-wall-and-wall', {
+    kind: wordOf(kind),
+    index: index + 1,
+    next,
+    angle: assumed ? message('cutlist.assumed-90-deg') : angleFigure(angle),
+  });
 }

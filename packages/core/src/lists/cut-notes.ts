@@ -1,9 +1,17 @@
+import {
+  message,
+  angleFigure,
+  bareFigure,
+  type Words,
+  wordOf,
+  type WarningCode,
+  listOf,
+} from '../messages/index.ts';
 import { tanDeg } from '../base/index.ts';
-import { formatAngle, formatLength, type Unit } from '../measure/index.ts';
+import { type Unit } from '../measure/index.ts';
 import type { Saw } from '../job/index.ts';
 import { detentBeside, dropOf, projectionOf, roundingOpens } from '../saw/index.ts';
 import type { Piece, PlanFile } from '../plan/index.ts';
-import { tradeTerms, type Vocabulary, type WarningCode, type Words } from '../messages/index.ts';
 import type { CutStep } from './cut-steps.ts';
 
 /** Degrees by which a cope is cut back more than it must be, so that only its edge touches: from and to. */
@@ -23,42 +31,58 @@ export function copeRelief(angle: number): { readonly from: number; readonly to:
 const SEEN: Readonly<Record<Unit, number>> = { in: 1 / 64, mm: 0.4 };
 
 /** What else there is to know at one cut, each in a sentence that can be done as it stands. */
-export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit, vocabulary?: Vocabulary): string[] {
+export function cutNotes(step: CutStep, saw: Saw | undefined, unit: Unit): Words[] {
   const { piece, profile, end, saw: setting } = step;
   const { joint, angle, snip } = piece[end];
-  const notes: string[] = [];
+  const notes: Words[] = [];
   if (step.recipe !== undefined) notes.push(step.recipe);
   notes.push(...nestedNotes(step, unit));
-  if (step.alsoMakes) notes.push(`This cut makes the left end of ${step.alsoMakes.label} too.`);
+  if (step.alsoMakes)
+    notes.push(message('bench.this-cut-makes-the-left-end', { label: step.alsoMakes.label }));
   if (setting.block)
     notes.push(
-      `Clamp a ${formatAngle(setting.block.angle)} block to the fence, its thick end to the ${setting.block.thickEnd}: the cut comes to ${formatAngle(setting.miter)}.`,
+      message('bench.clamp-a-block-to-the-fence', {
+        angle: angleFigure(setting.block.angle),
+        thickEnd: wordOf(setting.block.thickEnd),
+        miter: angleFigure(setting.miter),
+      }),
     );
   const detent = setting.swing === 'none' ? undefined : detentBeside(saw, setting.dial);
   if (detent !== undefined)
     notes.push(
-      `The detent at ${formatAngle(detent)} pulls the handle: clamp it at ${formatAngle(setting.dial)}.`,
+      message('bench.the-detent-at-pulls-the-handle', {
+        detent: angleFigure(detent),
+        dial: angleFigure(setting.dial),
+      }),
     );
   if (saw?.motor !== undefined && setting.way === 'standing' && setting.swing === saw.motor)
-    notes.push(`The motor comes down on the ${saw.motor}: see that it clears the board before you cut.`);
+    notes.push(message('bench.the-motor-comes-down-on-the', { motor: wordOf(saw.motor) }));
   const opens = roundingOpens(setting, profile, saw);
   if (opens > SEEN[unit])
     notes.push(
-      `The scale cannot show it nearer; the joint opens ${formatLength(opens, unit, { inchParts: 32 })} ${unit}.`,
+      message('bench.the-scale-cannot-show-it-nearer', { opens: bareFigure(opens, unit, 32), unit }),
     );
   if (joint === 'cope') {
     const { from, to } = copeRelief(angle);
     notes.push(
-      `Then cope along the cut edge, ${formatAngle(Math.round(from))} to ${formatAngle(Math.round(to))} cut back behind it: the straight part at the saw, the curve by hand.`,
+      message('bench.then-cope-along-the-cut-edge', {
+        from: angleFigure(Math.round(from)),
+        to: angleFigure(Math.round(to)),
+      }),
     );
   }
-  if (snip !== undefined) notes.push('Then snip the nose at 45°.');
+  if (snip !== undefined) notes.push(message('bench.then-snip-the-nose-at-45'));
   if (step.backCut > 0)
     notes.push(
-      `Cut it back ${formatAngle(step.backCut)} so that the face closes first: lean the blade, or put a slip of ${formatLength(profile.width * tanDeg(step.backCut), unit, { inchParts: 32 })} ${unit} under it, ${formatLength(profile.width, unit)} ${unit} from the blade.`,
+      message('bench.cut-it-back-so-that-the', {
+        backCut: angleFigure(step.backCut),
+        width: bareFigure(profile.width * tanDeg(step.backCut), unit, 32),
+        unit,
+        width2: bareFigure(profile.width, unit),
+      }),
     );
   notes.push(...partNotes(step, unit));
-  return notes.map((note) => tradeTerms(note, vocabulary));
+  return notes;
 }
 
 /** Crown rolls on its two edges; after so many cuts its stop is looked at again. */
@@ -69,51 +93,52 @@ const CHECK_STOP = 10;
  * With the ceiling edge up the fence the same swing is right for a crown whose drop and projection are changed about.
  * Source: crown, section 5.
  */
-function nestedNotes({ end, profile, saw }: CutStep, unit: Unit): string[] {
+function nestedNotes({ end, profile, saw }: CutStep, unit: Unit): Words[] {
   if (saw.way !== 'nested' || end !== 'left') return [];
-  const size = (value: number): string => `${formatLength(value, unit, { inchParts: 32 })} ${unit}`;
+  const size = (value: number): Words =>
+    message('bench.joined', { value: bareFigure(value, unit, 32), unit });
   const [drop, out] = [dropOf(profile), projectionOf(profile)];
   const off = Math.abs(drop - out);
   return [
-    `Stop: its ceiling edge ${size(out)} out on the table, its wall edge ${size(drop)} up the fence. Look at it again every ${CHECK_STOP} cuts: a crown that rolls opens more than a wrong angle.`,
-    ...(off > SEEN[unit]
-      ? [
-          `Never with the ceiling edge up the fence at this swing: it would fit only hung the other way down, ${size(off)} off on wall and ceiling.`,
-        ]
-      : []),
+    message('bench.stop-its-ceiling-edge-out-on', { out: size(out), drop: size(drop), stop: CHECK_STOP }),
+    ...(off > SEEN[unit] ? [message('bench.never-with-the-ceiling-edge-up', { off: size(off) })] : []),
   ];
 }
 
 /** What is done to a part of an opening besides its two ends; said at its last one. */
-function partNotes({ piece, end, profile }: CutStep, unit: Unit): string[] {
-  const size = (value: number): string => `${formatLength(value, unit, { inchParts: 32 })} ${unit}`;
+function partNotes({ piece, end, profile }: CutStep, unit: Unit): Words[] {
+  const size = (value: number): Words =>
+    message('bench.joined', { value: bareFigure(value, unit, 32), unit });
   if (end === 'left')
     return profile.finish === 'prefinished' && piece.opening !== undefined
-      ? ['Prefinished: mark on tape or on its edge, no pencil on the face.']
+      ? [message('bench.prefinished-mark-on-tape-or-on')]
       : [];
-  const notes: string[] = [];
+  const notes: Words[] = [];
   const { taper, width, notches } = piece;
   if (piece.role === 'head' && piece.allowance > 0)
-    notes.push(
-      `Rough: ${size(piece.allowance)} of it is to spare. Turn it over on the legs, mark both outer points, then cut to the marks.`,
-    );
+    notes.push(message('bench.rough-of-it-is-to-spare', { allowance: size(piece.allowance) }));
   if (taper)
     notes.push(
-      `Then rip it on the sled, ${size(taper.left)} at its left end to ${size(taper.right)} at its right: the sled is set over by ${size(Math.abs(taper.left - taper.right))}. Never freehand.`,
+      message('bench.then-rip-it-on-the-sled', {
+        left: size(taper.left),
+        right: size(taper.right),
+        over: size(Math.abs(taper.left - taper.right)),
+      }),
     );
   else if (width !== undefined)
     notes.push(
       piece.role === 'stool'
-        ? `Rip it to ${size(width)} deep, the factory edge off first.`
-        : `Then rip it to ${size(width)}${piece.role.startsWith('leg') ? ', its outer edge off' : ''}.`,
+        ? message('bench.rip-it-to-deep-the-factory', { width: size(width) })
+        : message('bench.then-rip-it-to', {
+            width: size(width),
+            leg: piece.role.startsWith('leg') ? message('bench.its-outer-edge-off') : '',
+          }),
     );
   if (notches) {
     const { left, right } = notches;
-    const notch = (of: { length: number; depth: number }): string =>
-      `${size(of.length)} by ${size(of.depth)}`;
-    notes.push(
-      `Notch its back, along by deep: left ${notch(left)}, right ${notch(right)}. Finish the corners by hand.`,
-    );
+    const notch = (of: { length: number; depth: number }): Words =>
+      message('bench.by', { length: size(of.length), depth: size(of.depth) });
+    notes.push(message('bench.notch-its-back-along-by-deep', { left: notch(left), right: notch(right) }));
   }
   return notes;
 }
@@ -126,12 +151,18 @@ export const pieceWarnings = (plan: Pick<PlanFile, 'watchOuts'>, piece: Pick<Pie
   plan.watchOuts.filter((one) => one.piece === piece.id && !SAID_BY_CUT.has(one.code)).map((one) => one.text);
 
 /** What is done to a piece at the bench once it is sawn. */
-export function benchTask({ piece }: CutStep): string {
+export function benchTask({ piece }: CutStep): Words {
   const ends = (['left', 'right'] as const).flatMap((side) => {
     const { joint, over } = piece[side];
-    if (joint === 'cope') return [`cope its ${side} end along the revealed line`];
-    if (joint === 'scarf') return [`its ${side} end is a scarf and lies ${over ? 'over' : 'under'}`];
+    if (joint === 'cope') return [message('bench.cope-its-end-along-the-revealed', { side: wordOf(side) })];
+    if (joint === 'scarf')
+      return [
+        message('bench.its-end-is-a-scarf-and', {
+          side: wordOf(side),
+          lap: over ? message('bench.over') : message('bench.under'),
+        }),
+      ];
     return [];
   });
-  return ends.length > 0 ? `At the bench: ${ends.join('; ')}.` : '';
+  return ends.length > 0 ? message('bench.at-the-bench', { items: listOf(ends, '; ') }) : '';
 }

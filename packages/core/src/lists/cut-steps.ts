@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import { kerfOf, rulesOfRoom, sawOf, type JobFile, type Profile } from '../job/index.ts';
 import { formatLength } from '../measure/index.ts';
 import {
@@ -17,11 +18,11 @@ import { placeOf } from './cut-list.ts';
 
 export interface CutMark {
   readonly length: number;
-  readonly text: string;
+  readonly text: Words;
   /** What the tape hooks on, which is still there when the mark is made. */
-  readonly from: string;
+  readonly from: Words;
   /** The edge the mark is on; it faces the operator. */
-  readonly edge: string;
+  readonly edge: Words;
   /** Which of the piece's two lines that is. */
   readonly line: 'near' | 'far';
 }
@@ -32,7 +33,7 @@ export interface CutStep {
   readonly stickNumber: number;
   readonly piece: Piece;
   readonly profile: Profile;
-  readonly place: string;
+  readonly place: Words;
   readonly end: PieceEnd;
   readonly saw: SawSetting;
   readonly mark: CutMark;
@@ -43,14 +44,14 @@ export interface CutStep {
   /** The piece whose left end this same cut makes. */
   readonly alsoMakes?: Piece;
   /** A small piece that is cut from the long stock, not on its own: how. */
-  readonly recipe?: string;
+  readonly recipe?: Words;
   /** The last cut of its stick. */
   readonly last: boolean;
 }
 
 interface Bench extends Marking {
   readonly text: (length: number) => string;
-  readonly placeOf: (piece: Piece) => string;
+  readonly placeOf: (piece: Piece) => Words;
   readonly backCutOf: (piece: Piece) => number;
 }
 
@@ -100,8 +101,8 @@ export function cutSteps(
             mark.end === 'right'
               ? betweenPoints(piece, mark, bench)
               : k === 0
-                ? 'the factory end'
-                : 'the end of what is left of the stick',
+                ? message('bench.the-factory-end')
+                : message('bench.the-end-of-what-is-left'),
           edge: mark.along.edge,
           line: mark.along.line,
         },
@@ -120,11 +121,14 @@ export function cutSteps(
 const CASED: ReadonlySet<Piece['role']> = new Set(['leg-left', 'leg-right', 'head', 'sill', 'band']);
 
 /** A slant that takes nothing off the edge it is marked on. */
-const AT_THE_END = 'at its end';
+const AT_THE_END = message('bench.at-its-end');
 
-const betweenPoints = (piece: Piece, { along }: StickMark, { profileOf }: Bench): string => {
+const betweenPoints = (piece: Piece, { along }: StickMark, { profileOf }: Bench): Words => {
   const profile = profileOf(piece);
-  return `the ${pointOf(piece.left, along, profile)} at the left to the ${pointOf(piece.right, along, profile)}`;
+  return message('bench.the-at-the-left-to-the', {
+    left: pointOf(piece.left, along, profile),
+    right: pointOf(piece.right, along, profile),
+  });
 };
 
 type Step = Omit<CutStep, 'stick' | 'stickNumber' | 'last'>;
@@ -158,23 +162,22 @@ function smallSteps(bench: Bench, piece: Piece): Step[] {
       mark: {
         length: 0,
         text: AT_THE_END,
-        from: 'the end of any offcut long enough to hold well clear of the blade',
+        from: message('bench.the-end-of-any-offcut-long'),
         edge: names.far,
         line: 'far',
       },
-      recipe: 'Cut this slant on the end of a long offcut; take nothing off yet.',
+      recipe: message('bench.cut-this-slant-on-the-end'),
     },
     {
       ...endStep(bench, piece, second),
       mark: {
         length: far,
         text: bench.text(far),
-        from: `the point of that slant`,
+        from: message('bench.the-point-of-that-slant'),
         edge: names.far,
         line: 'far',
       },
-      recipe:
-        'Part it from the offcut: hold the long offcut, not the small piece; let the blade stop before you lift it. A thin backer stops it from falling through.',
+      recipe: message('bench.part-it-from-the-offcut-hold'),
     },
   ];
 }

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import { corner, crownJob } from '../../test/helpers/crown.ts';
 import { clock } from '../../../optimiser/test/helpers/solver.ts';
@@ -32,7 +33,7 @@ test('a turn piece at a bullnose is glued up with both its neighbours, each of t
     ],
     events: [],
   });
-  const said = (piece: Piece): string => glueUp(job, shop, piece).join(' ');
+  const said = (piece: Piece): string => inWords(glueUp(job, shop, piece)).join(' ');
   const turn = plan.value.pieces.find((one) => one.role === 'transition')!;
   const walls = plan.value.pieces.filter((one) => one.role === 'wall');
   const at = (wall: string): Piece => walls.find((one) => one.wall === wall)!;

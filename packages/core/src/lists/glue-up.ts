@@ -1,39 +1,41 @@
+import { message, type Words } from '../messages/index.ts';
+import { listOf } from '../messages/index.ts';
 import type { JobFile, Profile } from '../job/index.ts';
 import type { Piece } from '../plan/index.ts';
 import type { Shop } from '../workshop/index.ts';
 
 /** What holds two cuts of a material together on the bench. */
 interface Glue {
-  readonly glue: string;
+  readonly glue: Words;
   /** Minutes to bring them together, and until they may be moved. */
   readonly open: number;
   readonly ready: number;
-  readonly hold: string;
+  readonly hold: Words;
 }
 
 const WOOD: Glue = {
-  glue: 'wood glue on both cuts',
+  glue: message('glue.wood-glue-on-both-cuts'),
   open: 5,
   ready: 30,
-  hold: 'tape across the face, a pin from each side',
+  hold: message('glue.tape-across-the-face-a-pin'),
 };
 const GLUES: Readonly<Record<Profile['material'], Glue>> = {
   softwood: WOOD,
   hardwood: WOOD,
   other: WOOD,
   // End grain of a board drinks the first coat.
-  mdf: { ...WOOD, glue: 'wood glue on both cuts, a second coat once the first is drunk up' },
+  mdf: { ...WOOD, glue: message('glue.wood-glue-on-both-cuts-a') },
   polyurethane: {
-    glue: 'adhesive for foam on one cut',
+    glue: message('glue.adhesive-for-foam-on-one-cut'),
     open: 10,
     ready: 120,
-    hold: 'tape across the face, no pins near the edge',
+    hold: message('glue.tape-across-the-face-no-pins'),
   },
   pvc: {
-    glue: 'cement for PVC on both cuts',
+    glue: message('glue.cement-for-pvc-on-both-cuts'),
     open: 1,
     ready: 30,
-    hold: 'hold it by hand until it takes, then tape',
+    hold: message('glue.hold-it-by-hand-until-it'),
   },
 };
 
@@ -45,7 +47,7 @@ const isTurn = (piece: Piece): boolean => piece.role === 'transition';
  * @returns nothing for a piece that is hung by itself
  * Source: crown, section 8.
  */
-export function glueUp(job: Pick<JobFile, 'profiles'>, shop: Shop, plan: Piece): string[] {
+export function glueUp(job: Pick<JobFile, 'profiles'>, shop: Shop, plan: Piece): Words[] {
   const byId = new Map(shop.pieces.map((piece) => [piece.piece, piece]));
   const profile = job.profiles.find((one) => one.id === plan.profile);
   if (!profile) return [];
@@ -57,7 +59,7 @@ export function glueUp(job: Pick<JobFile, 'profiles'>, shop: Shop, plan: Piece):
   if (met.length === 0) return [];
   const { glue, open, ready, hold } = GLUES[profile.material];
   return [
-    `Glue it up on the bench with ${[...new Set(met)].join(' and ')} before it is hung: ${glue}; ${hold}.`,
-    `${open} ${open === 1 ? 'minute' : 'minutes'} to bring them together, ${ready} until it may be moved.`,
+    message('glue.glue-it-up-on-the-bench', { items: listOf([...new Set(met)], ' and '), glue, hold }),
+    message('glue.to-bring-them-together-until-it', { open, ready }),
   ];
 }

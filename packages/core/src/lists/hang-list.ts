@@ -1,5 +1,7 @@
+import { message, type Words, lengthFigure, type MessageCode } from '../messages/index.ts';
+import { listOf } from '../messages/index.ts';
 import { roomAlong, type JobFile } from '../job/index.ts';
-import { formatWithUnit } from '../measure/index.ts';
+
 import type { Piece } from '../plan/index.ts';
 import { isAlive, type Shop, type ShopPiece } from '../workshop/index.ts';
 import { studPositions } from '../survey/index.ts';
@@ -11,7 +13,7 @@ import { placeOf } from './cut-list.ts';
 export interface HangLine {
   readonly piece: ShopPiece;
   readonly plan: Piece;
-  readonly place: string;
+  readonly place: Words;
   /** Something it has to wait for: tags of pieces that hang before it and are not fixed yet. */
   readonly before: readonly string[];
 }
@@ -36,40 +38,54 @@ export function hangList(job: Pick<JobFile, 'rooms'>, shop: Shop, room?: string)
   });
 }
 
+const OF_AN_END: ReadonlySet<MessageCode> = new Set(['piece.left-end', 'piece.right-end', 'piece.spliced']);
+
+/** Whether a reason of a piece is about the cut of one of its ends: whoever hangs it has the piece in his hands and sees that. */
+export const isOfEnd = (reason: Words): boolean =>
+  typeof reason !== 'string' && 'code' in reason && OF_AN_END.has(reason.code);
+
 /** Room kept free of nails above and below a socket or a switch, and beside a pipe: 2 in, 50 mm. */
 const noNail = (unit: 'in' | 'mm'): number => (unit === 'in' ? 2 : 50);
 
 /** What the wall says of a piece: its studs from the piece's own left end, and where no nail may go. */
-export function hangNotes(job: JobFile, plan: Piece): string[] {
+export function hangNotes(job: JobFile, plan: Piece): Words[] {
   const room = job.rooms.find((one) => one.id === plan.room);
   const trim = room?.trims.find((one) => one.id === plan.trim);
   const along = room && trim ? roomAlong(room, trim) : undefined;
   const wall = along?.walls.find((one) => one.id === plan.wall);
   const profile = job.profiles.find((one) => one.id === plan.profile);
-  const say = (length: number): string => formatWithUnit(length, job.unit);
-  const notes: string[] = [];
+  const say = (length: number): Words => lengthFigure(length, job.unit);
+  const notes: Words[] = [];
   if (room && wall && plan.from !== undefined && plan.to !== undefined) {
     const { from, to } = plan;
     const studs = (studPositions(wall, from, to) ?? []).map((at) => say(at - from));
-    if (studs.length > 0) notes.push(`studs at ${studs.join(', ')} from its left end`);
-    else notes.push('no studs noted on this wall: find them before you nail');
+    if (studs.length > 0)
+      notes.push(message('hang.studs-at-from-its-left-end', { items: listOf(studs, ', ') }));
+    else notes.push(message('hang.no-studs-noted-on-this-wall'));
     for (const point of wall.points ?? []) {
       const clear = noNail(job.unit);
       if (point.at < from - clear || point.at > to + clear) continue;
       notes.push(
         point.kind === 'pipe'
-          ? `a pipe at ${say(point.at - from)}: no nail within ${say(clear)} of it, nor above or below`
-          : `a ${point.kind} at ${say(point.at - from)}: wires run up or down from it, no nail above or below within ${say(clear)}`,
+          ? message('hang.a-pipe-at-no-nail-within', { at: say(point.at - from), clear: say(clear) })
+          : message('hang.a-at-wires-run-up-or', {
+              kind: point.kind,
+              at: say(point.at - from),
+              clear: say(clear),
+            }),
       );
     }
     const pocket = (wall.openings ?? []).find((one) => one.kind === 'pocket');
-    if (pocket) notes.push('a door slides in this wall: no fastener longer than trim and skin where it runs');
+    if (pocket) notes.push(message('hang.a-door-slides-in-this-wall'));
   }
   if (profile) {
     const skin = job.unit === 'in' ? 0.5 : 12.5;
     const bite = job.unit === 'in' ? 0.75 : 20;
     notes.push(
-      `nails of ${say(profile.thickness + skin + bite)} or longer: through the trim, the skin, and ${say(bite)} of wood`,
+      message('hang.nails-of-or-longer-through-the', {
+        thickness: say(profile.thickness + skin + bite),
+        bite: say(bite),
+      }),
     );
   }
   return notes;

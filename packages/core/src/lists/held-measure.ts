@@ -1,11 +1,12 @@
+import { message, type Words } from '../messages/index.ts';
 import type { Piece } from '../plan/index.ts';
 
 /** What is measured where a piece waits for its measure, and what it makes of the piece. */
 interface HeldMeasure {
   /** What to do before and how to hold the tape, as a sentence. */
-  readonly how: string;
+  readonly how: Words;
   /** From where to where, short. */
-  readonly label: string;
+  readonly label: Words;
   /** What the figures say it will be. */
   readonly figure: number;
   /** The length along the back of the piece for what was measured. */
@@ -20,15 +21,15 @@ export function heldMeasure(piece: Pick<Piece, 'opening' | 'left' | 'right' | 'h
   const predicted = piece.held?.predicted ?? piece.near;
   if (piece.opening === undefined)
     return {
-      how: 'Hang both its neighbors, then measure on the wall between them, along the edge on the wall.',
-      label: 'between its neighbors, along the wall',
+      how: message('hang.hang-both-its-neighbors-then-measure'),
+      label: message('hang.between-its-neighbors-along-the-wall'),
       figure: predicted,
       nearOf: (measured) => measured,
     };
   const reach = piece.left.reach + piece.right.reach;
   return {
-    how: 'Nail both legs, then measure over them along the top, outer edge to outer edge.',
-    label: 'over both legs, outer edge to outer edge',
+    how: message('hang.nail-both-legs-then-measure-over'),
+    label: message('hang.over-both-legs-outer-edge-to'),
     figure: predicted + reach,
     nearOf: (measured) => measured - reach,
   };

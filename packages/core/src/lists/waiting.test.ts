@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import type { LogEvent } from '../workshop/index.ts';
 import { RESTS, restEvent, waitingList } from './waiting.ts';
@@ -17,7 +18,7 @@ test('what rests is listed by when it is ready, and what has long been ready is 
     noted('b', 'wood-glue', '2026-03-02T09:00:00Z'),
     noted('c', 'caulk', '2026-02-27T09:00:00Z'),
   ];
-  expect(waitingList(events, '2026-03-02T09:40:00Z')).toEqual([
+  expect(inWords(waitingList(events, '2026-03-02T09:40:00Z'))).toEqual([
     {
       event: 'b',
       what: 'Hall: wood glue, until it may be moved',

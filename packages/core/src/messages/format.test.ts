@@ -72,14 +72,23 @@ describe('messages', () => {
   });
   test('every text of the catalogue can be read, and none is left as it was in the pseudo-language', () => {
     for (const [code, text] of Object.entries(CATALOGUE)) {
+      // Counts choose a form: two is of many.
+      const counts = [...text.matchAll(/\{(\w+), plural,/g)].map(([, name]) => name!);
       const names = [...text.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!);
       const said = {
         code: code as keyof typeof CATALOGUE,
-        data: Object.fromEntries(names.map((one) => [one, '§'])),
+        data: Object.fromEntries([
+          ...names.map((one) => [one, '§'] as const),
+          ...counts.map((one) => [one, 2] as const),
+        ]),
       };
-      expect([code, formatMessage(said, american)]).toEqual([code, text.replace(/\{\w+\}/g, '§')]);
-      if (/[aeiou]/.test(text.replace(/\{\w+\}/g, '')))
-        expect(formatMessage(said, pseudo)).toContain('\u0301');
+      const of = text
+        .replace(/\{\w+, plural, one \{[^}]*\} other \{([^}]*)\}\}/g, (_all, many: string) =>
+          many.replace('#', '2'),
+        )
+        .replace(/\{\w+\}/g, '§');
+      expect([code, formatMessage(said, american)]).toEqual([code, of]);
+      if (/[aeiou]/.test(of)) expect(formatMessage(said, pseudo)).toContain('\u0301');
     }
   });
   test('messages within a value become text, and nothing else changes', () => {

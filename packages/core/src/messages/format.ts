@@ -91,24 +91,24 @@ const isWords = (value: object): value is Message | Figure =>
     ('between' in value || 'value' in value));
 
 /** A value with every message in it made into text, for files and lines that hold text. */
-type Formatted<T> = T extends Message | Figure | Exclude<Words, string>
+export type InText<T> = T extends Message | Figure | Exclude<Words, string>
   ? string
   : T extends readonly (infer One)[]
-    ? readonly Formatted<One>[]
+    ? readonly InText<One>[]
     : T extends object
-      ? { readonly [Key in keyof T]: Formatted<T[Key]> }
+      ? { readonly [Key in keyof T]: InText<T[Key]> }
       : T;
 
 /**
  * Makes text of every message within a value, however deep.
  * @param value plain data: objects, lists, texts, numbers
  */
-export function formatAll<T>(value: T, reader: Reader): Formatted<T> {
+export function formatAll<T>(value: T, reader: Reader): InText<T> {
   const go = (one: unknown): unknown => {
     if (typeof one !== 'object' || one === null) return one;
     if (Array.isArray(one)) return one.map(go);
     if (isWords(one)) return formatMessage(one, reader);
     return Object.fromEntries(Object.entries(one).map(([key, inner]) => [key, go(inner)]));
   };
-  return go(value) as Formatted<T>;
+  return go(value) as InText<T>;
 }

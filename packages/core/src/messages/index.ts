@@ -1,6 +1,7 @@
 export * from './message.ts';
-export { formatAll, formatMessage, type MessageLanguage, type Reader } from './format.ts';
+export { formatAll, formatMessage, type InText, type MessageLanguage, type Reader } from './format.ts';
 export * from './terms.ts';
+export * from './packed.ts';
 export * from './word.ts';
 export * from './warnings.ts';
 export * from './warning-advice.ts';

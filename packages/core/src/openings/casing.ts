@@ -1,3 +1,4 @@
+import { message, angleFigure, type Words } from '../messages/index.ts';
 import type { Profile } from '../job/index.ts';
 import { add, length, subtract, type Vec2 } from '../geometry/index.ts';
 import type { TrimKit } from './trim-kit.ts';
@@ -59,18 +60,21 @@ export interface Casing {
   readonly noBand: 'overhang' | 'block' | undefined;
 }
 
-const deg = (angle: number): string => `${Number(angle.toFixed(2))}°`;
-
-function whyCorners({ slope }: Measures, dress: TrimKit): string {
+function whyCorners({ slope }: Measures, dress: TrimKit): Words {
   if (dress.corners === 'butt')
     return slope === 0
-      ? 'the head lies over square legs'
-      : `the head lies over the legs, which are cut to its slope of ${deg(slope)}`;
-  if (dress.corners === 'block') return 'stands against the corner block';
+      ? message('opening.the-head-lies-over-square-legs')
+      : message('opening.the-head-lies-over-the-legs', { slope: angleFigure(slope) });
+  if (dress.corners === 'block') return message('opening.stands-against-the-corner-block');
   const equal = dress.leg!.left.width === dress.head!.width && dress.leg!.right.width === dress.head!.width;
-  const level = slope === 0 ? 'head level' : `head out of level by ${deg(slope)}`;
-  if (!equal) return `${level}; leg and head differ in width: each end has its own angle`;
-  return slope === 0 ? 'head level: 45s' : `${level}: each corner has its own angle`;
+  const level =
+    slope === 0
+      ? message('opening.head-level')
+      : message('opening.head-out-of-level-by', { slope: angleFigure(slope) });
+  if (!equal) return message('opening.leg-and-head-differ-in-width', { level });
+  return slope === 0
+    ? message('opening.head-level-45s')
+    : message('opening.each-corner-has-its-own-angle', { level });
 }
 
 const boxed = (strip: Strip, { thickness }: Profile): Box => ({ ...boxOf(strip), stands: thickness });
@@ -137,7 +141,7 @@ export function casingOn(measures: Measures, dress: TrimKit, feet: Feet): Casing
         profile: leg[side],
         sawnAs: 'casing',
         step: 3,
-        reason: [why, ...(dress.ripped[side] ? ['cut first, then its outer edge is ripped off'] : [])],
+        reason: [why, ...(dress.ripped[side] ? [message('opening.cut-first-then-its-outer-edge')] : [])],
         box: boxed(legStrips[side], leg[side]),
         left: side === 'left' ? standsOn : corner,
         right: side === 'left' ? corner : standsOn,
@@ -167,7 +171,7 @@ export function casingOn(measures: Measures, dress: TrimKit, feet: Feet): Casing
       profile: head,
       sawnAs: 'casing',
       step: 5,
-      reason: ['after the legs: check it outside to outside'],
+      reason: [message('opening.after-the-legs-check-it-outside')],
       box: boxed(headStrip, head),
       left: end('left'),
       right: end('right'),
@@ -188,7 +192,7 @@ export function casingOn(measures: Measures, dress: TrimKit, feet: Feet): Casing
         profile: sill,
         sawnAs: 'casing',
         step: 6,
-        reason: ['closes the picture frame'],
+        reason: [message('opening.closes-the-picture-frame')],
         box: boxed(strip, sill),
         left: { joint: 'miter', mate: 'leg-right' },
         right: { joint: 'miter', mate: 'leg-left' },
@@ -267,7 +271,7 @@ function plinthPart(
     profile: plinth,
     near: dress.plinthHeight,
     step: 2,
-    reason: ['stands under the leg, inner edges flush'],
+    reason: [message('opening.stands-under-the-leg-inner-edges')],
     box: { from: left, to: right, low: floor, high: floor + dress.plinthHeight, stands: plinth.thickness },
   });
 }
@@ -289,7 +293,7 @@ function blockPart(side: 'left' | 'right', block: Profile, corner: Vec2, leg: Li
     profile: block,
     near: size,
     step: 4,
-    reason: ['stands on the leg, inner edges flush; the head ends against it'],
+    reason: [message('opening.stands-on-the-leg-inner-edges')],
     box: boxed(strip, block),
     outline: [strip.innerLeft, strip.innerRight, strip.outerRight, strip.outerLeft],
   });
@@ -321,7 +325,7 @@ function capPart(
     profile: cap,
     near: Math.round(near * 1e9) / 1e9,
     step: 7,
-    reason: ['lies on the head, past its ends by the same at both'],
+    reason: [message('opening.lies-on-the-head-past-its')],
     box: { ...boxOf(strip), stands: cap.width },
     outline: [strip.innerLeft, strip.innerRight, strip.outerRight, strip.outerLeft],
   });
@@ -368,7 +372,7 @@ function bandParts(
       profile: band,
       sawnAs: 'back-band',
       step: place === 'head' ? 8.2 : place === 'sill' ? 8.4 : 8,
-      reason: ['over the outer edge of the casing, its own corners'],
+      reason: [message('opening.over-the-outer-edge-of-the')],
       box: boxed(shape, band),
       left,
       right,

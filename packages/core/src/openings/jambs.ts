@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { length, subtract } from '../geometry/index.ts';
 import type { Opening, Profile } from '../job/index.ts';
 import type { TrimKit } from './trim-kit.ts';
@@ -74,8 +75,8 @@ function stripOf(
     near,
     step: runsOver ? 0.2 : 0.1,
     reason: [
-      runsOver ? 'runs over the others' : 'stands between the others',
-      ...(ripped.taper ? ['tapered: ripped on the sled, never freehand'] : []),
+      runsOver ? message('opening.runs-over-the-others') : message('opening.stands-between-the-others'),
+      ...(ripped.taper ? [message('opening.tapered-ripped-on-the-sled-never')] : []),
     ],
     ...ripped,
   });

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { openingJob, WINDOW, type OpeningJob } from '../../test/helpers/openings.ts';
@@ -675,7 +676,7 @@ describe('fitting', () => {
 
   test('legs are nailed low until the miter is closed', () => {
     const { pieces } = planned({ openings: [door] });
-    expect(pieceOf(pieces, 'leg-left').reason.join(' ')).toContain('18 in below the head');
+    expect(inWords(pieceOf(pieces, 'leg-left').reason).join(' ')).toContain('18 in below the head');
   });
 
   test('a corner open at the outer point is shaved at the inner one; the wedge is as long as the miter', () => {

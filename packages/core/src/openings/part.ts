@@ -1,3 +1,4 @@
+import { type Words } from '../messages/index.ts';
 import { tanDeg } from '../base/index.ts';
 import type { Profile } from '../job/index.ts';
 import { vec, type Vec2 } from '../geometry/index.ts';
@@ -60,7 +61,7 @@ export interface OpeningPart {
   readonly right: PartEnd;
   /** Smaller: goes up earlier. Below 10, as walls come after. */
   readonly step: number;
-  readonly reason: readonly string[];
+  readonly reason: readonly Words[];
   /** What it covers of the wall; absent where it lies within it, as jamb strips do. */
   readonly box?: Box;
   /** Its outline as its side shows it, in the plane of the wall. */

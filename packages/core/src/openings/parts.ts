@@ -1,3 +1,4 @@
+import { message, lengthFigure } from '../messages/index.ts';
 import type { HouseRules, JobFile, Opening } from '../job/index.ts';
 import type { Unit } from '../measure/index.ts';
 import { casingOn, type Casing } from './casing.ts';
@@ -29,7 +30,9 @@ const nailed = (part: OpeningPart, { oneUnit, corners }: TrimKit, unit: Unit): O
         ...part,
         reason: [
           ...part.reason,
-          `nail it up to ${unit === 'in' ? '18 in' : '450 mm'} below the head, no higher until the miter is closed`,
+          message('opening.nail-it-up-to-below-the', {
+            height: lengthFigure(unit === 'in' ? 18 : 450, unit),
+          }),
         ],
       };
 
@@ -40,7 +43,7 @@ function gated(head: OpeningPart, opening: Opening, side: SideName, rules: House
     return {
       ...head,
       near: measured - reaches(head),
-      reason: ['as measured outside to outside over the legs'],
+      reason: [message('opening.as-measured-outside-to-outside-over')],
     };
   if (rules.headMode === 'measured')
     return {
@@ -48,14 +51,14 @@ function gated(head: OpeningPart, opening: Opening, side: SideName, rules: House
       near: head.near + rules.heldAllowance,
       allowance: rules.heldAllowance,
       held: { until: 'measured', predicted: head.near, allowance: rules.heldAllowance },
-      reason: ['held until the legs are up and it is measured outside to outside', ...head.reason.slice(1)],
+      reason: [message('opening.held-until-the-legs-are-up'), ...head.reason.slice(1)],
     };
   if (rules.headMode === 'rough')
     return {
       ...head,
       near: head.near + rules.roughAllowance,
       allowance: rules.roughAllowance,
-      reason: ['cut rough: turn it over on the legs, mark both outer points, cut to the marks'],
+      reason: [message('opening.cut-rough-turn-it-over-on')],
     };
   return head;
 }
@@ -75,7 +78,7 @@ export function trimSide(job: JobFile, rules: HouseRules, opening: Opening, side
     ...(casing?.parts ?? []).map((part) =>
       part === head
         ? dress.oneUnit
-          ? { ...part, reason: ['joined to the legs on the bench, set with them as one'] }
+          ? { ...part, reason: [message('opening.joined-to-the-legs-on-the')] }
           : gated(part, opening, side, rules)
         : nailed(part, dress, job.unit),
     ),

@@ -1,3 +1,4 @@
+import { message, wordOf } from '../messages/index.ts';
 import { tanDeg } from '../base/index.ts';
 import type { HouseRules, Opening } from '../job/index.ts';
 import type { Casing, Feet } from './casing.ts';
@@ -64,9 +65,9 @@ function stoolPart(
       step: 1,
       reason: [
         casing
-          ? 'outside of casing to outside of casing and a horn each side'
-          : 'no casing: as wide as the opening and a horn each side',
-        ...(shim ? [`level first: the high side down, the ${shim.under} side packed up`] : []),
+          ? message('opening.outside-of-casing-to-outside-of')
+          : message('opening.no-casing-as-wide-as-the'),
+        ...(shim ? [message('opening.level-first-the-high-side-down', { under: wordOf(shim.under) })] : []),
       ],
       box: {
         from: outside.left - horns.left,
@@ -113,7 +114,7 @@ function apronParts(
       left: side === 'left' ? SQUARE : back('apron'),
       right: side === 'left' ? back('apron') : SQUARE,
       step: 9,
-      reason: ['cut from the waste beside its piece'],
+      reason: [message('opening.cut-from-the-waste-beside-its')],
     });
   return [
     plain({
@@ -128,8 +129,8 @@ function apronParts(
       step: 8.6,
       reason: [
         casing
-          ? 'face as long as the casing outside to outside, returned at both ends'
-          : 'face as long as the opening is wide, returned at both ends',
+          ? message('opening.face-as-long-as-the-casing')
+          : message('opening.face-as-long-as-the-opening'),
       ],
       box: {
         from: outside.left,

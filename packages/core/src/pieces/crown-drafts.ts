@@ -1,6 +1,7 @@
+import { message, lengthFigure, wordOf, type Words } from '../messages/index.ts';
 import { atanDeg, bendPieceKey, cosDeg, tanDeg, testPieceKey, type PieceKey } from '../base/index.ts';
 import { loopOf, type Wall } from '../job/index.ts';
-import { formatWithUnit, type Unit } from '../measure/index.ts';
+import { type Unit } from '../measure/index.ts';
 import { bendPlane, crownOrder, placeOfSegment, type Rake, type TrimFrame } from '../joinery/index.ts';
 import { dropOf } from '../saw/index.ts';
 import { cutEnd, type PieceDraft, type DraftEnd } from './draft.ts';
@@ -12,36 +13,40 @@ import { cornerMate, keyOfPiece } from './piece-keys.ts';
 const size = (value: number): number => Number(value.toFixed(4));
 
 /** Why a piece is cut longer or shorter than its place. */
-export function allowanceReason(allowance: number, glued: boolean, closes: boolean): string[] {
+export function allowanceReason(allowance: number, glued: boolean, closes: boolean): Words[] {
   if (allowance === 0) return [];
-  if (glued) return [`cut ${size(-allowance)} shy: it is glued in between two that hang`];
+  if (glued) return [message('piece.cut-shy-it-is-glued-in', { allowance: size(-allowance) })];
   return closes
-    ? [`cut ${size(allowance)} longer: it closes the run and is pressed in`]
-    : [`cut ${size(allowance)} longer to spring in`];
+    ? [message('piece.cut-longer-it-closes-the-run', { allowance: size(allowance) })]
+    : [message('piece.cut-longer-to-spring-in', { allowance: size(allowance) })];
 }
 
 /** How the crew's school hangs a piece of crown, and where its lower edge runs. */
-export function crownReason(frame: TrimFrame, glued: boolean, closes: boolean, wallIndex: number): string[] {
+export function crownReason(frame: TrimFrame, glued: boolean, closes: boolean, wallIndex: number): Words[] {
   if (!frame.atCeiling) return [];
   const { crownOrder: school, looseEnd } = frame.rules;
   const drop = frame.slopes?.drops.get(wallIndex);
   const loose =
     looseEnd[school === 'foam' ? 'polyurethane' : (frame.profile.material ?? '*')] ?? looseEnd['*'] ?? 0;
   return [
-    ...(drop === undefined
-      ? []
-      : [`its wall edge runs ${size(drop)} below the ceiling line, measured plumb`]),
+    ...(drop === undefined ? [] : [message('piece.its-wall-edge-runs-below-the', { drop: size(drop) })]),
     ...(school === undefined || closes || glued || loose === 0
       ? []
-      : [`leave its last ${formatWithUnit(loose, frame.unit)} loose until its neighbor is up`]),
+      : [message('piece.leave-its-last-loose-until-its', { loose: lengthFigure(loose, frame.unit) })]),
   ];
 }
 
 /** How the strip behind crown is fixed. */
-export const backerReason = ({ substrate }: Pick<Wall, 'substrate'>, unit: Unit): string[] => [
+export const backerReason = ({ substrate }: Pick<Wall, 'substrate'>, unit: Unit): Words[] => [
   substrate === undefined
-    ? 'hidden behind crown: a screw into every stud; crown is nailed into it'
-    : `hidden behind crown: a screw every ${unit === 'in' ? '16 in' : '400 mm'}${substrate === 'masonry' ? ' into plugs; crown is nailed into it, never into the masonry' : '; crown is nailed into it'}`,
+    ? message('piece.hidden-behind-crown-a-screw-into')
+    : message('piece.hidden-behind-crown-a-screw-every', {
+        spacing: lengthFigure(unit === 'in' ? 16 : 400, unit),
+        nailing:
+          substrate === 'masonry'
+            ? message('piece.into-plugs-crown-is-nailed-into')
+            : message('piece.crown-is-nailed-into-it'),
+      }),
 ];
 
 /** The climb of a segment's wall, where crown follows a slope there. */
@@ -123,8 +128,8 @@ export function rakeDrafts(
       left: side === 'left' ? corner : bent('left', bend, keyOfRake),
       right: side === 'left' ? bent('right', bend, keyOfRake) : corner,
       reason: [
-        'level crown turned round the corner; glued to the level piece on the bench, then bent to the slope',
-        'cut it off a longer piece and hold the waste',
+        message('piece.level-crown-turned-round-the-corner'),
+        message('piece.cut-it-off-a-longer-piece'),
       ],
       after: mate ? [mate] : [],
       walk: [wallIndex, at],
@@ -144,7 +149,10 @@ export function rakeDrafts(
       left: rake.left ? bent('left', rake.rise, own[0]!) : cutEnd(joined.leftCut, leftMate),
       right: rake.right ? bent('right', -rake.rise, own.at(-1)!) : cutEnd(joined.rightCut, rightMate),
       reason: [
-        `climbs ${size(Math.abs(rake.rise))}° to the ${rake.rise > 0 ? 'right' : 'left'} between its turn pieces`,
+        message('piece.climbs-deg-to-the-between-its', {
+          rise: size(Math.abs(rake.rise)),
+          side: rake.rise > 0 ? wordOf('right') : wordOf('left'),
+        }),
         ...crownReason(frame, false, false, wallIndex),
       ],
       // After its turn pieces, which wait for the same neighbours.
@@ -179,7 +187,7 @@ export function testDrafts({ run }: RunLayout, roomIndex: number, layer: number)
       allowance: 0,
       left: side === 'left' ? square : miter,
       right: side === 'left' ? miter : square,
-      reason: ['test pair of an inside corner: cut first, tried in the corners, kept on the rack'],
+      reason: [message('piece.test-pair-of-an-inside-corner')],
       after: [],
       walk: [-1, side === 'left' ? 0 : 1],
       layer: layer - 0.5,

@@ -1,3 +1,4 @@
+import { type Words } from '../messages/index.ts';
 import type { PieceKey } from '../base/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import type { Profile } from '../job/index.ts';
@@ -47,7 +48,7 @@ export interface PieceDraft {
   readonly allowance: number;
   readonly left: DraftEnd;
   readonly right: DraftEnd;
-  readonly reason: readonly string[];
+  readonly reason: readonly Words[];
   /** Ids of pieces that must hang before this one. */
   readonly after: readonly PieceKey[];
   /** Where it comes in a walk round the room: wall index and position. */

@@ -1,3 +1,4 @@
+import { message, wordOf, type Words } from '../messages/index.ts';
 import { returnPieceKey, type PieceKey } from '../base/index.ts';
 import { ownTrim, type Stretch } from '../joinery/index.ts';
 import { springOf } from '../saw/index.ts';
@@ -131,12 +132,16 @@ export function draftRun(
       const measured = closes && measuredClosing(runLayout, stretch) !== undefined;
       if (closes) after.push(...[leftMate, rightMate].filter((one) => one !== undefined));
       const reason = [
-        ...(first ? [`left: ${joined.leftCut.reason}`] : [spliceReason(placeBefore!, 'left')]),
-        ...(last ? [`right: ${joined.rightCut.reason}`] : [spliceReason(placeAfter!, 'right')]),
+        ...(first
+          ? [message('piece.left-end', { reason: joined.leftCut.reason })]
+          : [spliceReason(placeBefore!, 'left')]),
+        ...(last
+          ? [message('piece.right-end', { reason: joined.rightCut.reason })]
+          : [spliceReason(placeAfter!, 'right')]),
         ...(waits
-          ? ['held until its neighbors hang and it is measured between them']
+          ? [message('piece.held-until-its-neighbors-hang-and')]
           : measured
-            ? ['as measured between its neighbors']
+            ? [message('piece.as-measured-between-its-neighbors')]
             : allowanceReason(allowance, glued, closes)),
         ...(hidden
           ? backerReason(room.walls[wallIndex]!, frame.unit)
@@ -182,9 +187,13 @@ const splicePlace = (span: PieceSpan): { leftOver: boolean; centre: number; onSt
     ? span.division.stretch.pinnedAfter
     : span.division.stretch.places[span.toPoint - 1];
 
-function spliceReason(place: { leftOver: boolean; onStud: boolean }, end: 'left' | 'right'): string {
+function spliceReason(place: { leftOver: boolean; onStud: boolean }, end: 'left' | 'right'): Words {
   const over = place.leftOver === (end === 'right');
-  return `${end}: spliced ${place.onStud ? 'on a stud' : 'off the studs'}; ${over ? 'lies over, being nearer the entry' : 'lies under'}`;
+  return message('piece.spliced', {
+    end: wordOf(end),
+    where: place.onStud ? message('piece.on-a-stud') : message('piece.off-the-studs'),
+    lap: over ? message('piece.lies-over-being-nearer-the-entry') : message('piece.lies-under'),
+  });
 }
 
 /** Trims lying on others go up after them. */
@@ -223,14 +232,14 @@ function returnDrafts(main: PieceDraft, side: 'left' | 'right'): PieceDraft[] {
     ...common,
     id: wedge,
     ...ends({ joint: 'return', angle, mate: last }, { joint: 'return', angle, mate: main.id }),
-    reason: ['turns the end half way back; cut from the waste beside its piece'],
+    reason: [message('piece.turns-the-end-half-way-back')],
     after: [main.id],
   };
   const back: PieceDraft = {
     ...common,
     id: last,
     ...ends({ joint: 'square', angle: 0 }, { joint: 'return', angle, mate: half ? wedge : main.id }),
-    reason: ['turns the end back to the wall; cut from the waste beside its piece'],
+    reason: [message('piece.turns-the-end-back-to-the')],
     after: [half ? wedge : main.id],
   };
   return half ? [turn, back] : [back];
@@ -277,7 +286,9 @@ function transitionDrafts(
           angle: -cut,
           mate: k === pieces - 1 ? after : transitionKey(run, joint.wallIndex, k + 2),
         },
-        reason: [`turns the bullnose of radius ${form.radius} in ${pieces + 1} equal steps`],
+        reason: [
+          message('piece.turns-the-bullnose-of-radius-in', { radius: form.radius, pieces: pieces + 1 }),
+        ],
         after: [before, after],
         walk: [joint.wallIndex, Infinity],
         layer,

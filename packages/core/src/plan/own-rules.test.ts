@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { describe, expect, it } from '@jest/globals';
 import { checkPlan } from '../../test/helpers/check-plan.ts';
 import { simpleJob } from '../../test/helpers/jobs.ts';
@@ -93,8 +94,8 @@ describe('furniture', () => {
       const piece = quick.pieces.find((one) => one.wall === 'w1')!;
       return spliceWorth(piece, which, quick, centre)!;
     };
-    expect(at(behind, 120).notes).toContain('+15 behind the bookcase');
-    expect(at(behind, 170).notes).not.toContain('+15 behind the bookcase');
+    expect(inWords(at(behind, 120).notes)).toContain('+15 behind the bookcase');
+    expect(inWords(at(behind, 170).notes)).not.toContain('+15 behind the bookcase');
     // Nothing for or against it: 80; hidden 15 more; 10 in from a corner 25 less.
     expect(at(room, 120).score).toBe(80);
     expect(at(behind, 120).score).toBe(95);
@@ -163,7 +164,7 @@ describe('ends of shoe and rail', () => {
     // The left one runs from the free end to the jamb at 70; a quarter of its 1/2 in nose comes off.
     expect(fromZero(own)).toMatchObject({ near: 70, right: { joint: 'square', angle: 0, snip: 0.125 } });
     // At the saw and on paper it is said at the end it belongs to.
-    expect(endWord(fromZero(own).right)).toBe('square, snip the nose');
+    expect(inWords(endWord(fromZero(own).right))).toBe('square, snip the nose');
     const returned = planOf(withOpening({})).filter((piece) => piece.trim === 'shoe');
     expect(fromZero(returned)).toMatchObject({ near: 69.5, right: { joint: 'return', angle: -45 } });
   });
@@ -182,7 +183,7 @@ describe('ends of shoe and rail', () => {
     expect(back).toMatchObject({ near: 0, left: { angle: -22.5, mate: wedge!.id }, right: { angle: 0 } });
     expect(main.order).toBeLessThan(wedge!.order);
     expect(wedge!.order).toBeLessThan(back!.order);
-    expect(endWord(main.right)).toBe('short, half turn');
-    expect(main.reason.join(' ')).toContain('two half turns to what it lies on');
+    expect(inWords(endWord(main.right))).toBe('short, half turn');
+    expect(inWords(main.reason).join(' ')).toContain('two half turns to what it lies on');
   });
 });

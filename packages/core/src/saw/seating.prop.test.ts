@@ -1,3 +1,4 @@
+import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { completeHouseRules, type Profile, type Saw } from '../job/index.ts';
@@ -172,7 +173,7 @@ describe('a cut made from its words', () => {
         const setting = seated(profile, end, angle, lean, saw, rule);
         if (setting.seat === null) return;
         cut++;
-        const how = read(settingText(setting, profile));
+        const how = read(plainText(settingText(setting, profile)));
         // What the scale reads more than it is comes off again; a block turns the stock.
         const sign = (side: string, plus: string): number => (side === 'none' ? 0 : side === plus ? 1 : -1);
         const square = setting.swing === 'none' ? 0 : how.swing + how.block;

@@ -1,3 +1,4 @@
+import { message, type Words, lengthFigure } from '../messages/index.ts';
 import { WHOLE_COUNT } from '../base/index.ts';
 import { traitsOf, type JobFile, type Profile } from '../job/index.ts';
 import type { Piece, PlanFile } from '../plan/index.ts';
@@ -19,13 +20,13 @@ export const usualMaterialRules = (unit: JobFile['unit']): MaterialRules => ({
 });
 
 interface MaterialLine {
-  readonly what: string;
+  readonly what: Words;
   readonly amount: number;
   readonly unit: 'nails' | 'ml' | 'l';
   /** Packs to buy, where it comes in packs. */
   readonly packs: number | undefined;
-  readonly pack: string | undefined;
-  readonly rule: string;
+  readonly pack: Words | undefined;
+  readonly rule: Words;
 }
 
 const MM: Readonly<Record<JobFile['unit'], number>> = { in: 25.4, mm: 1 };
@@ -58,12 +59,14 @@ function nails(hung: readonly Hung[], job: JobFile, rules: MaterialRules): Mater
     0,
   );
   return {
-    what: 'nails',
+    what: message('material.nails'),
     amount,
     unit: 'nails',
     packs: undefined,
     pack: undefined,
-    rule: `one every ${rules.nailSpacing} ${job.unit} and one at the end of each piece, two rows on trim wider than 40 mm`,
+    rule: message('material.one-every-and-one-at-the', {
+      spacing: lengthFigure(rules.nailSpacing, job.unit),
+    }),
   };
 }
 
@@ -82,12 +85,12 @@ const removable = (job: JobFile): ReadonlySet<string> =>
     ),
   );
 
-const cartridges = (what: string, amount: number, rule: string): MaterialLine => ({
+const cartridges = (what: Words, amount: number, rule: Words): MaterialLine => ({
   what,
   amount,
   unit: 'ml',
   packs: Math.ceil(amount / CARTRIDGE - WHOLE_COUNT),
-  pack: `cartridges of ${CARTRIDGE} ml`,
+  pack: message('material.cartridges-of-ml', { size: CARTRIDGE }),
   rule,
 });
 
@@ -128,7 +131,7 @@ export function materialsOf(job: JobFile, plan: PlanFile, rules: MaterialRules):
     );
   const stained = whole.filter(({ profile }) => profile.finish === 'stain');
   const litres = (area: number, coats: number): number => (area * coats) / COVERAGE;
-  const finish = (what: string, area: number, coats: number): MaterialLine[] =>
+  const finish = (what: Words, area: number, coats: number): MaterialLine[] =>
     area === 0 || coats === 0
       ? []
       : [
@@ -138,7 +141,11 @@ export function materialsOf(job: JobFile, plan: PlanFile, rules: MaterialRules):
             unit: 'l',
             packs: undefined,
             pack: undefined,
-            rule: `${area.toFixed(2)} m² of face and edge, ${coats} ${coats === 1 ? 'coat' : 'coats'}, ${COVERAGE} m² a litre`,
+            rule: message('material.m-of-face-and-edge-m', {
+              area: area.toFixed(2),
+              coats,
+              coverage: COVERAGE,
+            }),
           },
         ];
   const wood = painted.length + stained.length > 0;
@@ -147,47 +154,50 @@ export function materialsOf(job: JobFile, plan: PlanFile, rules: MaterialRules):
     ...(joints > 0
       ? [
           {
-            what: 'glue',
+            what: message('material.glue'),
             amount: Math.round(joints) * GLUE_JOINT,
             unit: 'ml' as const,
             packs: undefined,
             pack: undefined,
-            rule: `${GLUE_JOINT} ml for each of ${Math.round(joints)} glued joints: miters, scarfs, returns`,
+            rule: message('material.ml-for-each-of-glued-joints', {
+              each: GLUE_JOINT,
+              joints: Math.round(joints),
+            }),
           },
         ]
       : []),
     ...(glued > 0
       ? [
           cartridges(
-            'adhesive',
+            message('material.adhesive'),
             (glued * ADHESIVE_BEAD) / 1000,
-            `a 6 mm bead along ${(glued / 1000).toFixed(1)} m of foam and PVC`,
+            message('material.a-6-mm-bead-along-m', { glued: (glued / 1000).toFixed(1) }),
           ),
         ]
       : []),
     ...(edges > 0
       ? [
           cartridges(
-            'caulk',
+            message('material.caulk'),
             (edges * CAULK_BEAD) / 1000,
-            `a 4 mm fillet along ${(edges / 1000).toFixed(1)} m of edges at wall and ceiling, painted trim only`,
+            message('material.a-4-mm-fillet-along-m', { edges: (edges / 1000).toFixed(1) }),
           ),
         ]
       : []),
     ...(wood && nailLine.amount > 0
       ? [
           {
-            what: 'filler',
+            what: message('material.filler'),
             amount: nailLine.amount * FILLER_HOLE,
             unit: 'ml' as const,
             packs: undefined,
             pack: undefined,
-            rule: `${FILLER_HOLE} ml for each nail hole`,
+            rule: message('material.ml-for-each-nail-hole', { each: FILLER_HOLE }),
           },
         ]
       : []),
     ...finish('primer', face(painted), rules.primer ? 1 : 0),
     ...finish('paint', face(painted), rules.coats),
-    ...finish('stain or clear coat', face(stained), rules.coats),
+    ...finish(message('material.stain-or-clear-coat'), face(stained), rules.coats),
   ];
 }

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { plainText } from '../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { simpleJob } from '../../test/helpers/jobs.ts';
@@ -74,7 +75,7 @@ describe('the rest of the material', () => {
   test('follows its rules: figures by hand for a square room', () => {
     const job = square();
     const lines = new Map(
-      materialsOf(job, planOf(job), usualMaterialRules('in')).map((one) => [one.what, one]),
+      materialsOf(job, planOf(job), usualMaterialRules('in')).map((one) => [inWords(one.what), one]),
     );
     // 90 in at 16: 6 spaces and one more, two rows on 5 1/4 base: 14 nails a piece.
     expect(lines.get('nails')!.amount).toBe(4 * 14);
@@ -91,7 +92,9 @@ describe('the rest of the material', () => {
   test('mitered corners take glue, foam takes adhesive, prefinished trim takes no paint', () => {
     const mitered = { ...square(), houseRules: { insideCorner: 'miter' as const } };
     const of = (job: JobFile) =>
-      new Map(materialsOf(job, planOf(job), usualMaterialRules('in')).map((one) => [one.what, one.amount]));
+      new Map(
+        materialsOf(job, planOf(job), usualMaterialRules('in')).map((one) => [inWords(one.what), one.amount]),
+      );
     expect(of(mitered).get('glue')).toBe(8);
     const foam = {
       ...mitered,

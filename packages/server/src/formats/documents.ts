@@ -13,6 +13,14 @@ import {
   escapeXml,
   templatePictures,
   wallsSheet,
+  formatAll,
+  formatMessage,
+  message,
+  readerOf,
+  type InText,
+  type MessageLanguage,
+  type Reader,
+  type Words,
   type JobFile,
   type LogEvent,
   type Picture,
@@ -30,6 +38,8 @@ interface Source {
   readonly events?: readonly LogEvent[];
   readonly room?: string | undefined;
   readonly paper?: PaperSize;
+  /** Language of it; the trade's words are those of the job. */
+  readonly language?: MessageLanguage;
 }
 
 /** What a document cannot be made for want of, in words. */
@@ -41,7 +51,7 @@ const needed = ({ plan }: Source): PlanFile => {
 };
 
 interface Content {
-  readonly title: string;
+  readonly title: Words;
   readonly sheets?: (source: Source) => readonly TableSheet[];
   readonly pictures?: (source: Source) => readonly Picture[];
   /** Its pictures are in the job's own unit. */
@@ -51,35 +61,35 @@ interface Content {
 }
 
 const CONTENTS = {
-  'cut-list': { title: 'Cut list', sheets: (one) => [cutListSheet(one.job, needed(one))] },
+  'cut-list': { title: message('sheet.cut-list'), sheets: (one) => [cutListSheet(one.job, needed(one))] },
   'saw-list': {
-    title: 'Cuts in their order',
+    title: message('sheet.cuts-in-their-order'),
     sheets: (one) => [sawSheet(one.job, needed(one))],
     pictures: (one) => stickPictures(one.job, needed(one)),
   },
-  'buy-list': { title: 'To buy', sheets: (one) => [buySheet(one.job, needed(one))] },
-  walls: { title: 'Walls', sheets: ({ job }) => [wallsSheet(job)] },
+  'buy-list': { title: message('sheet.to-buy'), sheets: (one) => [buySheet(one.job, needed(one))] },
+  walls: { title: message('sheet.walls'), sheets: ({ job }) => [wallsSheet(job)] },
   openings: {
-    title: 'Openings',
+    title: message('sheet.openings'),
     sheets: ({ job }) => [openingsSheet(job)],
     pictures: ({ job }) => openingPictures(job),
     real: true,
   },
-  log: { title: 'Shop log', sheets: ({ job, events = [] }) => [logSheet(job, events)] },
-  plan: { title: 'Rooms from above', pictures: ({ job }) => planPictures(job), real: true },
-  ribbon: { title: 'Rooms unrolled', pictures: ({ job, plan }) => ribbonPictures(job, plan) },
+  log: { title: message('sheet.shop-log'), sheets: ({ job, events = [] }) => [logSheet(job, events)] },
+  plan: { title: message('sheet.rooms-from-above'), pictures: ({ job }) => planPictures(job), real: true },
+  ribbon: { title: message('sheet.rooms-unrolled'), pictures: ({ job, plan }) => ribbonPictures(job, plan) },
   joints: {
-    title: 'Joints',
+    title: message('sheet.joints'),
     pictures: (one) => jointPictures(one.job, needed(one)),
     real: true,
   },
   templates: {
-    title: 'Patterns in true size',
+    title: message('sheet.patterns-in-true-size'),
     pictures: ({ job }) => templatePictures(job),
     real: true,
     trueSize: true,
   },
-  sticks: { title: 'Sticks', pictures: (one) => stickPictures(one.job, needed(one)) },
+  sticks: { title: message('sheet.sticks'), pictures: (one) => stickPictures(one.job, needed(one)) },
 } as const satisfies Record<string, Content>;
 
 type Name = keyof typeof CONTENTS;
@@ -114,25 +124,32 @@ export const DOCUMENTS: readonly string[] = [
   ),
 ];
 
+/** A document's sheets and pictures as whoever asked for it reads them. */
+const readerFor = ({ job, language }: Source): Reader => readerOf(job.vocabulary, language);
+const sheetsOf = (name: Name, source: Source): readonly InText<TableSheet>[] =>
+  formatAll(contentOf(name).sheets?.(source) ?? [], readerFor(source));
+const picturesOf = (name: Name, source: Source): readonly InText<Picture>[] =>
+  ofRoom(formatAll(contentOf(name).pictures?.(source) ?? [], readerFor(source)), source);
+
 const paperOf = (name: Name, source: Source): PaperPart => {
-  const { title, sheets, pictures, trueSize } = contentOf(name);
-  const [sheet] = sheets?.(source) ?? [];
+  const { title, trueSize } = contentOf(name);
+  const [sheet] = sheetsOf(name, source);
   return {
-    title,
+    title: formatMessage(title, readerFor(source)),
     ...(sheet ? { sheet } : {}),
-    pictures: ofRoom(pictures?.(source) ?? [], source),
+    pictures: picturesOf(name, source),
     ...(trueSize ? { trueSize: source.job.unit } : {}),
   };
 };
 
-const ofRoom = (pictures: readonly Picture[], { room }: Source): readonly Picture[] =>
+const ofRoom = (pictures: readonly InText<Picture>[], { room }: Source): readonly InText<Picture>[] =>
   room === undefined ? pictures : pictures.filter((one) => one.room === undefined || one.room === room);
 
 /** Width of a picture file, in points. */
 const WIDTH = 1000;
 
 /** Pictures as one file: beneath each other, each with its name. */
-function svgFile(pictures: readonly Picture[]): string {
+function svgFile(pictures: readonly InText<Picture>[]): string {
   const [first] = pictures;
   if (!first) throw new NoDocument('there is nothing to draw');
   if (pictures.length === 1)
@@ -163,12 +180,8 @@ export async function writeDocument(document: string, source: Source): Promise<W
   const [name, format] = document.split('.') as [Name | 'sheets', Format];
   const names = name === 'sheets' ? ALL : [name];
   const type = TYPES[format];
-  const sheets = (): TableSheet[] => names.flatMap((one) => contentOf(one).sheets?.(source) ?? []);
-  const pictures = (): readonly Picture[] =>
-    ofRoom(
-      names.flatMap((one) => contentOf(one).pictures?.(source) ?? []),
-      source,
-    );
+  const sheets = (): InText<TableSheet>[] => names.flatMap((one) => sheetsOf(one, source));
+  const pictures = (): readonly InText<Picture>[] => names.flatMap((one) => picturesOf(one, source));
   switch (format) {
     case 'csv':
       return { type, content: (await import('./csv.ts')).csvOf(sheets()[0]!) };
@@ -180,7 +193,10 @@ export async function writeDocument(document: string, source: Source): Promise<W
       return { type, content: (await import('./dxf.ts')).dxfOf(pictures(), source.job.unit) };
     case 'pdf': {
       const { job, paper = job.unit === 'in' ? 'letter' : 'a4' } = source;
-      const note = job.unit === 'in' ? 'Lengths in inches.' : 'Lengths in millimeters.';
+      const note = formatMessage(
+        message(job.unit === 'in' ? 'sheet.lengths-in-inches' : 'sheet.lengths-in-millimeters'),
+        readerFor(source),
+      );
       const parts = names
         .map((one) => paperOf(one, source))
         .filter((one) => one.sheet ?? one.pictures?.length);

@@ -1,12 +1,12 @@
 import { DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@tarikjabiri/dxf';
-import { inRealSize, REAL_LAYERS, type Picture, type Unit } from '@long-miter/core';
+import { inRealSize, REAL_LAYERS, type InText, type Picture, type Unit } from '@long-miter/core';
 
 /** Pictures in their real size for drawing programs, one beside the other. */
 
 /** Between two pictures, as a share of the widest. */
 const GAP = 0.25;
 
-export function dxfOf(pictures: readonly Picture[], unit: Unit): Buffer {
+export function dxfOf(pictures: readonly InText<Picture>[], unit: Unit): Buffer {
   const dxf = new DxfWriter();
   dxf.setUnits(unit === 'in' ? Units.Inches : Units.Millimeters);
   for (const [index, layer] of REAL_LAYERS.entries()) dxf.addLayer(layer, (index % 7) + 1, 'CONTINUOUS');

@@ -6,6 +6,7 @@ import {
   onPage,
   sizeOf,
   type Ink,
+  type InText,
   type Picture,
   type TableSheet,
   type Unit,
@@ -40,8 +41,8 @@ export const paperText = (text: string): string =>
 
 export interface PaperPart {
   readonly title: string;
-  readonly sheet?: TableSheet;
-  readonly pictures?: readonly Picture[];
+  readonly sheet?: InText<TableSheet>;
+  readonly pictures?: readonly InText<Picture>[];
   /** The unit of its pictures, where they are printed in their true size, on as many sheets as that takes. */
   readonly trueSize?: Unit;
 }
@@ -99,7 +100,7 @@ const bottomOf = (doc: Doc): number => doc.page.height - MARGIN - 16;
 const MOST_COLUMNS = 12;
 
 /** A list without what is written for programs only. */
-function onPaper(sheet: TableSheet): TableSheet {
+function onPaper(sheet: InText<TableSheet>): InText<TableSheet> {
   const kept = sheet.columns.map((one) => one.data !== true);
   return {
     ...sheet,
@@ -109,7 +110,7 @@ function onPaper(sheet: TableSheet): TableSheet {
 }
 
 /** A broad list: a line of what each row says, under its first three cells; what is empty is left out. */
-function drawBlocks(doc: Doc, { columns, rows, unit }: TableSheet): void {
+function drawBlocks(doc: Doc, { columns, rows, unit }: InText<TableSheet>): void {
   const width = doc.page.width - 2 * MARGIN;
   for (const row of rows) {
     const cells = row.map((cell, index) => cellText(cell, columns[index]!, unit));
@@ -133,7 +134,7 @@ function drawBlocks(doc: Doc, { columns, rows, unit }: TableSheet): void {
   }
 }
 
-function drawTable(doc: Doc, sheet: TableSheet): void {
+function drawTable(doc: Doc, sheet: InText<TableSheet>): void {
   const width = doc.page.width - 2 * MARGIN;
   const shares = sheet.columns.reduce((sum, one) => sum + one.wide, 0);
   const widths = sheet.columns.map((one) => (one.wide / shares) * width);
@@ -180,7 +181,7 @@ function drawTable(doc: Doc, sheet: TableSheet): void {
 }
 
 /** Strips go across the page, one beneath the other; upright pictures stand in two columns. */
-function drawPictures(doc: Doc, pictures: readonly Picture[]): void {
+function drawPictures(doc: Doc, pictures: readonly InText<Picture>[]): void {
   const width = doc.page.width - 2 * MARGIN;
   for (let index = 0; index < pictures.length;) {
     const upright = pictures[index]!.ratio > 1;
@@ -221,7 +222,7 @@ const SHARED = 36;
 const FOOT = 54;
 
 /** A picture as large as it is, over as many sheets as that takes, each with a bar to lay a rule on. */
-function drawTrueSize(doc: Doc, { name, drawing }: Picture, unit: Unit): void {
+function drawTrueSize(doc: Doc, { name, drawing }: InText<Picture>, unit: Unit): void {
   const scale = POINTS[unit];
   const real = sizeOf(drawing);
   const [wide, high] = [real.width * scale + 2 * ROUND, real.height * scale + 2 * ROUND];

@@ -1,17 +1,17 @@
-import type { Column, TableSheet } from '@long-miter/core';
+import type { Column, InText, TableSheet } from '@long-miter/core';
 
 /** Lists as a workbook, a sheet each. */
 
 /** The day files are made on would make each another: they say what they are about, not when they were written. */
 const NEVER = new Date(Date.UTC(2000, 0, 1));
 
-const formatOf = ({ as }: Column, { unit, currency }: TableSheet): string | undefined => {
+const formatOf = ({ as }: Pick<Column, 'as'>, { unit, currency }: InText<TableSheet>): string | undefined => {
   if (as === 'length') return unit === 'in' ? '# ??/16' : '0.0';
   if (as === 'money') return currency === undefined ? '0.00' : `0.00" ${currency}"`;
   return as === 'count' ? '0' : undefined;
 };
 
-export async function xlsxOf(sheets: readonly TableSheet[]): Promise<Buffer> {
+export async function xlsxOf(sheets: readonly InText<TableSheet>[]): Promise<Buffer> {
   // Loaded when it is wanted: it takes longer than most plans.
   const { default: ExcelJS } = await import('exceljs');
   const book = new ExcelJS.Workbook();

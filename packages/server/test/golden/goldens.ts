@@ -10,9 +10,11 @@ import {
   cutSteps,
   endDrawing,
   foldLog,
+  formatAll,
   hangNotes,
   planJob,
   publishedPlan,
+  readerOf,
   startTexts,
   workSheet,
   type JobFile,
@@ -58,7 +60,9 @@ function checked(name: string, file: unknown): JobFile {
   return job.value;
 }
 
-const text = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
+/** Messages stand in them as an American crew reads them. */
+const text = (value: unknown): string =>
+  `${JSON.stringify(formatAll(value, readerOf('us')), null, 1)}\n`;
 const digest = (value: string | Buffer): string =>
   createHash('sha256').update(value).digest('hex').slice(0, 24);
 
@@ -109,12 +113,12 @@ export function goldensOfCalculators(): Record<string, string> {
   const vectors = readJson('geometry-vectors.json') as { id: string; input: unknown }[];
   const answers = vectors.map(({ id, input }) => {
     const answer = calculate(input);
-    return `${id} ${JSON.stringify(answer.ok ? answer.value : answer.issues)}`;
+    return `${id} ${JSON.stringify(formatAll(answer.ok ? answer.value : answer.issues, readerOf('us')))}`;
   });
   const bench = benchSheets.flatMap((sheet) =>
     (['in', 'mm'] as const).map((unit) => {
       const answer = workSheet(sheet, startTexts(sheet, unit), unit);
-      return `${sheet.key} ${unit} ${digest(JSON.stringify(answer))}`;
+      return `${sheet.key} ${unit} ${digest(JSON.stringify(formatAll(answer, readerOf('us'))))}`;
     }),
   );
   return { 'calc.txt': `${answers.join('\n')}\n`, 'calculators.txt': `${bench.join('\n')}\n` };

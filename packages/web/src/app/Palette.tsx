@@ -8,7 +8,7 @@ import { useJobQuery, useJobsQuery } from '../api/api.ts';
 import { useAppDispatch, useAppSelector } from '../session/store.ts';
 import { piecePicked } from '../session/slices/ui-slice.ts';
 import { FILES, HOME, OPENINGS, PAPER, STAGES } from './job/stages.ts';
-import { t } from '../messages/t.ts';
+import { t, translate } from '../messages/t.ts';
 
 /** Something that was found, in the list under the field. */
 const FOUND = '.mantine-Spotlight-action';
@@ -76,7 +76,7 @@ export function Palette() {
       to('crew', t('Crew'), '/crew'),
       to('together', t('One purchase for several jobs'), '/together'),
       ...benchSheets.map((sheet) =>
-        to(`sheet ${sheet.key}`, sheet.name, `/bench/${sheet.key}`, t('calculator')),
+        to(`sheet ${sheet.key}`, translate(sheet.name), `/bench/${sheet.key}`, t('calculator')),
       ),
     ];
   }, [job, jobs, navigate, plan, dispatch]);

@@ -11,7 +11,7 @@ import { fitInto, type Fit, type ScreenPoint } from './fit.ts';
 import { MarkSign } from './Marks.tsx';
 import { PickablePart, PartsSvg, type Moved } from './Parts.tsx';
 import { LETTERS, LINE_LOOK, LOOK, PICKED_LOOK } from './roles.ts';
-import { translate } from '../messages/t.ts';
+import { translate, translateIfAny } from '../messages/t.ts';
 
 /** What a screen lets one do with a part of a drawing. */
 export interface PartUse {
@@ -96,7 +96,7 @@ function Shown({ shape, page }: { shape: Shape; page: Page }) {
       const hatched = role === 'gap' || role === 'waste' ? { fill: page.fillOf(role) } : {};
       return (
         <polygon points={list(points.map(page.at))} {...look(role)} {...hatched}>
-          {tip !== undefined && <title>{tip}</title>}
+          {tip !== undefined && <title>{translate(tip)}</title>}
         </polygon>
       );
     }
@@ -113,7 +113,7 @@ function Shown({ shape, page }: { shape: Shape; page: Page }) {
       return <Lettered label={shape} page={page} />;
     case 'size':
       return shape.text === '' ? null : (
-        <SizeLine from={page.at(shape.from)} to={page.at(shape.to)} text={shape.text} />
+        <SizeLine from={page.at(shape.from)} to={page.at(shape.to)} text={translate(shape.text)} />
       );
     case 'mark':
       return (
@@ -152,12 +152,9 @@ const widthOf = (text: string, fontSize: number): number =>
 function Lettered({ label, page }: { label: Label; page: Page }) {
   const { rim, ...letters } = LETTERS[label.as ?? 'plain'];
   const room = label.room === undefined || (page.picked && label.keep) ? Infinity : label.room * page.scale;
-  const text =
-    room >= widthOf(label.text, letters.fontSize)
-      ? label.text
-      : label.short !== undefined && room >= widthOf(label.short, letters.fontSize)
-        ? label.short
-        : undefined;
+  const text = [label.text, label.short]
+    .map(translateIfAny)
+    .find((one) => one !== undefined && room >= widthOf(one, letters.fontSize));
   if (text === undefined) return null;
   const { x, y } = page.at(label.at);
   const { fill, ...rest } = letters;
@@ -201,7 +198,7 @@ function Named({ part, page }: { part: DrawnPart; page: Page }) {
       moved={use.moved}
       style={use.style}
     >
-      {tip !== undefined && <title>{tip}</title>}
+      {tip !== undefined && <title>{translate(tip)}</title>}
       {shapes}
     </PickablePart>
   );

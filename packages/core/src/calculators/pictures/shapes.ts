@@ -1,3 +1,4 @@
+import { type Words } from '../../messages/index.ts';
 import { cosDeg, cotDeg, sinDeg, tanDeg } from '../../base/index.ts';
 import {
   area,
@@ -87,7 +88,7 @@ export function miteredCorner(A: number, left: BoardEnd, right: BoardEnd, reach:
 }
 
 /** The angle mark between the two walls, on the room's side. */
-export const angleMark = (A: number, radius: number, text: string): Shape[] => [
+export const angleMark = (A: number, radius: number, text: Words): Shape[] => [
   line('guide', ...arc(vec(0, 0), radius, -90 - A / 2, -90 + A / 2)),
   label(vec(0, -radius * 1.25), text),
 ];

@@ -1,3 +1,4 @@
+import { message, type Words } from '../../messages/index.ts';
 import { fail, failIfAny, ok, type Issue, type Result, numbersFrom } from '../../base/index.ts';
 import { parseAngle, type Unit } from '../../measure/index.ts';
 import { closes, jointAnswer, jointSeen, type JointCut } from '../sheets/fit.ts';
@@ -6,19 +7,19 @@ import { Given, deg, type Answer } from '../sheets/sheet.ts';
 /** Practice at the joint: a corner is set, settings are asked for, and the gap one would have got is shown. */
 
 export const PRACTICE_KINDS = [
-  { kind: 'inside', name: 'inside, about square' },
-  { kind: 'outside', name: 'outside, about square' },
-  { kind: 'bay', name: 'bay, wider than square' },
-  { kind: 'acute', name: 'sharp inside' },
-  { kind: 'wide-outside', name: 'wide outside' },
-  { kind: 'cope', name: 'coped' },
+  { kind: 'inside', name: message('practice.inside-about-square') },
+  { kind: 'outside', name: message('practice.outside-about-square') },
+  { kind: 'bay', name: message('practice.bay-wider-than-square') },
+  { kind: 'acute', name: message('practice.sharp-inside') },
+  { kind: 'wide-outside', name: message('practice.wide-outside') },
+  { kind: 'cope', name: message('practice.coped') },
 ] as const;
 
 export type PracticeKind = (typeof PRACTICE_KINDS)[number]['kind'];
 
 interface Ask {
   readonly key: 'cutLeft' | 'cutRight' | 'undercut';
-  readonly label: string;
+  readonly label: Words;
 }
 
 /** One round: what is told, what is asked, and the truth behind it. */
@@ -31,7 +32,7 @@ interface PracticeRound {
   /** What the saw cuts more than it says. */
   readonly sawError: number;
   /** What one is told, a line each. */
-  readonly told: readonly string[];
+  readonly told: readonly Words[];
   readonly asks: readonly Ask[];
 }
 
@@ -59,16 +60,19 @@ export function practiceRound(seed: number, unit: Unit, kind?: PracticeKind): Pr
   const faces = outside ? 360 - A : A;
   const side = outside ? 'outside' : 'inside';
   const readings = [
-    `A protractor laid between the faces reads ${deg(faces)}; the corner is ${side}.`,
-    `The corner is ${side} and ${deg(180 - faces)} off straight.`,
-    `A bisecting protractor shows half of the ${side} corner: ${deg(faces / 2)}.`,
+    message('practice.a-protractor-laid-between-the-faces', { faces: deg(faces), side }),
+    message('practice.the-corner-is-and-off-straight', { side, value: deg(180 - faces) }),
+    message('practice.a-bisecting-protractor-shows-half-of', { side, faces: deg(faces / 2) }),
   ];
   const told = [readings[Math.floor(next() * readings.length)]!];
   // Every third saw or so is out, and one is told: a test cut says so.
   const sawError = next() < 0.3 ? (next() < 0.5 ? -0.5 : 0.5) : 0;
   if (sawError !== 0)
     told.push(
-      `A test cut of this saw came out ${deg(Math.abs(sawError))} ${sawError > 0 ? 'more' : 'less'} than set.`,
+      message('practice.a-test-cut-of-this-saw', {
+        sawError: deg(Math.abs(sawError)),
+        choice: sawError > 0 ? message('practice.more') : message('practice.less'),
+      }),
     );
   return {
     kind: what,
@@ -81,12 +85,12 @@ export function practiceRound(seed: number, unit: Unit, kind?: PracticeKind): Pr
     asks:
       joint === 'miter'
         ? [
-            { key: 'cutLeft', label: 'left piece set to' },
-            { key: 'cutRight', label: 'right piece set to' },
+            { key: 'cutLeft', label: message('practice.left-piece-set-to') },
+            { key: 'cutRight', label: message('practice.right-piece-set-to') },
           ]
         : [
-            { key: 'cutLeft', label: 'cut that reveals the profile' },
-            { key: 'undercut', label: 'undercut at the back' },
+            { key: 'cutLeft', label: message('practice.cut-that-reveals-the-profile') },
+            { key: 'undercut', label: message('practice.undercut-at-the-back') },
           ],
   };
 }
@@ -113,7 +117,7 @@ export function judgePractice(
   for (const { key } of round.asks) {
     const angle = parseAngle(texts[key] ?? '');
     if (!angle.ok) issues.push({ at: key, text: angle.issues[0].text });
-    else if (angle.value > 80) issues.push({ at: key, text: 'must be at most 80: no saw cuts that' });
+    else if (angle.value > 80) issues.push({ at: key, text: message('practice.must-be-at-most-80-no') });
     else read[key] = angle.value;
   }
   if (issues.length > 0) return failIfAny(issues, undefined as never);
@@ -130,7 +134,7 @@ export function judgePractice(
   };
   // So far out that the pieces no longer make a corner at all.
   if (joint === 'miter' && Math.abs(cut.cutLeft - cut.cutRight) > 60)
-    return fail({ at: 'cutRight', text: 'is too far from the other setting for the two to make a corner' });
+    return fail({ at: 'cutRight', text: message('practice.is-too-far-from-the-other') });
   const seen = jointSeen(cut);
   const answer = jointAnswer(new Given(unit, new Map(), {}), cut, h);
   return ok({ answer, faceGap: seen.faceGap, tight: closes(unit, joint, seen) });

@@ -1,3 +1,4 @@
+import { inWords } from '../../../test/helpers/in-words.ts';
 import { describe, expect, test } from '@jest/globals';
 import { judgeSaw, sawRound, SAW_PRACTICE_KINDS, type SawChoice, type SawRound } from '../index.ts';
 
@@ -85,14 +86,14 @@ describe('practice at the saw', () => {
         expect(judged(round, choice)).toMatchObject({ right: true, faults: [] });
         const mirrored = judged(round, { ...choice, swing: other[choice.swing], tilt: other[choice.tilt] });
         expect(mirrored.right).toBe(false);
-        expect(mirrored.faults.join(' ')).toMatch(/goes to the|leans/);
+        expect(inWords(mirrored.faults).join(' ')).toMatch(/goes to the|leans/);
         const waste = judged(round, { ...choice, keep: other[choice.keep] });
         expect(waste.right).toBe(false);
-        expect(waste.faults.join(' ')).toContain('that is the waste');
+        expect(inWords(waste.faults).join(' ')).toContain('that is the waste');
         expect(judged(round, choice).drawings).toHaveLength(3);
       }
       // Both ends come up, and for trims along walls inside and outside corners.
-      expect(ends.size).toBe(kind === 'saw-casing' ? 2 : 4);
+      expect(inWords(ends.size)).toBe(kind === 'saw-casing' ? 2 : 4);
     },
   );
 
@@ -103,7 +104,7 @@ describe('practice at the saw', () => {
     const far = judged(round, { ...choice, miter: String(Number(choice.miter) - 2) });
     expect(far.right).toBe(false);
     expect(far.off).toBeCloseTo(2, 6);
-    expect(far.faults).toEqual(['The sides are right; the figures are 2° off.']);
+    expect(inWords(far.faults)).toEqual(['The sides are right; the figures are 2° off.']);
     expect(judged(round, { ...choice, miter: String(Number(choice.miter) - 0.3) }).right).toBe(true);
   });
 

@@ -1,3 +1,4 @@
+import { message, type Words, wordOf } from '../../messages/index.ts';
 import { SAME_ANGLE, failIfAny, ok, type Issue, type Result, numbersFrom } from '../../base/index.ts';
 import { dot3, type Vec3, type Drawing } from '../../geometry/index.ts';
 import { traitsOf, type Profile } from '../../job/index.ts';
@@ -24,11 +25,11 @@ import { deg } from '../sheets/sheet.ts';
  */
 
 export const SAW_PRACTICE_KINDS = [
-  { kind: 'saw-base', name: 'at the saw: base standing' },
-  { kind: 'saw-base-flat', name: 'at the saw: base lying flat' },
-  { kind: 'saw-casing', name: 'at the saw: casing' },
-  { kind: 'saw-crown', name: 'at the saw: crown nested' },
-  { kind: 'saw-crown-flat', name: 'at the saw: crown lying flat' },
+  { kind: 'saw-base', name: message('practice.at-the-saw-base-standing') },
+  { kind: 'saw-base-flat', name: message('practice.at-the-saw-base-lying-flat') },
+  { kind: 'saw-casing', name: message('practice.at-the-saw-casing') },
+  { kind: 'saw-crown', name: message('practice.at-the-saw-crown-nested') },
+  { kind: 'saw-crown-flat', name: message('practice.at-the-saw-crown-lying-flat') },
 ] as const;
 
 export type SawPracticeKind = (typeof SAW_PRACTICE_KINDS)[number]['kind'];
@@ -39,9 +40,9 @@ export interface SawRound {
   readonly end: PieceEnd;
   /** Signed end angle, positive where the near line is the long one. */
   readonly angle: number;
-  readonly told: readonly string[];
+  readonly told: readonly Words[];
   /** Ways it may be laid on the saw, in words. */
-  readonly seats: readonly { readonly value: Seat; readonly label: string }[];
+  readonly seats: readonly { readonly value: Seat; readonly label: Words }[];
 }
 
 /** What one would set. */
@@ -60,9 +61,9 @@ export interface SawResult {
   /** Degrees between the plane that was cut and the wanted one. */
   readonly off: number;
   /** What went wrong, a line each; empty where it is right. */
-  readonly faults: readonly string[];
+  readonly faults: readonly Words[];
   /** The wanted cut, lying as it was laid. */
-  readonly wanted: string;
+  readonly wanted: Words;
   readonly drawings: readonly Drawing[];
 }
 
@@ -85,10 +86,16 @@ function profileOf(kind: SawPracticeKind, unit: Unit): Profile {
     material: 'softwood',
     finish: 'paint',
   } as const;
-  if (kind === 'saw-casing') return { ...common, name: 'casing', use: 'casing', width: size(2.25, 57) };
+  if (kind === 'saw-casing') return { ...common, name: common.id, use: 'casing', width: size(2.25, 57) };
   if (kind === 'saw-crown' || kind === 'saw-crown-flat')
-    return { ...common, name: 'crown', use: 'crown', width: size(3.625, 92), springAngle: 38 };
-  return { ...common, name: 'base', use: 'base', width: size(5.25, 140) };
+    return {
+      ...common,
+      name: common.id,
+      use: 'crown',
+      width: size(3.625, 92),
+      springAngle: 38,
+    };
+  return { ...common, name: common.id, use: 'base', width: size(5.25, 140) };
 }
 
 /** A round at the saw. The same seed always sets the same piece. */
@@ -101,20 +108,23 @@ export function sawRound(seed: number, unit: Unit, kind?: SawPracticeKind): SawR
   const end: PieceEnd = next() < 0.5 ? 'left' : 'right';
   if (what === 'saw-casing') {
     const corner = 90 + Math.round((next() - 0.5) * 8) / 4;
-    const parts = ['the head', 'the left leg', 'the right leg'] as const;
+    const parts = ['head', 'left', 'right'] as const;
     const part = parts[Math.floor(next() * parts.length)]!;
     // Outer edge up, a left leg has its miter at the right, a right leg at the left.
-    const at = part === 'the head' ? end : part === 'the left leg' ? 'right' : 'left';
+    const at = part === 'head' ? end : part === 'left' ? 'right' : 'left';
     return {
       kind: what,
       profile,
       end: at,
       angle: -corner / 2,
       told: [
-        part === 'the head'
-          ? `Casing of a door: the head, its ${at} end.`
-          : `Casing of a door: ${part}, its top. With the outer edge up that is its ${at} end.`,
-        `The corner of the frame is ${deg(corner)}; leg and head are mitered alike.`,
+        part === 'head'
+          ? message('practice.casing-of-a-door-the-head', { at: wordOf(at) })
+          : message('practice.casing-of-a-door-its-top', {
+              part: message(part === 'left' ? 'practice.the-left-leg' : 'practice.the-right-leg'),
+              at: wordOf(at),
+            }),
+        message('practice.the-corner-of-the-frame-is', { corner: deg(corner) }),
       ],
       seats,
     };
@@ -129,9 +139,13 @@ export function sawRound(seed: number, unit: Unit, kind?: SawPracticeKind): SawR
     end,
     angle: (180 - A) / 2,
     told: [
-      `The piece on the wall ${side} of ${outside ? 'an outside' : 'an inside'} corner: its ${end} end, mitered.`,
-      `A protractor between the faces reads ${deg(faces)}.`,
-      ...(traitsOf(profile).sprung ? ['Spring angle 38°, between its back and the wall.'] : []),
+      message('practice.the-piece-on-the-wall-of', {
+        side,
+        choice: outside ? message('practice.an-outside') : message('practice.an-inside'),
+        end,
+      }),
+      message('practice.a-protractor-between-the-faces-reads', { faces: deg(faces) }),
+      ...(traitsOf(profile).sprung ? [message('practice.spring-angle-38-deg-between-its')] : []),
     ],
     seats,
   };
@@ -163,8 +177,9 @@ export function judgeSaw(round: SawRound, choice: SawChoice): Result<SawResult> 
     if (!wanted) return 0;
     const angle = parseAngle(choice[at]);
     if (!angle.ok) issues.push({ at, text: angle.issues[0].text });
-    else if (angle.value > 75) issues.push({ at, text: 'must be at most 75: no saw goes there' });
-    else if (angle.value < SAME_ANGLE) issues.push({ at, text: 'say straight, if it goes nowhere' });
+    else if (angle.value > 75) issues.push({ at, text: message('practice.must-be-at-most-75-no') });
+    else if (angle.value < SAME_ANGLE)
+      issues.push({ at, text: message('practice.say-straight-if-it-goes-nowhere') });
     else return angle.value;
     return 0;
   };
@@ -182,18 +197,32 @@ export function judgeSaw(round: SawRound, choice: SawChoice): Result<SawResult> 
     ...(cut.keep === right.keep
       ? []
       : [
-          `You kept the ${cut.keep} side: that is the waste, with this slant at its ${end === 'left' ? 'right' : 'left'} end.`,
+          message('practice.you-kept-the-side-that-is', {
+            keep: wordOf(cut.keep),
+            choice: wordOf(end === 'left' ? 'right' : 'left'),
+          }),
         ]),
     ...(cut.swing === right.swing || close(miter, 0, right.miter)
       ? []
-      : [`The handle goes ${right.swing === 'none' ? 'nowhere' : `to the ${right.swing}`}.`]),
+      : [
+          message('practice.the-handle-goes', {
+            choice:
+              right.swing === 'none'
+                ? message('practice.nowhere')
+                : message('practice.to-the', { swing: right.swing }),
+          }),
+        ]),
     ...(cut.tilt === right.tilt || close(bevel, 0, right.bevel)
       ? []
-      : [right.tilt === 'none' ? 'The blade stands upright.' : `The top of the blade leans ${right.tilt}.`]),
+      : [
+          right.tilt === 'none'
+            ? message('practice.the-blade-stands-upright')
+            : message('practice.the-top-of-the-blade-leans', { tilt: right.tilt }),
+        ]),
   ];
   if (faults.length === 0 && off > RIGHT)
-    faults.push(`The sides are right; the figures are ${deg(off)} off.`);
-  const drawing = (setting: Cut, title: string): Drawing[] => {
+    faults.push(message('practice.the-sides-are-right-the-figures', { off: deg(off) }));
+  const drawing = (setting: Cut, title: Words): Drawing[] => {
     const made = cutDrawing(
       { profile, end, saw: asSetting(choice.seat, setting), mark: MARK },
       profile.thickness / 6,
@@ -207,13 +236,15 @@ export function judgeSaw(round: SawRound, choice: SawChoice): Result<SawResult> 
     faults,
     wanted: settingText(asSetting(choice.seat, right), profile),
     drawings: [
-      endSolidDrawing(profile, wanted, 'the wanted end, as it hangs'),
+      endSolidDrawing(profile, wanted, message('practice.the-wanted-end-as-it-hangs')),
       endSolidDrawing(
         profile,
         got,
-        faults.length === 0 ? 'what you cut: the same' : 'what you would have cut',
+        faults.length === 0
+          ? message('practice.what-you-cut-the-same')
+          : message('practice.what-you-would-have-cut'),
       ),
-      ...drawing(right, 'the wanted cut, on the saw as you laid it'),
+      ...drawing(right, message('practice.the-wanted-cut-on-the-saw')),
     ],
   });
 }

@@ -1,3 +1,5 @@
+import { packed, type Message } from '../../messages/index.ts';
+import { message } from '../../messages/index.ts';
 import { z } from 'zod';
 import { ok, type Result } from '../../base/index.ts';
 import { checkShape } from '../../job/index.ts';
@@ -8,22 +10,34 @@ import * as trade from '../../trade/index.ts';
  * answers. What no corner, saw or board can be gets a reason, not a number.
  */
 
-const length = z.number().gt(0, 'must be greater than 0');
-const size = z.number().min(0, 'must not be negative');
+const length = z.number().gt(0, packed(message('calc.must-be-greater-than-0')));
+const size = z.number().min(0, packed(message('calc.must-not-be-negative')));
 const any = z.number();
-const wallAngle = z.number().gt(0, 'must be greater than 0').lt(360, 'must be less than 360');
+const wallAngle = z
+  .number()
+  .gt(0, packed(message('calc.must-be-greater-than-0')))
+  .lt(360, packed(message('calc.must-be-less-than-360')));
 const inside = z
   .number()
-  .gt(0, 'must be greater than 0')
-  .lt(180, 'must be less than 180: only an inside corner has this');
-const acute = z.number().gt(0, 'must be greater than 0').lt(90, 'must be less than 90');
-const slope = z.number().gt(-90, 'must be more than -90').lt(90, 'must be less than 90');
-const turn = z.number().gt(0, 'must be greater than 0').lt(180, 'must be less than 180');
+  .gt(0, packed(message('calc.must-be-greater-than-0')))
+  .lt(180, packed(message('calc.must-be-less-than-180-only')));
+const acute = z
+  .number()
+  .gt(0, packed(message('calc.must-be-greater-than-0')))
+  .lt(90, packed(message('calc.must-be-less-than-90')));
+const slope = z
+  .number()
+  .gt(-90, packed(message('calc.must-be-more-than-90')))
+  .lt(90, packed(message('calc.must-be-less-than-90')));
+const turn = z
+  .number()
+  .gt(0, packed(message('calc.must-be-greater-than-0')))
+  .lt(180, packed(message('calc.must-be-less-than-180')));
 const pieces = z
   .number()
-  .int('must be a whole number')
-  .min(0, 'must not be negative')
-  .max(100, 'must be at most 100');
+  .int(packed(message('calc.must-be-a-whole-number')))
+  .min(0, packed(message('calc.must-not-be-negative')))
+  .max(100, packed(message('calc.must-be-at-most-100')));
 const side = z.enum(['inside', 'outside']);
 const whichPiece = z.enum(['left', 'right']);
 const rakeEnd = z.enum(['low', 'high']);
@@ -45,12 +59,12 @@ const op = <S extends z.ZodRawShape>(shape: S, answer: (input: z.infer<z.ZodObje
 /** As op, with a check of several fields together. */
 const checked = <S extends z.ZodRawShape>(
   shape: S,
-  check: (input: z.infer<z.ZodObject<S>>) => readonly [path: string, message: string] | undefined,
+  check: (input: z.infer<z.ZodObject<S>>) => readonly [path: string, message: Message] | undefined,
   answer: (input: z.infer<z.ZodObject<S>>) => object,
 ): Op => ({
   schema: z.strictObject({ op: z.string(), units, ...shape }).superRefine((input, context) => {
     const fault = check(input as z.infer<z.ZodObject<S>>);
-    if (fault) context.addIssue({ code: 'custom', path: [fault[0]], message: fault[1] });
+    if (fault) context.addIssue({ code: 'custom', path: [fault[0]], message: packed(fault[1]) });
   }),
   answer,
 });
@@ -58,11 +72,11 @@ const checked = <S extends z.ZodRawShape>(
 const vec = ([x, y]: readonly [number, number]) => ({ x, y });
 
 /** Two sides of a triangle and the third: whether they can meet at all. */
-const triangle = (p: number, q: number, d: number, name: string): readonly [string, string] | undefined =>
+const triangle = (p: number, q: number, d: number, name: string): readonly [string, Message] | undefined =>
   d >= p + q
-    ? [name, `is too long for these legs: it must be less than ${p + q}`]
+    ? [name, message('calc.is-too-long-for-these-legs', { p: p + q })]
     : d <= Math.abs(p - q)
-      ? [name, `is too short for these legs: it must be more than ${Math.abs(p - q)}`]
+      ? [name, message('calc.is-too-short-for-these-legs', { p: Math.abs(p - q) })]
       : undefined;
 
 const flatEnd = z
@@ -81,26 +95,37 @@ const flatEnd = z
     ]),
     A: wallAngle.optional(),
     mateT: length.optional(),
-    s: size.lt(90, 'must be less than 90').optional(),
+    s: size.lt(90, packed(message('calc.must-be-less-than-90'))).optional(),
   })
   .superRefine((end, context) => {
     const needsA = ['insideMiter', 'outsideMiter', 'buttSquare', 'buttFitted', 'cope', 'buttMate'].includes(
       end.kind,
     );
     if (needsA && end.A === undefined)
-      context.addIssue({ code: 'custom', path: ['A'], message: 'is missing: this end meets a corner' });
+      context.addIssue({
+        code: 'custom',
+        path: ['A'],
+        message: packed(message('calc.is-missing-this-end-meets-a')),
+      });
     if (end.A !== undefined && end.kind === 'outsideMiter' && end.A < 180)
       context.addIssue({
         code: 'custom',
         path: ['A'],
-        message: 'must be more than 180 at an outside corner',
+        message: packed(message('calc.must-be-more-than-180-at')),
       });
     if (end.A !== undefined && needsA && end.kind !== 'outsideMiter' && end.A >= 180)
-      context.addIssue({ code: 'custom', path: ['A'], message: 'must be less than 180 at an inside corner' });
+      context.addIssue({
+        code: 'custom',
+        path: ['A'],
+        message: packed(message('calc.must-be-less-than-180-at')),
+      });
   });
 
 const room = {
-  lengths: z.array(length).min(3, 'a room has at least three walls').max(500),
+  lengths: z
+    .array(length)
+    .min(3, packed(message('calc.a-room-has-at-least-three')))
+    .max(500),
   angles: z.array(wallAngle).min(3).max(500),
 };
 const sameCount = ({
@@ -109,10 +134,10 @@ const sameCount = ({
 }: {
   lengths: number[];
   angles: number[];
-}): readonly [string, string] | undefined =>
+}): readonly [string, Message] | undefined =>
   lengths.length === angles.length
     ? undefined
-    : ['angles', `must be as many as the walls: ${lengths.length}`];
+    : ['angles', message('calc.must-be-as-many-as-the', { length: lengths.length })];
 
 const MAX_FACES: Readonly<Record<trade.CornerScale, number>> = {
   room: 360,
@@ -133,12 +158,16 @@ const ops: Readonly<Record<string, Op>> = {
       )
         return [
           'value',
-          `must be ${reading === 'faces' || reading === 'half' ? 'at most' : 'less than'} ${most}`,
+          message('calc.must-be', {
+            choice:
+              reading === 'faces' || reading === 'half' ? message('calc.at-most') : message('calc.less-than'),
+            most,
+          }),
         ];
       if (value === 0 && reading !== 'deflection' && reading !== 'saw')
-        return ['value', 'must be greater than 0'];
+        return ['value', message('calc.must-be-greater-than-0')];
       return reading !== 'room' && way === undefined && convertNeedsSide(reading, value)
-        ? ['side', 'is missing: say whether the corner is inside or outside']
+        ? ['side', message('calc.is-missing-say-whether-the-corner')]
         : undefined;
     },
     ({ reading, value, side: way }) => trade.convertCorner(reading, value, way),
@@ -147,7 +176,7 @@ const ops: Readonly<Record<string, Op>> = {
     { p: length, q: length, d: length, method: z.enum(['across', 'extension']), side },
     ({ p, q, d, method, side: way }) =>
       method === 'across' && way === 'outside'
-        ? ['method', 'an outside corner cannot be taped across: extend the line of one wall']
+        ? ['method', message('calc.an-outside-corner-cannot-be-taped')]
         : triangle(p, q, d, 'd'),
     ({ p, q, d, method, side: way }) => trade.tapedCorner(p, q, d, method, way),
   ),
@@ -155,7 +184,9 @@ const ops: Readonly<Record<string, Op>> = {
     { leg: length, angle: inside, dd: any },
     ({ leg, angle, dd }) => {
       const across = trade.tapeError(leg, angle, 0).across + dd;
-      return across <= 0 || across >= 2 * leg ? ['dd', 'leaves no triangle with these legs'] : undefined;
+      return across <= 0 || across >= 2 * leg
+        ? ['dd', message('calc.leaves-no-triangle-with-these-legs')]
+        : undefined;
     },
     ({ leg, angle, dd }) => trade.tapeError(leg, angle, dd),
   ),
@@ -163,9 +194,7 @@ const ops: Readonly<Record<string, Op>> = {
     { wall: length, t: size, left: flatEnd, right: flatEnd },
     ({ wall, t, left, right }) => {
       const { back, front } = trade.flatPiece(wall, t, left, right);
-      return back <= 0 || front <= 0
-        ? ['wall', 'is too short for these ends: nothing would be left of the piece']
-        : undefined;
+      return back <= 0 || front <= 0 ? ['wall', message('calc.is-too-short-for-these-ends')] : undefined;
     },
     ({ wall, t, left, right }) => trade.flatPiece(wall, t, left, right),
   ),
@@ -173,7 +202,11 @@ const ops: Readonly<Record<string, Op>> = {
     trade.copeFigures(A, t, mateT),
   ),
   'flat.unequal': op(
-    { A: wallAngle.refine((A) => A !== 180, 'must not be 180: there is no corner'), t1: length, t2: length },
+    {
+      A: wallAngle.refine((A) => A !== 180, packed(message('calc.must-not-be-180-there-is'))),
+      t1: length,
+      t2: length,
+    },
     ({ A, t1, t2 }) => trade.unequalMiter(A, t1, t2),
   ),
   'flat.return': op({ t: length, end: length }, ({ t, end }) => trade.returnFigures(t, end)),
@@ -181,11 +214,11 @@ const ops: Readonly<Record<string, Op>> = {
     {
       run: length,
       joint: length,
-      s: size.lt(90, 'must be less than 90'),
+      s: size.lt(90, packed(message('calc.must-be-less-than-90'))),
       t: length,
       lap: z.enum(['leftOver', 'rightOver']),
     },
-    ({ run, joint }) => (joint >= run ? ['joint', 'must lie inside the run'] : undefined),
+    ({ run, joint }) => (joint >= run ? ['joint', message('calc.must-lie-inside-the-run')] : undefined),
     ({ run, joint, s, t, lap }) => trade.scarfFigures(run, joint, s, t, lap),
   ),
   'flat.lean': op({ A: wallAngle, tilt: slope, h: length }, ({ A, tilt, h }) =>
@@ -223,9 +256,9 @@ const ops: Readonly<Record<string, Op>> = {
     },
     ({ W, H, alpha }) =>
       (W === undefined) !== (H === undefined)
-        ? [W === undefined ? 'W' : 'H', 'is missing: width and height go together']
+        ? [W === undefined ? 'W' : 'H', message('calc.is-missing-width-and-height-go')]
         : W === undefined && alpha === undefined
-          ? ['alpha', 'is missing: give the angle, or W and H of a square opening']
+          ? ['alpha', message('calc.is-missing-give-the-angle-or')]
           : undefined,
     ({ W, H, r, cLeg, cHead, alpha }) =>
       W !== undefined && H !== undefined && (alpha === undefined || alpha === 90)
@@ -263,7 +296,7 @@ const ops: Readonly<Record<string, Op>> = {
   ),
   'casing.taper': checked(
     { d1: size, d2: size, L: length, x: size },
-    ({ L, x }) => (x > L ? ['x', `is past the end of the jamb at ${L}`] : undefined),
+    ({ L, x }) => (x > L ? ['x', message('calc.is-past-the-end-of-the', { L })] : undefined),
     ({ d1, d2, L, x }) => trade.taperFigures(d1, d2, L, x),
   ),
   'bullnose.pieces': op({ R: length, turn, N: pieces, t: size }, ({ R, turn: by, N, t }) =>
@@ -285,7 +318,7 @@ const ops: Readonly<Record<string, Op>> = {
     ({ w, spring, drop, projection }) =>
       (w !== undefined && spring !== undefined) || (drop !== undefined && projection !== undefined)
         ? undefined
-        : ['spring', 'is missing: give width and spring angle, or drop and projection'],
+        : ['spring', message('calc.is-missing-give-width-and-spring')],
     ({ w, spring, drop, projection }) =>
       w !== undefined && spring !== undefined
         ? trade.crownSize(w, spring)
@@ -313,7 +346,11 @@ const ops: Readonly<Record<string, Op>> = {
     ({ slopeLeft, slopeRight, spring, w }) => trade.rakeCrownOnWall(slopeLeft, slopeRight, spring, w),
   ),
   'rake.unequal': op(
-    { slope: slope.refine((phi) => phi !== 0, 'must not be 0: there is no bend'), h1: length, h2: length },
+    {
+      slope: slope.refine((phi) => phi !== 0, packed(message('calc.must-not-be-0-there-is'))),
+      h1: length,
+      h2: length,
+    },
     ({ slope: phi, h1, h2 }) => trade.rakeUnequal(phi, h1, h2),
   ),
   'rake.transition': op(
@@ -331,16 +368,16 @@ const ops: Readonly<Record<string, Op>> = {
   ),
   'fit.corner': checked(
     {
-      A: wallAngle.refine((A) => A !== 180, 'must not be 180: there is no corner'),
+      A: wallAngle.refine((A) => A !== 180, packed(message('calc.must-not-be-180-there-is'))),
       t: length,
-      cutLeft: size.lt(90, 'must be less than 90'),
-      cutRight: size.lt(90, 'must be less than 90'),
+      cutLeft: size.lt(90, packed(message('calc.must-be-less-than-90'))),
+      cutRight: size.lt(90, packed(message('calc.must-be-less-than-90'))),
       sawError: any.optional(),
       backBevel: any.optional(),
     },
     ({ cutLeft, cutRight, sawError = 0, backBevel = 0 }) =>
       Math.max(cutLeft, cutRight) + Math.abs(sawError) + Math.abs(backBevel) >= 90
-        ? ['sawError', 'makes a cut of 90° or more, which no saw can']
+        ? ['sawError', message('calc.makes-a-cut-of-90-deg')]
         : undefined,
     ({ A, t, cutLeft, cutRight, sawError, backBevel }) =>
       trade.jointFit(A, t, cutLeft, cutRight, sawError, backBevel),
@@ -367,9 +404,9 @@ const ops: Readonly<Record<string, Op>> = {
       value: any,
       den: z
         .number()
-        .int('must be a whole number')
-        .min(1, 'must be at least 1')
-        .max(1024, 'must be at most 1024'),
+        .int(packed(message('calc.must-be-a-whole-number')))
+        .min(1, packed(message('calc.must-be-at-least-1')))
+        .max(1024, packed(message('calc.must-be-at-most-1024'))),
     },
     ({ value, den }) => trade.tapeFraction(value, den),
   ),
@@ -377,18 +414,22 @@ const ops: Readonly<Record<string, Op>> = {
   'spring.bow': op({ span: length, over: length }, ({ span, over }) => trade.springBow(span, over)),
   'spring.overFromBow': op({ span: length, bow: size }, ({ span, bow }) => trade.overFromBow(span, bow)),
   'scarf.lap': checked(
-    { joint: any, s: size.lt(90, 'must be less than 90'), t: length, gap: size, viewer: point },
+    {
+      joint: any,
+      s: size.lt(90, packed(message('calc.must-be-less-than-90'))),
+      t: length,
+      gap: size,
+      viewer: point,
+    },
     ({ t, viewer }) =>
-      viewer[1] <= t
-        ? ['viewer', 'must stand in the room, farther from the wall than the trim is thick']
-        : undefined,
+      viewer[1] <= t ? ['viewer', message('calc.must-stand-in-the-room-farther')] : undefined,
     ({ joint, s, t, gap, viewer }) => trade.scarfLap(joint, s, t, gap, viewer),
   ),
   'scarf.lapRoom': checked(
     { wallLeft: point, wallRight: point, viewer: point, joint: any },
     ({ wallLeft, wallRight }) =>
       wallLeft[0] === wallRight[0] && wallLeft[1] === wallRight[1]
-        ? ['wallRight', 'must be another point than wallLeft']
+        ? ['wallRight', message('calc.must-be-another-point-than-wallleft')]
         : undefined,
     ({ wallLeft, wallRight, viewer, joint }) =>
       trade.scarfLapRoom(vec(wallLeft), vec(wallRight), vec(viewer), joint),
@@ -417,8 +458,8 @@ export function calculate(question: unknown): Result<object> {
           at: '/op',
           text:
             typeof name === 'string'
-              ? `"${name}" is no op; \`calc --help\` lists them`
-              : 'is missing: name one of the ops that `calc --help` lists',
+              ? message('calc.is-no-op-calc-help-lists', { name })
+              : message('calc.is-missing-name-one-of-the'),
         },
       ],
     };
@@ -431,7 +472,7 @@ export function calculate(question: unknown): Result<object> {
   if (bad)
     return {
       ok: false,
-      issues: [{ at: '', text: `has no answer: "${bad[0]}" would be without limit for these figures` }],
+      issues: [{ at: '', text: message('calc.has-no-answer-would-be-without', { bad: bad[0] }) }],
     };
   return ok(answer);
 }

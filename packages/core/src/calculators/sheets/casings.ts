@@ -1,3 +1,4 @@
+import { message, listOf, type Words } from '../../messages/index.ts';
 import { cosDeg, sinDeg, tanDeg } from '../../base/index.ts';
 import { add, scale, vec, area, size, type Shape } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -6,30 +7,35 @@ import { sizedBox } from '../pictures/shapes.ts';
 
 /** "What do I cut for this door or window?" */
 
-export const CASING_GROUP = 'Doors and windows';
+export const CASING_GROUP = message('calc-casings.doors-and-windows');
 
-export const REVEAL: Field = { key: 'r', label: 'reveal', kind: 'position', start: { in: '3/16', mm: '5' } };
+export const REVEAL: Field = {
+  key: 'r',
+  label: message('calc-casings.reveal'),
+  kind: 'position',
+  start: { in: '3/16', mm: '5' },
+};
 export const CASING: Field = {
   key: 'c',
-  label: 'width of the casing',
+  label: message('calc-casings.width-of-the-casing'),
   kind: 'length',
   start: { in: '2 1/2', mm: '65' },
 };
 export const WIDTH: Field = {
   key: 'W',
-  label: 'width between the jambs',
+  label: message('calc-casings.width-between-the-jambs'),
   kind: 'length',
   start: { in: '30 1/2', mm: '775' },
 };
 const HL: Field = {
   key: 'HL',
-  label: 'height at the left jamb',
+  label: message('calc-casings.height-at-the-left-jamb'),
   kind: 'length',
   start: { in: '80 1/2', mm: '2045' },
 };
 const HR: Field = {
   key: 'HR',
-  label: 'height at the right jamb',
+  label: message('calc-casings.height-at-the-right-jamb'),
   kind: 'length',
   start: { in: '80 3/4', mm: '2051' },
 };
@@ -38,16 +44,23 @@ export const poly = (role: 'wood' | 'wood-other', ...points: [number, number][])
   area(role, ...points.map(([x, y]) => vec(x, y)));
 
 /** What a corner of casing shows when both pieces are cut 45 into an angle that is not 90. */
-export function miterThumb(g: Given, corners: readonly [string, number][], c: number): Thumb[] {
+export function miterThumb(g: Given, corners: readonly [Words, number][], c: number): Thumb[] {
   const worst = [...corners].sort((a, b) => Math.abs(b[1] - 90) - Math.abs(a[1] - 90))[0]!;
   const off = Math.abs(worst[1] - 90);
   if (off < 1e-9) return [];
   return [
     {
-      rule: '45 everywhere',
-      says: '45° each',
-      exact: corners.map(([name, angle]) => `${name} ${deg(90 - angle / 2)}`).join(', '),
-      error: `${worst[0]} stays open ${g.gap(2 * (c / cosDeg(45)) * sinDeg(off / 2))} at its ${worst[1] > 90 ? 'heel' : 'toe'}`,
+      rule: message('calc-casings.45-everywhere'),
+      says: message('calc-casings.45-deg-each'),
+      exact: listOf(
+        corners.map(([name, angle]) => message('calc-casings.joined', { name, value: deg(90 - angle / 2) })),
+        ', ',
+      ),
+      error: message('calc-casings.stays-open-at-its', {
+        worst: worst[0],
+        value: g.gap(2 * (c / cosDeg(45)) * sinDeg(off / 2)),
+        choice: worst[1] > 90 ? message('calc-casings.heel') : message('calc-casings.toe'),
+      }),
     },
   ];
 }
@@ -55,8 +68,8 @@ export function miterThumb(g: Given, corners: readonly [string, number][], c: nu
 const casing: Sheet = {
   key: 'casing',
   group: CASING_GROUP,
-  name: 'mitered casing',
-  question: 'The head is out of level. What do I cut for casing?',
+  name: message('calc-casings.mitered-casing'),
+  question: message('calc-casings.the-head-is-out-of-level'),
   fields: [WIDTH, HL, HR, REVEAL, CASING],
   asks: (g) => [{ op: 'casing.outOfLevel', ...g.all('W', 'HL', 'HR', 'r', 'c') }],
   work: (g) => {
@@ -71,18 +84,42 @@ const casing: Sheet = {
     const outR = inR + c / tanDeg(f.cornerRight / 2);
     return {
       outcomes: [
-        { label: 'left leg, short point', value: f.leftShort, as: 'length', strong: true },
-        { label: 'left leg, long point', value: f.leftLong, as: 'length' },
-        { label: 'right leg, short point', value: f.rightShort, as: 'length', strong: true },
-        { label: 'right leg, long point', value: f.rightLong, as: 'length' },
-        { label: 'head, short points', value: f.headShort, as: 'length', strong: true },
-        { label: 'head, long points', value: f.headLong, as: 'length' },
-        { label: 'left corner, both cut', value: f.miterLeft, as: 'angle', strong: true },
-        { label: 'right corner, both cut', value: f.miterRight, as: 'angle', strong: true },
+        {
+          label: message('calc-casings.left-leg-short-point'),
+          value: f.leftShort,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-casings.left-leg-long-point'), value: f.leftLong, as: 'length' },
+        {
+          label: message('calc-casings.right-leg-short-point'),
+          value: f.rightShort,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-casings.right-leg-long-point'), value: f.rightLong, as: 'length' },
+        { label: message('calc-casings.head-short-points'), value: f.headShort, as: 'length', strong: true },
+        { label: message('calc-casings.head-long-points'), value: f.headLong, as: 'length' },
+        {
+          label: message('calc-casings.left-corner-both-cut'),
+          value: f.miterLeft,
+          as: 'angle',
+          strong: true,
+        },
+        {
+          label: message('calc-casings.right-corner-both-cut'),
+          value: f.miterRight,
+          as: 'angle',
+          strong: true,
+        },
       ],
       working: [
-        `The head climbs ${deg(f.slope)} to the right; the corners are ${deg(f.cornerLeft)} and ${deg(f.cornerRight)}: set 90 less half of each.`,
-        `Leg = height at its jamb + reveal; head = width + 2 reveals, along the slope.`,
+        message('calc-casings.the-head-climbs-to-the-right', {
+          slope: deg(f.slope),
+          cornerLeft: deg(f.cornerLeft),
+          cornerRight: deg(f.cornerRight),
+        }),
+        message('calc-casings.leg-height-at-its-jamb-reveal'),
       ],
       thumbs: miterThumb(
         g,
@@ -94,7 +131,7 @@ const casing: Sheet = {
       ),
       drawings: [
         {
-          title: 'from the room, to scale',
+          title: message('calc-casings.from-the-room-to-scale'),
           shapes: [
             area('ghost', vec(0, 0), vec(W, 0), vec(W, hr), vec(0, hl)),
             poly('wood', [l, 0], [l, inL], [l - c, outL], [l - c, 0]),
@@ -109,7 +146,11 @@ const casing: Sheet = {
       sends: [
         {
           to: 'opening',
-          what: `width ${g.len(W)}, head ${g.len(hl)} left and ${g.len(hr)} right`,
+          what: message('calc-casings.width-head-left-and-right', {
+            W: g.len(W),
+            hl: g.len(hl),
+            hr: g.len(hr),
+          }),
           change: { width: W, headLeft: hl, headRight: hr },
         },
       ],
@@ -120,14 +161,29 @@ const casing: Sheet = {
 const unequal: Sheet = {
   key: 'casing-unequal',
   group: CASING_GROUP,
-  name: 'wider head',
-  question: 'The head is wider than the legs. Which angles, which lengths?',
+  name: message('calc-casings.wider-head'),
+  question: message('calc-casings.the-head-is-wider-than-the'),
   fields: [
     WIDTH,
-    { key: 'H', label: 'height to the head', kind: 'length', start: { in: '80 1/2', mm: '2045' } },
+    {
+      key: 'H',
+      label: message('calc-casings.height-to-the-head'),
+      kind: 'length',
+      start: { in: '80 1/2', mm: '2045' },
+    },
     REVEAL,
-    { key: 'cLeg', label: 'width of the legs', kind: 'length', start: { in: '2 1/2', mm: '65' } },
-    { key: 'cHead', label: 'width of the head', kind: 'length', start: { in: '4 1/2', mm: '115' } },
+    {
+      key: 'cLeg',
+      label: message('calc-casings.width-of-the-legs'),
+      kind: 'length',
+      start: { in: '2 1/2', mm: '65' },
+    },
+    {
+      key: 'cHead',
+      label: message('calc-casings.width-of-the-head'),
+      kind: 'length',
+      start: { in: '4 1/2', mm: '115' },
+    },
   ],
   asks: (g) => [{ op: 'casing.unequal', ...g.all('W', 'H', 'r', 'cLeg', 'cHead') }],
   work: (g) => {
@@ -136,30 +192,35 @@ const unequal: Sheet = {
     const [l, rr, top] = [-r, W + r, H + r];
     return {
       outcomes: [
-        { label: 'legs cut at', value: f.miterLeg, as: 'angle', strong: true },
-        { label: 'head cut at', value: f.miterHead, as: 'angle', strong: true },
-        { label: 'leg, short point', value: f.legShort, as: 'length', strong: true },
-        { label: 'leg, long point', value: f.legLong, as: 'length' },
-        { label: 'head, short points', value: f.headShort, as: 'length', strong: true },
-        { label: 'head, long points', value: f.headLong, as: 'length' },
+        { label: message('calc-casings.legs-cut-at'), value: f.miterLeg, as: 'angle', strong: true },
+        { label: message('calc-casings.head-cut-at'), value: f.miterHead, as: 'angle', strong: true },
+        { label: message('calc-casings.leg-short-point'), value: f.legShort, as: 'length', strong: true },
+        { label: message('calc-casings.leg-long-point'), value: f.legLong, as: 'length' },
+        { label: message('calc-casings.head-short-points'), value: f.headShort, as: 'length', strong: true },
+        { label: message('calc-casings.head-long-points'), value: f.headLong, as: 'length' },
       ],
       working: [
-        `The joint runs from the inner corner to the outer one: tan of the leg’s cut is ${g.len(cHead)} over ${g.len(cLeg)}; the head’s is the rest of 90.`,
+        message('calc-casings.the-joint-runs-from-the-inner', { cHead: g.len(cHead), cLeg: g.len(cLeg) }),
       ],
       thumbs:
         cLeg === cHead
           ? []
           : [
               {
-                rule: '45 on both',
-                says: '45° each',
-                exact: `${deg(f.miterLeg)} and ${deg(f.miterHead)}`,
-                error: `the outer edges miss each other by ${g.gap(Math.abs(cHead - cLeg))}`,
+                rule: message('calc-casings.45-on-both'),
+                says: message('calc-casings.45-deg-each'),
+                exact: message('calc-casings.and', {
+                  miterLeg: deg(f.miterLeg),
+                  miterHead: deg(f.miterHead),
+                }),
+                error: message('calc-casings.the-outer-edges-miss-each-other', {
+                  cHead: g.gap(Math.abs(cHead - cLeg)),
+                }),
               },
             ],
       drawings: [
         {
-          title: 'from the room, to scale',
+          title: message('calc-casings.from-the-room-to-scale'),
           shapes: [
             sizedBox('ghost', 0, 0, W, H),
             poly('wood', [l, 0], [l, top], [l - cLeg, top + cHead], [l - cLeg, 0]),
@@ -170,7 +231,7 @@ const unequal: Sheet = {
           ],
         },
       ],
-      sends: [{ to: 'opening', what: `width ${g.len(W)}`, change: { width: W } }],
+      sends: [{ to: 'opening', what: message('calc-casings.width', { W: g.len(W) }), change: { width: W } }],
     };
   },
 };
@@ -178,15 +239,20 @@ const unequal: Sheet = {
 const butt: Sheet = {
   key: 'casing-butt',
   group: CASING_GROUP,
-  name: 'head laid over the legs',
-  question: 'The head lies over the legs. How long are they when it is out of level?',
+  name: message('calc-casings.head-laid-over-the-legs'),
+  question: message('calc-casings.the-head-lies-over-the-legs'),
   fields: [
     WIDTH,
     HL,
     HR,
     REVEAL,
     CASING,
-    { key: 'overhang', label: 'head past the legs', kind: 'position', start: { in: '1/2', mm: '12' } },
+    {
+      key: 'overhang',
+      label: message('calc-casings.head-past-the-legs'),
+      kind: 'position',
+      start: { in: '1/2', mm: '12' },
+    },
   ],
   asks: (g) => [{ op: 'casing.butt', ...g.all('W', 'HL', 'HR', 'r', 'c', 'overhang') }],
   work: (g) => {
@@ -199,19 +265,32 @@ const butt: Sheet = {
     const right = add(vec(W + r + c, f.rightOuter), scale(along, overhang));
     return {
       outcomes: [
-        { label: 'left leg, inner edge', value: f.leftInner, as: 'length', strong: true },
-        { label: 'left leg, outer edge', value: f.leftOuter, as: 'length' },
-        { label: 'right leg, inner edge', value: f.rightInner, as: 'length', strong: true },
-        { label: 'right leg, outer edge', value: f.rightOuter, as: 'length' },
-        { label: 'tops of the legs cut at', value: f.topCut, as: 'angle', strong: true },
-        { label: 'head', value: f.head, as: 'length', strong: true },
+        {
+          label: message('calc-casings.left-leg-inner-edge'),
+          value: f.leftInner,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-casings.left-leg-outer-edge'), value: f.leftOuter, as: 'length' },
+        {
+          label: message('calc-casings.right-leg-inner-edge'),
+          value: f.rightInner,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-casings.right-leg-outer-edge'), value: f.rightOuter, as: 'length' },
+        {
+          label: message('calc-casings.tops-of-the-legs-cut-at'),
+          value: f.topCut,
+          as: 'angle',
+          strong: true,
+        },
+        { label: message('calc-casings.head'), value: f.head, as: 'length', strong: true },
       ],
-      working: [
-        'Legs reach the head’s lower edge, a reveal above the jamb; the head covers both casings and its overhangs, measured along the slope.',
-      ],
+      working: [message('calc-casings.legs-reach-the-head-s-lower')],
       drawings: [
         {
-          title: 'from the room, to scale',
+          title: message('calc-casings.from-the-room-to-scale'),
           shapes: [
             area('ghost', vec(0, 0), vec(W, 0), vec(W, hr), vec(0, hl)),
             poly('wood', [-r, 0], [-r, f.leftInner], [-r - c, f.leftOuter], [-r - c, 0]),
@@ -226,7 +305,11 @@ const butt: Sheet = {
       sends: [
         {
           to: 'opening',
-          what: `width ${g.len(W)}, head ${g.len(hl)} left and ${g.len(hr)} right`,
+          what: message('calc-casings.width-head-left-and-right', {
+            W: g.len(W),
+            hl: g.len(hl),
+            hr: g.len(hr),
+          }),
           change: { width: W, headLeft: hl, headRight: hr },
         },
       ],

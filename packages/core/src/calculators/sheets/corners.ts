@@ -1,3 +1,4 @@
+import { message, type Words } from '../../messages/index.ts';
 import { scale, vec, line, size, type Drawing, type Shape } from '../../geometry/index.ts';
 import type { AngleReading } from '../../job/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -6,33 +7,38 @@ import { angleMark, cornerFrame, cornerWalls, miteredCorner } from '../pictures/
 
 /** "What do I set for this corner?" */
 
-export const CORNER_GROUP = 'What do I set for this corner?';
+export const CORNER_GROUP = message('calc-corners.what-do-i-set-for-this');
 
 export const THICK: Field = {
   key: 't',
-  label: 'thickness of the trim',
+  label: message('calc-corners.thickness-of-the-trim'),
   kind: 'length',
   start: { in: '3/4', mm: '18' },
 };
 const SIDE: Field = {
   key: 'side',
-  label: 'the corner',
+  label: message('calc-corners.the-corner'),
   kind: 'choice',
   start: 'inside',
   options: [
-    { value: 'inside', label: 'inside' },
-    { value: 'outside', label: 'outside' },
+    { value: 'inside', label: message('calc-corners.inside') },
+    { value: 'outside', label: message('calc-corners.outside') },
   ],
 };
-export const CORNER: Field = { key: 'A', label: 'wall angle in the room', kind: 'angle', start: '92' };
+export const CORNER: Field = {
+  key: 'A',
+  label: message('calc-corners.wall-angle-in-the-room'),
+  kind: 'angle',
+  start: '92',
+};
 
 /** What is seen when both ends are cut to one angle into this corner. */
-export function fitInWords(given: Given, A: number, t: number, cut: number): string {
+export function fitInWords(given: Given, A: number, t: number, cut: number): Words {
   const fit = trade.jointFit(A, t, cut, cut);
-  if (fit.touch === 'both') return 'the joint is tight';
+  if (fit.touch === 'both') return message('calc-corners.the-joint-is-tight');
   return fit.touch === 'back'
-    ? `the face stays open ${given.gap(fit.gap)}`
-    : `the face is tight, the back open ${given.gap(fit.gap)}`;
+    ? message('calc-corners.the-face-stays-open', { gap: given.gap(fit.gap) })
+    : message('calc-corners.the-face-is-tight-the-back', { gap: given.gap(fit.gap) });
 }
 
 /** What people set by rule at a corner, beside what is right in this one. */
@@ -40,18 +46,21 @@ function cornerThumbs(given: Given, A: number, t: number): Thumb[] {
   const m = Math.abs(180 - A) / 2;
   const faces = Math.min(A, 360 - A);
   const bias = A < 180 ? 44 : 46;
-  const rules: [string, number][] = [
-    ['45 and 45', 45],
-    [A < 180 ? '44 inside' : '46 outside', bias],
-    ['half of the angle read', faces / 2],
+  const rules: [Words, number][] = [
+    [message('calc-corners.45-and-45'), 45],
+    [A < 180 ? message('calc-corners.44-inside') : message('calc-corners.46-outside'), bias],
+    [message('calc-corners.half-of-the-angle-read'), faces / 2],
   ];
   return rules
     .filter(([, cut]) => Math.abs(cut - m) > 1e-9)
     .map(([rule, cut]) => ({
       rule,
-      says: `${deg(cut)} each`,
-      exact: `${deg(m)} each`,
-      error: `${deg(Math.abs(cut - m))} out at each cut: ${fitInWords(given, A, t, cut)}`,
+      says: message('calc-corners.each', { cut: deg(cut) }),
+      exact: message('calc-corners.each-2', { m: deg(m) }),
+      error: message('calc-corners.out-at-each-cut', {
+        cut: deg(Math.abs(cut - m)),
+        fitIn: fitInWords(given, A, t, cut),
+      }),
     }));
 }
 
@@ -60,17 +69,17 @@ const miterDrawing = (A: number, t: number): Drawing => {
   const reach = Math.max(5 * t, 2.6 * t + Math.abs(t * Math.tan((m * Math.PI) / 180)));
   const end = { setback: 0, cut: m, t };
   return {
-    title: 'the corner from above',
+    title: message('calc-corners.the-corner-from-above'),
     shapes: [...miteredCorner(A, end, end, reach), ...angleMark(A, reach * 0.62, deg(A))],
   };
 };
 
 const SCALES = [
-  { value: 'faces', label: 'between the faces' },
-  { value: 'room', label: 'through the room' },
-  { value: 'deflection', label: 'off straight' },
-  { value: 'half', label: 'half of the corner' },
-  { value: 'saw', label: 'the saw setting itself' },
+  { value: 'faces', label: message('calc-corners.between-the-faces') },
+  { value: 'room', label: message('calc-corners.through-the-room') },
+  { value: 'deflection', label: message('calc-corners.off-straight') },
+  { value: 'half', label: message('calc-corners.half-of-the-corner') },
+  { value: 'saw', label: message('calc-corners.the-saw-setting-itself') },
 ];
 
 /** The reading as a job keeps it: as it was read. */
@@ -89,7 +98,7 @@ function readingOf(scale: trade.CornerScale, value: number, side: 'inside' | 'ou
   }
 }
 
-const sendReading = (reading: AngleReading, typed: string, what: string): Send => ({
+const sendReading = (reading: AngleReading, typed: string, what: Words): Send => ({
   to: 'corner',
   what,
   reading,
@@ -99,11 +108,17 @@ const sendReading = (reading: AngleReading, typed: string, what: string): Send =
 const reading: Sheet = {
   key: 'corner',
   group: CORNER_GROUP,
-  name: 'angle to setting',
-  question: 'My protractor says 128½. What do I set?',
+  name: message('calc-corners.angle-to-setting'),
+  question: message('calc-corners.my-protractor-says-128-what-do'),
   fields: [
-    { key: 'scale', label: 'what it reads', kind: 'choice', start: 'faces', options: SCALES },
-    { key: 'value', label: 'the reading', kind: 'angle', start: '128.5' },
+    {
+      key: 'scale',
+      label: message('calc-corners.what-it-reads'),
+      kind: 'choice',
+      start: 'faces',
+      options: SCALES,
+    },
+    { key: 'value', label: message('calc-corners.the-reading'), kind: 'angle', start: '128.5' },
     { ...SIDE, start: 'outside', when: (c) => c['scale'] !== 'room' },
     THICK,
   ],
@@ -123,36 +138,48 @@ const reading: Sheet = {
     const A = all.wallAngle;
     if (all.side === 'straight')
       return {
-        outcomes: [{ label: 'set the saw to', value: 0, as: 'angle', strong: true }],
-        working: ['The two walls are one straight line: there is nothing to miter.'],
+        outcomes: [{ label: message('calc-corners.set-the-saw-to'), value: 0, as: 'angle', strong: true }],
+        working: [message('calc-corners.the-two-walls-are-one-straight')],
         drawings: [miterDrawing(A, t)],
       };
     return {
       outcomes: [
-        { label: 'set the saw to', value: all.sawMiter, as: 'angle', strong: true },
-        { label: 'wall angle in the room', value: A, as: 'angle' },
-        { label: 'between the faces', value: all.facesAngle, as: 'angle' },
-        { label: 'off straight', value: Math.abs(all.deflection), as: 'angle' },
-        { label: 'half of the corner', value: all.halfAngle, as: 'angle' },
-        { label: 'long edge', value: all.side === 'inside' ? 'the back' : 'the face', as: 'text' },
+        { label: message('calc-corners.set-the-saw-to'), value: all.sawMiter, as: 'angle', strong: true },
+        { label: message('calc-corners.wall-angle-in-the-room'), value: A, as: 'angle' },
+        { label: message('calc-corners.between-the-faces'), value: all.facesAngle, as: 'angle' },
+        { label: message('calc-corners.off-straight'), value: Math.abs(all.deflection), as: 'angle' },
+        { label: message('calc-corners.half-of-the-corner'), value: all.halfAngle, as: 'angle' },
+        {
+          label: message('calc-corners.long-edge'),
+          value: all.side === 'inside' ? message('calc-corners.the-back') : message('calc-corners.the-face'),
+          as: 'text',
+        },
       ],
       working: [
-        `The faces stand ${deg(all.facesAngle)} apart; straight is 180, so the trim turns ${deg(180 - all.facesAngle)} and each piece takes half.`,
-        `The other way round: 90 − ${deg(all.halfAngle)} (half of the corner) is the same ${deg(all.sawMiter)}.`,
+        message('calc-corners.the-faces-stand-apart-straight-is', {
+          facesAngle: deg(all.facesAngle),
+          value: deg(180 - all.facesAngle),
+        }),
+        message('calc-corners.the-other-way-round-90-half', {
+          halfAngle: deg(all.halfAngle),
+          sawMiter: deg(all.sawMiter),
+        }),
       ],
       thumbs: cornerThumbs(g, A, t),
       watch:
         all.sawMiter > 50
-          ? ['Most saws stop at 45 or 50: see "The saw stops short".']
+          ? [message('calc-corners.most-saws-stop-at-45-or')]
           : scale === 'half' && Math.abs(value - all.sawMiter) > 1
-            ? [`The half reading ${deg(value)} is not the saw setting: they are the same only at 90.`]
+            ? [message('calc-corners.the-half-reading-is-not-the', { value: deg(value) })]
             : [],
       drawings: [miterDrawing(A, t)],
       sends: [
         sendReading(
           readingOf(scale, value, side),
           String(scale === 'half' ? 2 * value : value),
-          scale === 'room' ? `wall angle ${deg(value)}` : `${deg(value)} ${side}, read as typed`,
+          scale === 'room'
+            ? message('calc-corners.wall-angle', { value: deg(value) })
+            : message('calc-corners.read-as-typed', { value: deg(value), side }),
         ),
       ],
     };
@@ -162,24 +189,44 @@ const reading: Sheet = {
 const taped: Sheet = {
   key: 'tape-angle',
   group: CORNER_GROUP,
-  name: 'angle by tape',
-  question: 'I have only a tape. What is the angle, and how sure is it?',
+  name: message('calc-corners.angle-by-tape'),
+  question: message('calc-corners.i-have-only-a-tape-what'),
   fields: [
     {
       key: 'method',
-      label: 'how it was taped',
+      label: message('calc-corners.how-it-was-taped'),
       kind: 'choice',
       start: 'across',
       options: [
-        { value: 'across', label: 'across the corner' },
-        { value: 'extension', label: 'one wall’s line drawn on past the corner' },
+        { value: 'across', label: message('calc-corners.across-the-corner') },
+        { value: 'extension', label: message('calc-corners.one-wall-s-line-drawn-on') },
       ],
     },
     SIDE,
-    { key: 'p', label: 'mark on the left wall', kind: 'length', start: { in: '24', mm: '600' } },
-    { key: 'q', label: 'mark on the right wall', kind: 'length', start: { in: '24', mm: '600' } },
-    { key: 'd', label: 'from mark to mark', kind: 'length', start: { in: '44 3/8', mm: '1109' } },
-    { key: 'e', label: 'each reading good to', kind: 'position', start: { in: '1/16', mm: '1' } },
+    {
+      key: 'p',
+      label: message('calc-corners.mark-on-the-left-wall'),
+      kind: 'length',
+      start: { in: '24', mm: '600' },
+    },
+    {
+      key: 'q',
+      label: message('calc-corners.mark-on-the-right-wall'),
+      kind: 'length',
+      start: { in: '24', mm: '600' },
+    },
+    {
+      key: 'd',
+      label: message('calc-corners.from-mark-to-mark'),
+      kind: 'length',
+      start: { in: '44 3/8', mm: '1109' },
+    },
+    {
+      key: 'e',
+      label: message('calc-corners.each-reading-good-to'),
+      kind: 'position',
+      start: { in: '1/16', mm: '1' },
+    },
     THICK,
   ],
   asks: (g) => [{ op: 'corner.tape', ...g.all('p', 'q', 'd'), method: g.c('method'), side: g.c('side') }],
@@ -204,34 +251,35 @@ const taped: Sheet = {
     ];
     return {
       outcomes: [
-        { label: 'wall angle in the room', value: A, as: 'angle', strong: true },
-        { label: 'set the saw to', value: sawMiter, as: 'angle', strong: true },
-        { label: 'sure to about ±', value: sure.independent, as: 'angle' },
-        { label: 'at worst ±', value: sure.worst, as: 'angle' },
-        { label: 'gap such an error leaves', value: out.gap, as: 'gap' },
+        { label: message('calc-corners.wall-angle-in-the-room'), value: A, as: 'angle', strong: true },
+        { label: message('calc-corners.set-the-saw-to'), value: sawMiter, as: 'angle', strong: true },
+        { label: message('calc-corners.sure-to-about'), value: sure.independent, as: 'angle' },
+        { label: message('calc-corners.at-worst'), value: sure.worst, as: 'angle' },
+        { label: message('calc-corners.gap-such-an-error-leaves'), value: out.gap, as: 'gap' },
       ],
       working: [
-        `cos = (p² + q² − d²) / 2pq gives ${deg(method === 'across' ? Math.min(A, 360 - A) : Math.abs(180 - A))}${
-          method === 'across' ? ' between the faces.' : ' off straight.'
-        }`,
-        `Three readings good to ${g.len(e)} each: the errors add as squares; longer legs make them smaller.`,
+        message('calc-corners.cos-p-q-d-2pq-gives', {
+          choice: deg(method === 'across' ? Math.min(A, 360 - A) : Math.abs(180 - A)),
+          choice2:
+            method === 'across'
+              ? message('calc-corners.between-the-faces-2')
+              : message('calc-corners.off-straight-2'),
+        }),
+        message('calc-corners.three-readings-good-to-each-the', { e: g.len(e) }),
       ],
-      watch:
-        method === 'across' && A > 120
-          ? ['A wide corner is taped more surely by drawing one wall’s line on past the corner.']
-          : [],
-      drawings: [{ title: 'the corner from above', shapes }],
+      watch: method === 'across' && A > 120 ? [message('calc-corners.a-wide-corner-is-taped-more')] : [],
+      drawings: [{ title: message('calc-corners.the-corner-from-above'), shapes }],
       sends: [
         method === 'across'
           ? sendReading(
               { as: 'legs', left: p, right: q, across: d, side },
               [p, q, d].join(', '),
-              `two legs and across, ${side}`,
+              message('calc-corners.two-legs-and-across', { side }),
             )
           : sendReading(
               { as: 'deflection', degrees: Math.abs(180 - A), side },
               String(Number(Math.abs(180 - A).toFixed(3))),
-              `${deg(Math.abs(180 - A))} off straight, ${side}`,
+              message('calc-corners.off-straight-3', { value: deg(Math.abs(180 - A)), side }),
             ),
       ],
     };
@@ -241,21 +289,26 @@ const taped: Sheet = {
 const square: Sheet = {
   key: 'square',
   group: CORNER_GROUP,
-  name: 'gap at the square',
-  question: 'The square shows a gap in the corner. How far off 90 is it?',
+  name: message('calc-corners.gap-at-the-square'),
+  question: message('calc-corners.the-square-shows-a-gap-in'),
   fields: [
     {
       key: 'at',
-      label: 'where the square stands off the wall',
+      label: message('calc-corners.where-the-square-stands-off-the'),
       kind: 'choice',
       start: 'tip',
       options: [
-        { value: 'tip', label: 'at the end of its leg' },
-        { value: 'corner', label: 'in the corner' },
+        { value: 'tip', label: message('calc-corners.at-the-end-of-its-leg') },
+        { value: 'corner', label: message('calc-corners.in-the-corner') },
       ],
     },
-    { key: 'x', label: 'the gap', kind: 'length', start: { in: '1/4', mm: '5' } },
-    { key: 'y', label: 'length of the leg', kind: 'length', start: { in: '24', mm: '600' } },
+    { key: 'x', label: message('calc-corners.the-gap'), kind: 'length', start: { in: '1/4', mm: '5' } },
+    {
+      key: 'y',
+      label: message('calc-corners.length-of-the-leg'),
+      kind: 'length',
+      start: { in: '24', mm: '600' },
+    },
     THICK,
   ],
   work: (g) => {
@@ -265,16 +318,26 @@ const square: Sheet = {
     const m = (180 - A) / 2;
     return {
       outcomes: [
-        { label: 'wall angle', value: A, as: 'angle', strong: true },
-        { label: 'set the saw to', value: m, as: 'angle', strong: true },
+        { label: message('calc-corners.wall-angle-2'), value: A, as: 'angle', strong: true },
+        { label: message('calc-corners.set-the-saw-to'), value: m, as: 'angle', strong: true },
       ],
       working: [
-        `The gap over the leg is a slope of ${deg(Math.abs(A - 90))}: a gap at the ${at === 'tip' ? 'end of the leg means a corner wider than 90' : 'corner means one tighter than 90'}.`,
+        message('calc-corners.the-gap-over-the-leg-is', {
+          A: deg(Math.abs(A - 90)),
+          choice:
+            at === 'tip'
+              ? message('calc-corners.end-of-the-leg-means-a')
+              : message('calc-corners.corner-means-one-tighter-than-90'),
+        }),
       ],
       thumbs: cornerThumbs(g, A, t).slice(0, 2),
       drawings: [miterDrawing(A, t)],
       sends: [
-        sendReading({ as: 'wall-angle', degrees: A }, String(Number(A.toFixed(3))), `wall angle ${deg(A)}`),
+        sendReading(
+          { as: 'wall-angle', degrees: A },
+          String(Number(A.toFixed(3))),
+          message('calc-corners.wall-angle-3', { A: deg(A) }),
+        ),
       ],
     };
   },
@@ -283,12 +346,22 @@ const square: Sheet = {
 const unequal: Sheet = {
   key: 'unequal',
   group: CORNER_GROUP,
-  name: 'two thicknesses',
-  question: 'Two thicknesses meet in the corner. What do I set for each?',
+  name: message('calc-corners.two-thicknesses'),
+  question: message('calc-corners.two-thicknesses-meet-in-the-corner'),
   fields: [
     { ...CORNER, start: '90' },
-    { key: 't1', label: 'thickness on the left', kind: 'length', start: { in: '3/4', mm: '18' } },
-    { key: 't2', label: 'thickness on the right', kind: 'length', start: { in: '1/2', mm: '12' } },
+    {
+      key: 't1',
+      label: message('calc-corners.thickness-on-the-left'),
+      kind: 'length',
+      start: { in: '3/4', mm: '18' },
+    },
+    {
+      key: 't2',
+      label: message('calc-corners.thickness-on-the-right'),
+      kind: 'length',
+      start: { in: '1/2', mm: '12' },
+    },
   ],
   asks: (g) => [{ op: 'flat.unequal', ...g.all('A', 't1', 't2') }],
   work: (g) => {
@@ -298,26 +371,43 @@ const unequal: Sheet = {
     const half = Math.abs(180 - A) / 2;
     return {
       outcomes: [
-        { label: 'left piece', value: Math.abs(figures.miterLeft), as: 'angle', strong: true },
-        { label: 'right piece', value: Math.abs(figures.miterRight), as: 'angle', strong: true },
-        { label: 'left: face shorter by', value: -figures.frontDeltaLeft, as: 'length' },
-        { label: 'right: face shorter by', value: -figures.frontDeltaRight, as: 'length' },
+        {
+          label: message('calc-corners.left-piece'),
+          value: Math.abs(figures.miterLeft),
+          as: 'angle',
+          strong: true,
+        },
+        {
+          label: message('calc-corners.right-piece'),
+          value: Math.abs(figures.miterRight),
+          as: 'angle',
+          strong: true,
+        },
+        { label: message('calc-corners.left-face-shorter-by'), value: -figures.frontDeltaLeft, as: 'length' },
+        {
+          label: message('calc-corners.right-face-shorter-by'),
+          value: -figures.frontDeltaRight,
+          as: 'length',
+        },
       ],
       working: [
-        `The cut runs from the corner to where the two faces cross; together the two make ${deg(2 * half)}.`,
-        `At 90 the left one is the angle whose tangent is ${g.len(t2)} over ${g.len(t1)}.`,
+        message('calc-corners.the-cut-runs-from-the-corner', { value: deg(2 * half) }),
+        message('calc-corners.at-90-the-left-one-is', { t2: g.len(t2), t1: g.len(t1) }),
       ],
       thumbs: [
         {
-          rule: 'half of the turn on both',
-          says: `${deg(half)} each`,
-          exact: `${deg(Math.abs(figures.miterLeft))} and ${deg(Math.abs(figures.miterRight))}`,
-          error: `the faces would miss each other by ${g.gap(Math.abs(t1 - t2))}, the thinner one standing back`,
+          rule: message('calc-corners.half-of-the-turn-on-both'),
+          says: message('calc-corners.each-3', { half: deg(half) }),
+          exact: message('calc-corners.and', {
+            miterLeft: deg(Math.abs(figures.miterLeft)),
+            miterRight: deg(Math.abs(figures.miterRight)),
+          }),
+          error: message('calc-corners.the-faces-would-miss-each-other', { t1: g.gap(Math.abs(t1 - t2)) }),
         },
       ].filter(() => t1 !== t2),
       drawings: [
         {
-          title: 'the corner from above',
+          title: message('calc-corners.the-corner-from-above'),
           shapes: [
             ...miteredCorner(
               A,

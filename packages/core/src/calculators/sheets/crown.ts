@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { asinDeg, cosDeg, sinDeg, tanDeg } from '../../base/index.ts';
 import { vec, area, label, size, type Shape } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -13,39 +14,39 @@ const GROUP = 'Crown';
 const SIZE: readonly Field[] = [
   {
     key: 'by',
-    label: 'the crown is known by',
+    label: message('calc-crown.the-crown-is-known-by'),
     kind: 'choice',
     start: 'spring',
     options: [
-      { value: 'spring', label: 'width and spring to the wall' },
-      { value: 'ceiling', label: 'width and angle to the ceiling' },
-      { value: 'drop', label: 'drop and projection' },
+      { value: 'spring', label: message('calc-crown.width-and-spring-to-the-wall') },
+      { value: 'ceiling', label: message('calc-crown.width-and-angle-to-the-ceiling') },
+      { value: 'drop', label: message('calc-crown.drop-and-projection') },
     ],
   },
   {
     key: 'w',
-    label: 'width across its back',
+    label: message('calc-crown.width-across-its-back'),
     kind: 'length',
     start: { in: '3 5/8', mm: '92' },
     when: (c) => c['by'] !== 'drop',
   },
   {
     key: 'spring',
-    label: 'angle',
+    label: message('calc-crown.angle'),
     kind: 'angle',
     start: '38',
     when: (c) => c['by'] !== 'drop',
   },
   {
     key: 'drop',
-    label: 'drop on the wall',
+    label: message('calc-crown.drop-on-the-wall'),
     kind: 'length',
     start: { in: '2 7/8', mm: '72.5' },
     when: (c) => c['by'] === 'drop',
   },
   {
     key: 'projection',
-    label: 'projection on the ceiling',
+    label: message('calc-crown.projection-on-the-ceiling'),
     kind: 'length',
     start: { in: '2 1/4', mm: '56.5' },
     when: (c) => c['by'] === 'drop',
@@ -107,19 +108,22 @@ function crownThumbs(g: Given, A: number, spring: number, w: number): Thumb[] {
   const exact = trade.crownCut(A, spring);
   return (
     [
-      ['35/30, swing and tilt', 35, 30],
-      ['31.6/33.9, for "38" crown in square corners', 31.62, 33.86],
+      [message('calc-crown.35-30-swing-and-tilt'), 35, 30],
+      [message('calc-crown.31-6-33-9-for-38'), 31.62, 33.86],
     ] as const
   ).map(([rule, miter, bevel]) => {
     const off = between([miter, bevel], [exact.miter, exact.bevel]);
     return {
       rule,
-      says: `${deg(miter)} / ${deg(bevel)}`,
-      exact: `${deg(exact.miter)} / ${deg(exact.bevel)}`,
+      says: message('calc-crown.joined', { miter: deg(miter), bevel: deg(bevel) }),
+      exact: message('calc-crown.joined', { miter: deg(exact.miter), bevel: deg(exact.bevel) }),
       error:
         off < 0.05
-          ? 'as good as none here'
-          : `each cut ${deg(off)} out of its plane: up to ${g.gap(2 * w * tanDeg(Math.min(off, 60)))} open across the width`,
+          ? message('calc-crown.as-good-as-none-here')
+          : message('calc-crown.each-cut-out-of-its-plane', {
+              off: deg(off),
+              value: g.gap(2 * w * tanDeg(Math.min(off, 60))),
+            }),
     };
   });
 }
@@ -127,21 +131,21 @@ function crownThumbs(g: Given, A: number, spring: number, w: number): Thumb[] {
 const cut: Sheet = {
   key: 'crown',
   group: GROUP,
-  name: 'crown settings',
-  question: 'What do I set for crown in this corner?',
+  name: message('calc-crown.crown-settings'),
+  question: message('calc-crown.what-do-i-set-for-crown'),
   fields: [
     { ...CORNER, start: '90' },
     ...SIZE,
     PIECE,
     {
       key: 'setup',
-      label: 'how it lies on the saw',
+      label: message('calc-crown.how-it-lies-on-the-saw'),
       kind: 'choice',
       start: 'nested',
       options: [
-        { value: 'nested', label: 'nested, upside down' },
-        { value: 'flatCeilingToFence', label: 'flat, ceiling edge to the fence' },
-        { value: 'flatWallToFence', label: 'flat, wall edge to the fence' },
+        { value: 'nested', label: message('calc-crown.nested-upside-down') },
+        { value: 'flatCeilingToFence', label: message('calc-crown.flat-ceiling-edge-to-the-fence') },
+        { value: 'flatWallToFence', label: message('calc-crown.flat-wall-edge-to-the-fence') },
       ],
     },
   ],
@@ -156,19 +160,33 @@ const cut: Sheet = {
     return {
       outcomes: [
         ...settingOutcomes(set),
-        { label: 'drop on the wall', value: c.drop, as: 'length' },
-        { label: 'projection on the ceiling', value: c.projection, as: 'length' },
-        { label: 'longer edge', value: A < 180 ? 'the wall edge' : 'the ceiling edge', as: 'text' },
+        { label: message('calc-crown.drop-on-the-wall'), value: c.drop, as: 'length' },
+        { label: message('calc-crown.projection-on-the-ceiling'), value: c.projection, as: 'length' },
+        {
+          label: message('calc-crown.longer-edge'),
+          value: A < 180 ? message('calc-crown.the-wall-edge') : message('calc-crown.the-ceiling-edge'),
+          as: 'text',
+        },
       ],
       working: [
-        `Flat: tan of the swing = sin spring × tan ${deg(all.nested)}; sin of the tilt = cos spring × sin ${deg(all.nested)}: ${deg(all.miter)} / ${deg(all.bevel)}. Nested: ${deg(all.nested)}, no tilt.`,
-        `${deg(c.spring)} to the wall is the same molding as ${other} to the ceiling.`,
+        message('calc-crown.flat-tan-of-the-swing-sin', {
+          nested: deg(all.nested),
+          miter: deg(all.miter),
+          bevel: deg(all.bevel),
+        }),
+        message('calc-crown.to-the-wall-is-the-same', { spring: deg(c.spring), other }),
       ],
       thumbs: crownThumbs(g, A, c.spring, c.w),
       watch: [
-        `Marks for nesting: ${g.len(c.projection)} out on the table, ${g.len(c.drop)} up the fence; a degree of roll hurts more than a degree of corner.`,
+        message('calc-crown.marks-for-nesting-out-on-the', {
+          projection: g.len(c.projection),
+          drop: g.len(c.drop),
+        }),
       ],
-      drawings: [{ title: 'section on the wall', shapes: section(g, c) }, settingDrawing(set)],
+      drawings: [
+        { title: message('calc-crown.section-on-the-wall'), shapes: section(g, c) },
+        settingDrawing(set),
+      ],
     };
   },
 };
@@ -176,13 +194,18 @@ const cut: Sheet = {
 const crownLength: Sheet = {
   key: 'crown-length',
   group: GROUP,
-  name: 'crown length',
-  question: 'How long is the crown at the wall and at the ceiling?',
+  name: message('calc-crown.crown-length'),
+  question: message('calc-crown.how-long-is-the-crown-at'),
   fields: [
-    { key: 'wall', label: 'wall, corner to corner', kind: 'length', start: { in: '144', mm: '3600' } },
+    {
+      key: 'wall',
+      label: message('calc-crown.wall-corner-to-corner'),
+      kind: 'length',
+      start: { in: '144', mm: '3600' },
+    },
     ...SIZE,
-    { key: 'AL', label: 'left corner', kind: 'angle', start: '90' },
-    { key: 'AR', label: 'right corner', kind: 'angle', start: '90' },
+    { key: 'AL', label: message('calc-crown.left-corner'), kind: 'angle', start: '90' },
+    { key: 'AR', label: message('calc-crown.right-corner'), kind: 'angle', start: '90' },
   ],
   asks: (g) => [sizeAsked(g), { op: 'crown.length', ...g.all('wall', 'AL', 'AR'), w: 1, spring: 45 }],
   work: (g) => {
@@ -193,18 +216,19 @@ const crownLength: Sheet = {
     const scaleUp = p / c.projection;
     return {
       outcomes: [
-        { label: 'wall edge', value: f.wallEdge, as: 'length', strong: true },
-        { label: 'ceiling edge', value: f.ceilingEdge, as: 'length', strong: true },
-        { label: 'left offset', value: f.leftOffset, as: 'length' },
-        { label: 'right offset', value: f.rightOffset, as: 'length' },
+        { label: message('calc-crown.wall-edge'), value: f.wallEdge, as: 'length', strong: true },
+        { label: message('calc-crown.ceiling-edge'), value: f.ceilingEdge, as: 'length', strong: true },
+        { label: message('calc-crown.left-offset'), value: f.leftOffset, as: 'length' },
+        { label: message('calc-crown.right-offset'), value: f.rightOffset, as: 'length' },
       ],
-      working: [
-        `Measure and mark the wall edge: it runs corner to corner. At each end the ceiling edge differs by the projection, ${g.len(c.projection)}, × tan of half the turn.`,
-      ],
-      watch: f.ceilingEdge <= 0 ? ['The two miters cross: this wall is too short for such a crown.'] : [],
+      working: [message('calc-crown.measure-and-mark-the-wall-edge', { projection: g.len(c.projection) })],
+      watch: f.ceilingEdge <= 0 ? [message('calc-crown.the-two-miters-cross-this-wall')] : [],
       drawings: [
         {
-          title: scaleUp > 1 ? 'from below, width drawn larger' : 'from below',
+          title:
+            scaleUp > 1
+              ? message('calc-crown.from-below-width-drawn-larger')
+              : message('calc-crown.from-below'),
           shapes: [
             sizedBox('wall', -p, 0, wall + 2 * p, p * 0.4),
             area(
@@ -214,11 +238,11 @@ const crownLength: Sheet = {
               vec(wall + f.rightOffset * scaleUp, -p),
               vec(-f.leftOffset * scaleUp, -p),
             ),
-            size(vec(0, p * 0.8), vec(wall, p * 0.8), `wall ${g.len(wall)}`),
+            size(vec(0, p * 0.8), vec(wall, p * 0.8), message('calc-crown.wall', { wall: g.len(wall) })),
             size(
               vec(-f.leftOffset * scaleUp, -p * 1.5),
               vec(wall + f.rightOffset * scaleUp, -p * 1.5),
-              `ceiling ${g.len(f.ceilingEdge)}`,
+              message('calc-crown.ceiling', { ceilingEdge: g.len(f.ceilingEdge) }),
             ),
           ],
         },

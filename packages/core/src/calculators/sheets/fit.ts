@@ -1,8 +1,9 @@
+import { message, type Words } from '../../messages/index.ts';
 import { sinDeg, tanDeg } from '../../base/index.ts';
 import { vec, type Vec2, area, label, line, type Drawing, type Shape } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
 import { THICK } from './corners.ts';
-import { deg, type Answer, type Given, type Sheet, type Thumb } from './sheet.ts';
+import { deg, gapFigure, type Answer, type Given, type Sheet, type Thumb } from './sheet.ts';
 import {
   along,
   angleMark,
@@ -38,7 +39,7 @@ interface JointSeen {
   /** What one looks into from the room. */
   readonly faceGap: number;
   readonly backGap: number;
-  readonly touch: string;
+  readonly touch: Words;
 }
 
 /** What one would see of a joint: the gap at its face and the one hidden at its back. */
@@ -47,10 +48,10 @@ export function jointSeen(cut: JointCut): JointSeen {
   if (joint === 'miter') {
     const fit = trade.jointFit(A, t, cutLeft, cutRight, sawError, undercut);
     const words = {
-      both: 'face and back meet together',
-      back: 'the backs meet first',
-      face: 'the faces meet first',
-      faceOnCut: 'one face lands on the other piece’s cut',
+      both: message('calc-fit.face-and-back-meet-together'),
+      back: message('calc-fit.the-backs-meet-first'),
+      face: message('calc-fit.the-faces-meet-first'),
+      faceOnCut: message('calc-fit.one-face-lands-on-the-other'),
     };
     // Cuts that add up but differ leave a step at the face though nothing stands apart.
     const faceOpen = fit.touch === 'back' || fit.touch === 'both';
@@ -63,14 +64,20 @@ export function jointSeen(cut: JointCut): JointSeen {
   if (joint === 'cope') {
     const fit = trade.copeFit(A, t, undercut, cutLeft + sawError, relief);
     return {
-      touch: fit.touch === 'back' ? 'the back of the cope meets first' : 'the face of the cope meets first',
+      touch:
+        fit.touch === 'back'
+          ? message('calc-fit.the-back-of-the-cope-meets')
+          : message('calc-fit.the-face-of-the-cope-meets'),
       faceGap: fit.faceGap,
       backGap: fit.backGap,
     };
   }
   const fit = trade.buttFit(A, t, cutLeft + sawError);
   return {
-    touch: fit.touch === 'back' ? 'the back meets first' : 'the face meets first',
+    touch:
+      fit.touch === 'back'
+        ? message('calc-fit.the-back-meets-first')
+        : message('calc-fit.the-face-meets-first'),
     faceGap: fit.faceGap,
     backGap: fit.backGap,
   };
@@ -108,12 +115,12 @@ function againstShapes(cut: JointCut, reach: number): Shape[] {
   ];
 }
 
-function fromAbove(cut: JointCut, words: string): Drawing {
+function fromAbove(cut: JointCut, words: Words): Drawing {
   const m = Math.abs(180 - cut.A) / 2;
   const reach = Math.min(6, 2.6 + Math.max(tanDeg(Math.min(m, 75)), 0.4)) * cut.t;
   const face = Math.min(reach * 0.6, cut.t / Math.max(0.2, Math.abs(sinDeg(cut.A / 2))));
   return {
-    title: 'from above, to scale',
+    title: message('calc-fit.from-above-to-scale'),
     shapes: [
       ...(cut.joint === 'miter' ? miterShapes(cut, reach) : againstShapes(cut, reach)),
       ...(words === '' ? [] : [label(vec(0, -face - cut.t * 0.3), words)]),
@@ -126,7 +133,7 @@ function fromAbove(cut: JointCut, words: string): Drawing {
 const LINES = [0.62, 0.74, 0.92];
 
 /** The same joint as one stands before it: two faces, the line between them, and what is open along it. */
-function fromRoom(cut: JointCut, h: number, seen: JointSeen, words: string): Drawing {
+function fromRoom(cut: JointCut, h: number, seen: JointSeen, words: Words): Drawing {
   const w = 1.3 * h;
   // A gap that one sees at arm's length is thinner than a pen line at this scale: it is drawn wider, and says so.
   const magnify = seen.faceGap > 0 && seen.faceGap < h / 40 ? 8 : 1;
@@ -145,7 +152,10 @@ function fromRoom(cut: JointCut, h: number, seen: JointSeen, words: string): Dra
   const l = edge(left);
   const r = edge(right);
   return {
-    title: magnify > 1 ? `from the room, the gap drawn ${magnify} times as wide` : 'from the room',
+    title:
+      magnify > 1
+        ? message('calc-fit.from-the-room-the-gap-drawn', { magnify })
+        : message('calc-fit.from-the-room'),
     shapes: [
       sizedBox('wall', -w / 2, h, w, h * 0.35),
       area('wood', vec(-w / 2, 0), ...l, vec(-w / 2, h)),
@@ -171,12 +181,14 @@ const hollowBack = (unit: 'in' | 'mm'): number => (unit === 'in' ? 1 / 16 : 1.5)
 export const closes = (unit: 'in' | 'mm', joint: JointKind, seen: JointSeen): boolean =>
   seen.faceGap <= tightGap(unit) && (joint !== 'miter' || seen.backGap <= hollowBack(unit));
 
-function verdict(g: Given, joint: JointKind, seen: JointSeen): string {
+function verdict(g: Given, joint: JointKind, seen: JointSeen): Words {
   const tight = tightGap(g.unit);
-  if (seen.faceGap > 2 * tight) return 'cut it again';
-  if (seen.faceGap > tight) return 'shows: filler';
-  if (!closes(g.unit, joint, seen)) return 'too long for the wall';
-  return seen.faceGap <= tight / 4 ? 'tight' : 'closes with paint or glue';
+  if (seen.faceGap > 2 * tight) return message('calc-fit.cut-it-again');
+  if (seen.faceGap > tight) return message('calc-fit.shows-filler');
+  if (!closes(g.unit, joint, seen)) return message('calc-fit.too-long-for-the-wall');
+  return seen.faceGap <= tight / 4
+    ? message('calc-fit.tight')
+    : message('calc-fit.closes-with-paint-or-glue');
 }
 
 function thumbsFor(g: Given, cut: JointCut): Thumb[] {
@@ -185,13 +197,13 @@ function thumbsFor(g: Given, cut: JointCut): Thumb[] {
     const plain = jointSeen({ ...cut, cutLeft: 45, sawError: 0, undercut: 5 });
     return [
       {
-        rule: 'reveal at 45 and undercut about 5°',
-        says: '45°, undercut 5°',
-        exact: `${deg((180 - cut.A) / 2)}, undercut ${deg(need)} or more`,
+        rule: message('calc-fit.reveal-at-45-and-undercut-about'),
+        says: message('calc-fit.45-deg-undercut-5-deg'),
+        exact: message('calc-fit.undercut-or-more', { value: deg((180 - cut.A) / 2), need: deg(need) }),
         error:
           plain.faceGap < 1e-9
-            ? 'none here: the face meets first'
-            : `the face stays open ${g.gap(plain.faceGap)}`,
+            ? message('calc-fit.none-here-the-face-meets-first')
+            : message('calc-fit.the-face-stays-open', { faceGap: g.gap(plain.faceGap) }),
       },
     ];
   }
@@ -201,15 +213,23 @@ function thumbsFor(g: Given, cut: JointCut): Thumb[] {
     const plain = jointSeen({ ...cut, cutLeft: at, cutRight: at, sawError: 0, undercut: 0 });
     const { x1 } = trade.jointFit(cut.A, cut.t, at, at);
     return {
-      rule: at === 45 ? '45 and 45' : cut.A < 180 ? '44 inside' : '46 outside',
-      says: `${deg(at)} each`,
-      exact: `${deg(Math.abs(180 - cut.A) / 2)} each`,
+      rule:
+        at === 45
+          ? message('calc-fit.45-and-45')
+          : cut.A < 180
+            ? message('calc-fit.44-inside')
+            : message('calc-fit.46-outside'),
+      says: message('calc-fit.each', { at: deg(at) }),
+      exact: message('calc-fit.each-2', { value: deg(Math.abs(180 - cut.A) / 2) }),
       error:
         plain.faceGap > 1e-9
-          ? `the face stays open ${g.gap(plain.faceGap)}`
+          ? message('calc-fit.the-face-stays-open', { faceGap: g.gap(plain.faceGap) })
           : plain.backGap > 1e-9
-            ? `tight face, the back open ${g.gap(plain.backGap)}; cut to the wall each piece is ${g.gap(x1)} too long`
-            : 'none: it is right here',
+            ? message('calc-fit.tight-face-the-back-open-cut', {
+                backGap: g.gap(plain.backGap),
+                x1: g.gap(x1),
+              })
+            : message('calc-fit.none-it-is-right-here'),
     };
   });
 }
@@ -218,39 +238,42 @@ function thumbsFor(g: Given, cut: JointCut): Thumb[] {
 export function jointAnswer(g: Given, cut: JointCut, h: number): Answer {
   const seen = jointSeen(cut);
   const open = Math.max(seen.faceGap, seen.backGap);
-  const measured = open > 1e-6 ? `${g.gap(open).split(' (')[0]!} open` : '';
+  const measured = open > 1e-6 ? message('calc-fit.open', { gap: gapFigure(open, g.unit).figure }) : '';
   const m = Math.abs(180 - cut.A) / 2;
   const best =
     cut.joint === 'miter'
-      ? `${deg(m)} and ${deg(m)}`
+      ? message('calc-fit.and', { m: deg(m) })
       : cut.joint === 'cope'
-        ? `${deg(m)}, undercut ${deg(Math.max(0, cut.A - 90))} or more`
-        : `${deg(Math.abs(90 - cut.A))} ${cut.A > 90 ? 'with the face long' : cut.A < 90 ? 'with the back long' : ''}`.trim();
+        ? message('calc-fit.undercut-or-more-2', { m: deg(m), value: deg(Math.max(0, cut.A - 90)) })
+        : cut.A === 90
+          ? deg(0)
+          : message(cut.A > 90 ? 'calc-fit.with-the-face-long' : 'calc-fit.with-the-back-long', {
+              angle: deg(Math.abs(90 - cut.A)),
+            });
   return {
     outcomes: [
-      { label: 'gap at the face', value: seen.faceGap, as: 'gap', strong: true },
-      { label: 'hidden at the back', value: seen.backGap, as: 'gap' },
-      { label: 'how it lands', value: seen.touch, as: 'text' },
-      { label: 'verdict', value: verdict(g, cut.joint, seen), as: 'text', strong: true },
-      { label: 'would be right', value: best, as: 'text' },
+      { label: message('calc-fit.gap-at-the-face'), value: seen.faceGap, as: 'gap', strong: true },
+      { label: message('calc-fit.hidden-at-the-back'), value: seen.backGap, as: 'gap' },
+      { label: message('calc-fit.how-it-lands'), value: seen.touch, as: 'text' },
+      { label: message('calc-fit.verdict'), value: verdict(g, cut.joint, seen), as: 'text', strong: true },
+      { label: message('calc-fit.would-be-right'), value: best, as: 'text' },
     ],
     working:
       cut.joint === 'miter'
-        ? [
-            'Both cuts together against the turn of the walls: more than the turn and the backs meet first, the face stays open; less and the faces meet first.',
-          ]
+        ? [message('calc-fit.both-cuts-together-against-the-turn')]
         : cut.joint === 'cope'
-          ? [
-              'The end must lean back at least as far as the corner is wider than 90; the profile line fits only when it was revealed at half of the turn.',
-            ]
-          : ['A plain end lies flat on the other piece only when it is cut 90 less the corner.'],
+          ? [message('calc-fit.the-end-must-lean-back-at')]
+          : [message('calc-fit.a-plain-end-lies-flat-on')],
     thumbs: thumbsFor(g, cut),
-    drawings: [fromAbove(cut, measured), fromRoom(cut, h, seen, seen.faceGap > 0 ? measured : 'closed')],
+    drawings: [
+      fromAbove(cut, measured),
+      fromRoom(cut, h, seen, seen.faceGap > 0 ? measured : message('calc-fit.closed')),
+    ],
   };
 }
 
-const isMiter = (c: Readonly<Record<string, string>>): boolean => c['joint'] === 'miter';
-const notButt = (c: Readonly<Record<string, string>>): boolean => c['joint'] !== 'butt';
+const isMiter = (c: Readonly<Record<string, Words>>): boolean => c['joint'] === 'miter';
+const notButt = (c: Readonly<Record<string, Words>>): boolean => c['joint'] !== 'butt';
 
 /** The cut of a sheet's fields: a hollow that the board is pulled into turns its end, so the boards meet wider. */
 function cutOf(g: Given): JointCut & { readonly shift: number } {
@@ -272,38 +295,38 @@ function cutOf(g: Given): JointCut & { readonly shift: number } {
 
 const simulator: Sheet = {
   key: 'fit',
-  group: 'Will the joint close?',
-  name: 'joint as cut',
-  question: 'What do I see if I cut 45/45 into this corner?',
+  group: message('calc-fit.will-the-joint-close'),
+  name: message('calc-fit.joint-as-cut'),
+  question: message('calc-fit.what-do-i-see-if-i'),
   fields: [
     {
       key: 'joint',
-      label: 'joint',
+      label: message('calc-fit.joint'),
       kind: 'choice',
       start: 'miter',
       options: [
-        { value: 'miter', label: 'miter' },
-        { value: 'cope', label: 'left coped over right' },
-        { value: 'butt', label: 'left butted to right' },
+        { value: 'miter', label: message('calc-fit.miter') },
+        { value: 'cope', label: message('calc-fit.left-coped-over-right') },
+        { value: 'butt', label: message('calc-fit.left-butted-to-right') },
       ],
     },
     {
       key: 'A',
-      label: 'true wall angle',
+      label: message('calc-fit.true-wall-angle'),
       kind: 'angle',
       start: '91',
       slide: { from: 40, to: 320, step: 0.25 },
     },
     {
       key: 'cutLeft',
-      label: 'left piece set to',
+      label: message('calc-fit.left-piece-set-to'),
       kind: 'angle',
       start: '45',
       slide: { from: 0, to: 70, step: 0.25 },
     },
     {
       key: 'cutRight',
-      label: 'right piece set to',
+      label: message('calc-fit.right-piece-set-to'),
       kind: 'angle',
       start: '45',
       slide: { from: 0, to: 70, step: 0.25 },
@@ -311,14 +334,14 @@ const simulator: Sheet = {
     },
     {
       key: 'sawError',
-      label: 'saw error, + cuts more',
+      label: message('calc-fit.saw-error-cuts-more'),
       kind: 'signed',
       start: '0',
       slide: { from: -2, to: 2, step: 0.05 },
     },
     {
       key: 'undercut',
-      label: 'undercut at the back',
+      label: message('calc-fit.undercut-at-the-back'),
       kind: 'angle',
       start: '0',
       slide: { from: 0, to: 30, step: 0.25 },
@@ -326,17 +349,22 @@ const simulator: Sheet = {
     },
     {
       key: 'd',
-      label: 'wall hollow, deep',
+      label: message('calc-fit.wall-hollow-deep'),
       kind: 'position',
       start: '0',
       slide: { in: { from: 0, to: 0.25, step: 1 / 64 }, mm: { from: 0, to: 6, step: 0.25 } },
     },
-    { key: 'l', label: 'hollow, from the corner', kind: 'length', start: { in: '8', mm: '200' } },
+    {
+      key: 'l',
+      label: message('calc-fit.hollow-from-the-corner'),
+      kind: 'length',
+      start: { in: '8', mm: '200' },
+    },
     THICK,
-    { key: 'h', label: 'height', kind: 'length', start: { in: '5 1/4', mm: '140' } },
+    { key: 'h', label: message('calc-fit.height'), kind: 'length', start: { in: '5 1/4', mm: '140' } },
     {
       key: 'relief',
-      label: 'depth of the profile',
+      label: message('calc-fit.depth-of-the-profile'),
       kind: 'position',
       start: { in: '3/8', mm: '9' },
       when: (c) => c['joint'] === 'cope',
@@ -354,9 +382,9 @@ const simulator: Sheet = {
   faults: (g) => {
     const { A, joint, t, relief } = cutOf(g);
     if (A >= 360 || (joint !== 'miter' && A >= 180))
-      return [{ at: 'd', text: 'is so deep that this is no such corner any more' }];
+      return [{ at: 'd', text: message('calc-fit.is-so-deep-that-this-is') }];
     return joint === 'cope' && relief > t
-      ? [{ at: 'relief', text: `must be less than the thickness ${g.len(t)}` }]
+      ? [{ at: 'relief', text: message('calc-fit.must-be-less-than-the-thickness', { t: g.len(t) }) }]
       : [];
   },
   work: (g) => {
@@ -367,15 +395,13 @@ const simulator: Sheet = {
       working: [
         ...answer.working,
         ...(cut.shift > 0
-          ? [
-              `Pulled into the hollow the left board turns ${deg(cut.shift)}: the boards meet at ${deg(cut.A)}.`,
-            ]
+          ? [message('calc-fit.pulled-into-the-hollow-the-left', { shift: deg(cut.shift), A: deg(cut.A) })]
           : []),
       ],
       sends: [
         cut.joint === 'miter'
-          ? { to: 'joint', what: 'a miter in this corner', pin: 'miter' }
-          : { to: 'joint', what: 'the right piece through, the left one to it', pin: 'through-right' },
+          ? { to: 'joint', what: message('calc-fit.a-miter-in-this-corner'), pin: 'miter' }
+          : { to: 'joint', what: message('calc-fit.the-right-piece-through-the-left'), pin: 'through-right' },
       ],
     };
   },

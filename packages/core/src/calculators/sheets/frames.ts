@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { sinDeg } from '../../base/index.ts';
 import { add, fromHeading, scale, vec, type Vec2, area, label, line, size } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -9,14 +10,24 @@ import { deg, type Sheet } from './sheet.ts';
 const quad: Sheet = {
   key: 'quad',
   group: CASING_GROUP,
-  name: 'frame out of square',
-  question: 'The window is no rectangle. What do I cut for a picture frame?',
+  name: message('calc-frames.frame-out-of-square'),
+  question: message('calc-frames.the-window-is-no-rectangle-what'),
   fields: [
-    { key: 'left', label: 'left side', kind: 'length', start: { in: '40', mm: '1000' } },
-    { key: 'top', label: 'top', kind: 'length', start: { in: '30', mm: '760' } },
-    { key: 'right', label: 'right side', kind: 'length', start: { in: '40', mm: '1000' } },
-    { key: 'bottom', label: 'bottom', kind: 'length', start: { in: '30', mm: '760' } },
-    { key: 'diag', label: 'bottom left to top right', kind: 'length', start: { in: '50 1/8', mm: '1259' } },
+    { key: 'left', label: message('calc-frames.left-side'), kind: 'length', start: { in: '40', mm: '1000' } },
+    { key: 'top', label: message('calc-frames.top'), kind: 'length', start: { in: '30', mm: '760' } },
+    {
+      key: 'right',
+      label: message('calc-frames.right-side'),
+      kind: 'length',
+      start: { in: '40', mm: '1000' },
+    },
+    { key: 'bottom', label: message('calc-frames.bottom'), kind: 'length', start: { in: '30', mm: '760' } },
+    {
+      key: 'diag',
+      label: message('calc-frames.bottom-left-to-top-right'),
+      kind: 'length',
+      start: { in: '50 1/8', mm: '1259' },
+    },
     REVEAL,
     CASING,
   ],
@@ -52,35 +63,38 @@ const quad: Sheet = {
     const far = grown(r + c);
     return {
       outcomes: [
-        { label: 'left, short points', value: f.leftShort, as: 'length', strong: true },
-        { label: 'top, short points', value: f.topShort, as: 'length', strong: true },
-        { label: 'right, short points', value: f.rightShort, as: 'length', strong: true },
-        { label: 'bottom, short points', value: f.bottomShort, as: 'length', strong: true },
-        { label: 'left, long points', value: f.leftLong, as: 'length' },
-        { label: 'top, long points', value: f.topLong, as: 'length' },
-        { label: 'right, long points', value: f.rightLong, as: 'length' },
-        { label: 'bottom, long points', value: f.bottomLong, as: 'length' },
-        { label: 'top left, cut', value: f.miterTL, as: 'angle' },
-        { label: 'top right, cut', value: f.miterTR, as: 'angle' },
-        { label: 'bottom left, cut', value: f.miterBL, as: 'angle' },
-        { label: 'bottom right, cut', value: f.miterBR, as: 'angle' },
+        { label: message('calc-frames.left-short-points'), value: f.leftShort, as: 'length', strong: true },
+        { label: message('calc-frames.top-short-points'), value: f.topShort, as: 'length', strong: true },
+        { label: message('calc-frames.right-short-points'), value: f.rightShort, as: 'length', strong: true },
+        {
+          label: message('calc-frames.bottom-short-points'),
+          value: f.bottomShort,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-frames.left-long-points'), value: f.leftLong, as: 'length' },
+        { label: message('calc-frames.top-long-points'), value: f.topLong, as: 'length' },
+        { label: message('calc-frames.right-long-points'), value: f.rightLong, as: 'length' },
+        { label: message('calc-frames.bottom-long-points'), value: f.bottomLong, as: 'length' },
+        { label: message('calc-frames.top-left-cut'), value: f.miterTL, as: 'angle' },
+        { label: message('calc-frames.top-right-cut'), value: f.miterTR, as: 'angle' },
+        { label: message('calc-frames.bottom-left-cut'), value: f.miterBL, as: 'angle' },
+        { label: message('calc-frames.bottom-right-cut'), value: f.miterBR, as: 'angle' },
       ],
-      working: [
-        'The diagonal makes two triangles; their angles by the law of cosines give the four corners. Each cut is 90 less half of its corner.',
-      ],
+      working: [message('calc-frames.the-diagonal-makes-two-triangles-their')],
       thumbs: miterThumb(
         g,
         [
-          ['top left', f.angleTL],
-          ['top right', f.angleTR],
-          ['bottom left', f.angleBL],
-          ['bottom right', f.angleBR],
+          [message('calc-frames.top-left'), f.angleTL],
+          [message('calc-frames.top-right'), f.angleTR],
+          [message('calc-frames.bottom-left'), f.angleBL],
+          [message('calc-frames.bottom-right'), f.angleBR],
         ],
         c,
       ),
       drawings: [
         {
-          title: 'from the room, to scale',
+          title: message('calc-frames.from-the-room-to-scale'),
           shapes: [
             area('ghost', ...inner),
             ...near.map((p, i) => {
@@ -99,22 +113,42 @@ const quad: Sheet = {
 const stool: Sheet = {
   key: 'stool',
   group: CASING_GROUP,
-  name: 'stool and apron',
-  question: 'What size is the stool, and where do I notch it?',
+  name: message('calc-frames.stool-and-apron'),
+  question: message('calc-frames.what-size-is-the-stool-and'),
   fields: [
     { ...WIDTH, start: { in: '36', mm: '900' } },
     REVEAL,
     CASING,
-    { key: 'horn', label: 'horn past the casing', kind: 'position', start: { in: '3/4', mm: '20' } },
+    {
+      key: 'horn',
+      label: message('calc-frames.horn-past-the-casing'),
+      kind: 'position',
+      start: { in: '3/4', mm: '20' },
+    },
     {
       key: 'jambDepth',
-      label: 'from the sash to the wall’s face',
+      label: message('calc-frames.from-the-sash-to-the-wall'),
       kind: 'length',
       start: { in: '4 9/16', mm: '116' },
     },
-    { key: 'casingT', label: 'thickness of the casing', kind: 'length', start: { in: '11/16', mm: '17' } },
-    { key: 'nose', label: 'nose past the casing’s face', kind: 'position', start: { in: '3/4', mm: '20' } },
-    { key: 'apronT', label: 'thickness of the apron', kind: 'position', start: { in: '11/16', mm: '17' } },
+    {
+      key: 'casingT',
+      label: message('calc-frames.thickness-of-the-casing'),
+      kind: 'length',
+      start: { in: '11/16', mm: '17' },
+    },
+    {
+      key: 'nose',
+      label: message('calc-frames.nose-past-the-casing-s-face'),
+      kind: 'position',
+      start: { in: '3/4', mm: '20' },
+    },
+    {
+      key: 'apronT',
+      label: message('calc-frames.thickness-of-the-apron'),
+      kind: 'position',
+      start: { in: '11/16', mm: '17' },
+    },
   ],
   asks: (g) => [
     { op: 'casing.stool', ...g.all('W', 'r', 'c', 'horn', 'jambDepth', 'casingT', 'nose', 'apronT') },
@@ -126,22 +160,20 @@ const stool: Sheet = {
     const d = f.notchDepth;
     return {
       outcomes: [
-        { label: 'length', value: f.length, as: 'length', strong: true },
-        { label: 'depth', value: f.depth, as: 'length', strong: true },
-        { label: 'notch, along', value: f.notchLength, as: 'length', strong: true },
-        { label: 'notch, deep', value: f.notchDepth, as: 'length', strong: true },
-        { label: 'tongue between the notches', value: f.tongue, as: 'length' },
-        { label: 'apron, face', value: f.apronFront, as: 'length' },
-        { label: 'apron, back', value: f.apronBack, as: 'length' },
-        { label: 'apron returns', value: f.apronReturnFront, as: 'length' },
+        { label: message('calc-frames.length'), value: f.length, as: 'length', strong: true },
+        { label: message('calc-frames.depth'), value: f.depth, as: 'length', strong: true },
+        { label: message('calc-frames.notch-along'), value: f.notchLength, as: 'length', strong: true },
+        { label: message('calc-frames.notch-deep'), value: f.notchDepth, as: 'length', strong: true },
+        { label: message('calc-frames.tongue-between-the-notches'), value: f.tongue, as: 'length' },
+        { label: message('calc-frames.apron-face'), value: f.apronFront, as: 'length' },
+        { label: message('calc-frames.apron-back'), value: f.apronBack, as: 'length' },
+        { label: message('calc-frames.apron-returns'), value: f.apronReturnFront, as: 'length' },
       ],
-      working: [
-        `Outside of casing to outside of casing, ${g.len(f.apronFront)}, and a horn at each end. The casing decides the size though the stool goes in first.`,
-      ],
-      watch: ['Measure the depth of the notch left and right separately: walls are seldom of one thickness.'],
+      working: [message('calc-frames.outside-of-casing-to-outside-of', { apronFront: g.len(f.apronFront) })],
+      watch: [message('calc-frames.measure-the-depth-of-the-notch')],
       drawings: [
         {
-          title: 'the stool from above, to scale',
+          title: message('calc-frames.the-stool-from-above-to-scale'),
           shapes: [
             poly(
               'wood',
@@ -160,7 +192,13 @@ const stool: Sheet = {
           ],
         },
       ],
-      sends: [{ to: 'opening', what: `width ${g.len(input.W)}`, change: { width: input.W } }],
+      sends: [
+        {
+          to: 'opening',
+          what: message('calc-frames.width', { W: g.len(input.W) }),
+          change: { width: input.W },
+        },
+      ],
     };
   },
 };
@@ -168,13 +206,28 @@ const stool: Sheet = {
 const taper: Sheet = {
   key: 'taper',
   group: CASING_GROUP,
-  name: 'tapered jamb',
-  question: 'The extension jamb runs from deep to shallow. How do I rip it?',
+  name: message('calc-frames.tapered-jamb'),
+  question: message('calc-frames.the-extension-jamb-runs-from-deep'),
   fields: [
-    { key: 'd1', label: 'depth at one end', kind: 'position', start: { in: '5/8', mm: '16' } },
-    { key: 'd2', label: 'depth at the other', kind: 'position', start: { in: '7/8', mm: '22' } },
-    { key: 'L', label: 'its length', kind: 'length', start: { in: '60', mm: '1500' } },
-    { key: 'x', label: 'width wanted at', kind: 'position', start: { in: '24', mm: '600' } },
+    {
+      key: 'd1',
+      label: message('calc-frames.depth-at-one-end'),
+      kind: 'position',
+      start: { in: '5/8', mm: '16' },
+    },
+    {
+      key: 'd2',
+      label: message('calc-frames.depth-at-the-other'),
+      kind: 'position',
+      start: { in: '7/8', mm: '22' },
+    },
+    { key: 'L', label: message('calc-frames.its-length'), kind: 'length', start: { in: '60', mm: '1500' } },
+    {
+      key: 'x',
+      label: message('calc-frames.width-wanted-at'),
+      kind: 'position',
+      start: { in: '24', mm: '600' },
+    },
   ],
   asks: (g) => [{ op: 'casing.taper', ...g.all('d1', 'd2', 'L', 'x') }],
   work: (g) => {
@@ -183,14 +236,19 @@ const taper: Sheet = {
     const k = L / 8 / Math.max(d1, d2, L / 400);
     return {
       outcomes: [
-        { label: 'taper', value: f.angle, as: 'angle', strong: true },
-        { label: `wide at ${g.len(x)}`, value: f.widthAt, as: 'length', strong: true },
-        { label: 'ripped edge', value: f.cutEdge, as: 'length' },
+        { label: message('calc-frames.taper'), value: f.angle, as: 'angle', strong: true },
+        {
+          label: message('calc-frames.wide-at', { x: g.len(x) }),
+          value: f.widthAt,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-frames.ripped-edge'), value: f.cutEdge, as: 'length' },
       ],
-      working: [`It gains ${g.len(d2 - d1)} over ${g.len(L)}: mark both ends, snap the line, rip to it.`],
+      working: [message('calc-frames.it-gains-over-mark-both-ends', { d2: g.len(d2 - d1), L: g.len(L) })],
       drawings: [
         {
-          title: 'the jamb, width drawn larger',
+          title: message('calc-frames.the-jamb-width-drawn-larger'),
           shapes: [
             area('wood', vec(0, 0), vec(L, 0), vec(L, d2 * k), vec(0, d1 * k)),
             size(vec(-L * 0.04, 0), vec(-L * 0.04, d1 * k), g.len(d1)),

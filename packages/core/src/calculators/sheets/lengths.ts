@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { tanDeg } from '../../base/index.ts';
 import { vec, area, label, line, size, type Drawing } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -7,25 +8,31 @@ import { along, board, sizedBox, cornerFrame, cornerWalls } from '../pictures/sh
 
 /** "How long is the piece?" */
 
-const GROUP = 'How long is the piece?';
+const GROUP = message('calc-lengths.how-long-is-the-piece');
 
 const ENDS = [
-  { value: 'insideMiter', label: 'inside miter' },
-  { value: 'outsideMiter', label: 'outside miter' },
-  { value: 'cope', label: 'coped over the neighbor' },
-  { value: 'buttMate', label: 'square against the neighbor' },
-  { value: 'buttSquare', label: 'square into the corner' },
-  { value: 'buttFitted', label: 'cut to lie on the other wall' },
-  { value: 'casing', label: 'square to casing' },
-  { value: 'return', label: 'returned to the wall' },
+  { value: 'insideMiter', label: message('calc-lengths.inside-miter') },
+  { value: 'outsideMiter', label: message('calc-lengths.outside-miter') },
+  { value: 'cope', label: message('calc-lengths.coped-over-the-neighbor') },
+  { value: 'buttMate', label: message('calc-lengths.square-against-the-neighbor') },
+  { value: 'buttSquare', label: message('calc-lengths.square-into-the-corner') },
+  { value: 'buttFitted', label: message('calc-lengths.cut-to-lie-on-the-other') },
+  { value: 'casing', label: message('calc-lengths.square-to-casing') },
+  { value: 'return', label: message('calc-lengths.returned-to-the-wall') },
 ];
 const meetsCorner = (kind: string | undefined): boolean => kind !== 'casing' && kind !== 'return';
 
 const endFields = (side: 'left' | 'right'): Field[] => [
-  { key: `${side}Kind`, label: `${side} end`, kind: 'choice', start: 'insideMiter', options: ENDS },
+  {
+    key: `${side}Kind`,
+    label: message('calc-lengths.end', { side }),
+    kind: 'choice',
+    start: 'insideMiter',
+    options: ENDS,
+  },
   {
     key: `${side}A`,
-    label: `${side} corner`,
+    label: message('calc-lengths.corner', { side }),
     kind: 'angle',
     start: '90',
     when: (c) => meetsCorner(c[`${side}Kind`]),
@@ -43,12 +50,23 @@ function pieceDrawing(g: Given, p: ReturnType<typeof trade.flatPiece>, t: number
   const left = draw * -tanDeg(p.leftCut);
   const right = draw * -tanDeg(p.rightCut);
   return {
-    title: draw > t ? 'from above, thickness drawn larger' : 'from above',
+    title:
+      draw > t
+        ? message('calc-lengths.from-above-thickness-drawn-larger')
+        : message('calc-lengths.from-above'),
     shapes: [
       sizedBox('wall', -draw, 0, p.back + 2 * draw, draw * 0.5),
       area('wood', vec(0, 0), vec(p.back, 0), vec(p.back + right, -draw), vec(-left, -draw)),
-      size(vec(0, draw * 0.9), vec(p.back, draw * 0.9), `back ${g.len(p.back)}`),
-      size(vec(-left, -draw * 1.6), vec(p.back + right, -draw * 1.6), `face ${g.len(front)}`),
+      size(
+        vec(0, draw * 0.9),
+        vec(p.back, draw * 0.9),
+        message('calc-lengths.back', { back: g.len(p.back) }),
+      ),
+      size(
+        vec(-left, -draw * 1.6),
+        vec(p.back + right, -draw * 1.6),
+        message('calc-lengths.face', { front: g.len(front) }),
+      ),
     ],
   };
 }
@@ -56,10 +74,15 @@ function pieceDrawing(g: Given, p: ReturnType<typeof trade.flatPiece>, t: number
 const piece: Sheet = {
   key: 'piece',
   group: GROUP,
-  name: 'a piece between two ends',
-  question: 'The wall is so long. How long is the piece, back and face?',
+  name: message('calc-lengths.a-piece-between-two-ends'),
+  question: message('calc-lengths.the-wall-is-so-long-how'),
   fields: [
-    { key: 'wall', label: 'wall, corner to corner', kind: 'length', start: { in: '120', mm: '3050' } },
+    {
+      key: 'wall',
+      label: message('calc-lengths.wall-corner-to-corner'),
+      kind: 'length',
+      start: { in: '120', mm: '3050' },
+    },
     THICK,
     ...endFields('left'),
     ...endFields('right'),
@@ -74,24 +97,28 @@ const piece: Sheet = {
     const byRule = wall - copes.length * t;
     return {
       outcomes: [
-        { label: 'back', value: p.back, as: 'length', strong: true },
-        { label: 'face', value: p.front, as: 'length', strong: true },
-        { label: 'left cut off square', value: Math.abs(p.leftCut), as: 'angle' },
-        { label: 'right cut off square', value: Math.abs(p.rightCut), as: 'angle' },
-        { label: 'square-ended stock', value: p.longest, as: 'length' },
+        { label: message('calc-lengths.back-2'), value: p.back, as: 'length', strong: true },
+        { label: message('calc-lengths.face-2'), value: p.front, as: 'length', strong: true },
+        { label: message('calc-lengths.left-cut-off-square'), value: Math.abs(p.leftCut), as: 'angle' },
+        { label: message('calc-lengths.right-cut-off-square'), value: Math.abs(p.rightCut), as: 'angle' },
+        { label: message('calc-lengths.square-ended-stock'), value: p.longest, as: 'length' },
       ],
       working: [
-        'A mitered back runs to the corner; a cope stops where it meets the neighbor’s face, its thickness ÷ sin of the corner.',
-        `Face less back: ${g.len(p.front - p.back)}.`,
+        message('calc-lengths.a-mitered-back-runs-to-the'),
+        message('calc-lengths.face-less-back', { front: g.len(p.front - p.back) }),
       ],
       thumbs:
         copes.length > 0 && Math.abs(byRule - p.back) > 1e-9
           ? [
               {
-                rule: 'wall less the thickness for each cope',
+                rule: message('calc-lengths.wall-less-the-thickness-for-each'),
                 says: g.len(byRule),
                 exact: g.len(p.back),
-                error: `${g.gap(byRule - p.back)} ${byRule > p.back ? 'too long' : 'too short'}: right only at 90`,
+                error: message('calc-lengths.right-only-at-90', {
+                  byRule: g.gap(byRule - p.back),
+                  choice:
+                    byRule > p.back ? message('calc-lengths.too-long') : message('calc-lengths.too-short'),
+                }),
               },
             ]
           : [],
@@ -103,12 +130,17 @@ const piece: Sheet = {
 const cope: Sheet = {
   key: 'cope',
   group: GROUP,
-  name: 'cope',
-  question: 'I cope this corner. Where do I cut, and how far under?',
+  name: message('calc-lengths.cope'),
+  question: message('calc-lengths.i-cope-this-corner-where-do'),
   fields: [
     { ...CORNER, start: '95' },
     THICK,
-    { key: 'mateT', label: 'thickness of the through piece', kind: 'length', start: { in: '3/4', mm: '18' } },
+    {
+      key: 'mateT',
+      label: message('calc-lengths.thickness-of-the-through-piece'),
+      kind: 'length',
+      start: { in: '3/4', mm: '18' },
+    },
   ],
   asks: (g) => [{ op: 'flat.cope', ...g.all('A', 't', 'mateT') }],
   work: (g) => {
@@ -118,39 +150,48 @@ const cope: Sheet = {
     const reach = 4.5 * Math.max(t, mateT);
     return {
       outcomes: [
-        { label: 'reveal the profile at', value: f.revealMiter, as: 'angle', strong: true },
-        { label: 'undercut at least', value: f.minUndercut, as: 'angle', strong: true },
-        { label: 'long point of that cut', value: 'at the full wall length', as: 'text' },
-        { label: 'finished back stops short by', value: f.backSetback, as: 'length' },
-        { label: 'its face stops short by', value: f.faceSetback, as: 'length' },
-        { label: 'wood left at the tip', value: f.tipAngle, as: 'angle' },
+        {
+          label: message('calc-lengths.reveal-the-profile-at'),
+          value: f.revealMiter,
+          as: 'angle',
+          strong: true,
+        },
+        { label: message('calc-lengths.undercut-at-least'), value: f.minUndercut, as: 'angle', strong: true },
+        {
+          label: message('calc-lengths.long-point-of-that-cut'),
+          value: message('calc-lengths.at-the-full-wall-length'),
+          as: 'text',
+        },
+        { label: message('calc-lengths.finished-back-stops-short-by'), value: f.backSetback, as: 'length' },
+        { label: message('calc-lengths.its-face-stops-short-by'), value: f.faceSetback, as: 'length' },
+        { label: message('calc-lengths.wood-left-at-the-tip'), value: f.tipAngle, as: 'angle' },
       ],
       working: [
-        'Cut an inside miter with its long point at the full wall length, then saw along the line it shows: do not shorten first.',
+        message('calc-lengths.cut-an-inside-miter-with-its'),
         A > 90
-          ? `The corner is ${deg(A - 90)} wider than square: undercut at least that much or the back meets first.`
-          : 'In a corner of 90 or less a square cut already clears behind.',
+          ? message('calc-lengths.the-corner-is-wider-than-square', { A: deg(A - 90) })
+          : message('calc-lengths.in-a-corner-of-90-or'),
       ],
       thumbs:
         A === 90
           ? []
           : [
               {
-                rule: 'wall less the thickness',
+                rule: message('calc-lengths.wall-less-the-thickness'),
                 says: g.len(mateT),
                 exact: g.len(f.backSetback),
-                error: `${g.gap(f.backSetback - mateT)} too long`,
+                error: message('calc-lengths.too-long-2', { backSetback: g.gap(f.backSetback - mateT) }),
               },
             ],
       watch:
         f.tipAngle < 60
-          ? ['The tip is a feather: miter this corner instead.']
+          ? [message('calc-lengths.the-tip-is-a-feather-miter')]
           : A < 80
-            ? [`The reveal cut of ${deg(f.revealMiter)} is more than many saws swing.`]
+            ? [message('calc-lengths.the-reveal-cut-of-is-more', { revealMiter: deg(f.revealMiter) })]
             : [],
       drawings: [
         {
-          title: 'the corner from above',
+          title: message('calc-lengths.the-corner-from-above'),
           shapes: [
             ...cornerWalls(A, reach, t * 0.6),
             board(
@@ -170,8 +211,8 @@ const cope: Sheet = {
         },
       ],
       sends: [
-        { to: 'joint', what: 'the right piece through, the left one coped', pin: 'through-right' },
-        { to: 'joint', what: 'the left piece through, the right one coped', pin: 'through-left' },
+        { to: 'joint', what: message('calc-lengths.the-right-piece-through-the-left'), pin: 'through-right' },
+        { to: 'joint', what: message('calc-lengths.the-left-piece-through-the-right'), pin: 'through-left' },
       ],
     };
   },
@@ -180,12 +221,12 @@ const cope: Sheet = {
 const turned: Sheet = {
   key: 'return',
   group: GROUP,
-  name: 'return',
-  question: 'The end is returned to the wall. What are the two pieces?',
+  name: message('calc-lengths.return'),
+  question: message('calc-lengths.the-end-is-returned-to-the'),
   fields: [
     {
       key: 'end',
-      label: 'from the other end to where it is to end',
+      label: message('calc-lengths.from-the-other-end-to-where'),
       kind: 'length',
       start: { in: '48', mm: '1200' },
     },
@@ -198,26 +239,30 @@ const turned: Sheet = {
     const shown = 5 * t;
     return {
       outcomes: [
-        { label: 'piece, face', value: f.mainFront, as: 'length', strong: true },
-        { label: 'piece, back', value: f.mainBack, as: 'length', strong: true },
-        { label: 'return, face', value: f.returnFront, as: 'length' },
-        { label: 'return, back', value: 'comes to a point', as: 'text' },
-        { label: 'both cut at', value: f.miter, as: 'angle' },
+        { label: message('calc-lengths.piece-face'), value: f.mainFront, as: 'length', strong: true },
+        { label: message('calc-lengths.piece-back'), value: f.mainBack, as: 'length', strong: true },
+        { label: message('calc-lengths.return-face'), value: f.returnFront, as: 'length' },
+        {
+          label: message('calc-lengths.return-back'),
+          value: message('calc-lengths.comes-to-a-point'),
+          as: 'text',
+        },
+        { label: message('calc-lengths.both-cut-at'), value: f.miter, as: 'angle' },
       ],
-      working: [
-        'Measure to where the face is to end. Cut the little return off a long stick: miter its end first, then cut it off square at the heel.',
-      ],
-      watch: [
-        'The return is too small to hold: it stays on the stick until the last cut; tape it as it falls.',
-      ],
+      working: [message('calc-lengths.measure-to-where-the-face-is')],
+      watch: [message('calc-lengths.the-return-is-too-small-to')],
       drawings: [
         {
-          title: 'the right end from above',
+          title: message('calc-lengths.the-right-end-from-above'),
           shapes: [
             sizedBox('wall', -shown, 0, shown * 1.5, t * 0.5),
             area('wood', vec(-shown, 0), vec(-t, 0), vec(0, -t), vec(-shown, -t)),
             area('wood-other', vec(-t, 0), vec(0, 0), vec(0, -t)),
-            size(vec(-shown, -t * 1.5), vec(0, -t * 1.5), `face ${g.len(end)}`),
+            size(
+              vec(-shown, -t * 1.5),
+              vec(0, -t * 1.5),
+              message('calc-lengths.face-3', { end: g.len(end) }),
+            ),
           ],
         },
       ],
@@ -228,19 +273,19 @@ const turned: Sheet = {
 const scarf: Sheet = {
   key: 'scarf',
   group: GROUP,
-  name: 'splice',
-  question: 'The wall is longer than the stick. Where do the two pieces end, and which laps?',
+  name: message('calc-lengths.splice'),
+  question: message('calc-lengths.the-wall-is-longer-than-the'),
   fields: [
-    { key: 'run', label: 'the run', kind: 'length', start: { in: '220', mm: '5600' } },
+    { key: 'run', label: message('calc-lengths.the-run'), kind: 'length', start: { in: '220', mm: '5600' } },
     {
       key: 'joint',
-      label: 'line of the joint on the face, from the left',
+      label: message('calc-lengths.line-of-the-joint-on-the'),
       kind: 'length',
       start: { in: '128', mm: '3250' },
     },
     {
       key: 's',
-      label: 'scarf',
+      label: message('calc-lengths.scarf'),
       kind: 'choice',
       start: '45',
       options: ['45', '30', '22.5'].map((value) => ({ value, label: `${value}°` })),
@@ -248,21 +293,29 @@ const scarf: Sheet = {
     THICK,
     {
       key: 'eye',
-      label: 'the eye stands at, from the left',
+      label: message('calc-lengths.the-eye-stands-at-from-the'),
       kind: 'position',
       start: { in: '40', mm: '1000' },
     },
-    { key: 'out', label: 'and so far from the wall', kind: 'length', start: { in: '90', mm: '2300' } },
-    { key: 'gap', label: 'if it opens by', kind: 'position', start: { in: '1/64', mm: '0.5' } },
+    {
+      key: 'out',
+      label: message('calc-lengths.and-so-far-from-the-wall'),
+      kind: 'length',
+      start: { in: '90', mm: '2300' },
+    },
+    {
+      key: 'gap',
+      label: message('calc-lengths.if-it-opens-by'),
+      kind: 'position',
+      start: { in: '1/64', mm: '0.5' },
+    },
   ],
   asks: (g) => [
     { op: 'flat.scarf', ...g.all('run', 'joint', 't'), s: Number(g.c('s')), lap: 'leftOver' },
     { op: 'scarf.lap', ...g.all('joint', 't', 'gap'), s: Number(g.c('s')), viewer: [g.n('eye'), g.n('out')] },
   ],
   faults: (g) =>
-    g.n('out') <= g.n('t')
-      ? [{ at: 'out', text: 'must be more than the trim is thick: stand in the room' }]
-      : [],
+    g.n('out') <= g.n('t') ? [{ at: 'out', text: message('calc-lengths.must-be-more-than-the-trim') }] : [],
   work: (g) => {
     const { run, joint, t, eye, out, gap } = g.all('run', 'joint', 't', 'eye', 'out', 'gap');
     const s = Number(g.c('s'));
@@ -277,29 +330,33 @@ const scarf: Sheet = {
     return {
       outcomes: [
         {
-          label: 'which laps',
+          label: message('calc-lengths.which-laps'),
           value:
             view.lap === 'either'
-              ? 'either: the eye is straight before it'
+              ? message('calc-lengths.either-the-eye-is-straight-before')
               : lap === 'leftOver'
-                ? 'left over right'
-                : 'right over left',
+                ? message('calc-lengths.left-over-right')
+                : message('calc-lengths.right-over-left'),
           as: 'text',
           strong: true,
         },
-        { label: 'left piece, face', value: f.leftFront, as: 'length', strong: true },
-        { label: 'left piece, back', value: f.leftBack, as: 'length' },
-        { label: 'right piece, face', value: f.rightFront, as: 'length', strong: true },
-        { label: 'right piece, back', value: f.rightBack, as: 'length' },
-        { label: 'overlap', value: f.overlap, as: 'length' },
+        { label: message('calc-lengths.left-piece-face'), value: f.leftFront, as: 'length', strong: true },
+        { label: message('calc-lengths.left-piece-back'), value: f.leftBack, as: 'length' },
+        { label: message('calc-lengths.right-piece-face'), value: f.rightFront, as: 'length', strong: true },
+        { label: message('calc-lengths.right-piece-back'), value: f.rightBack, as: 'length' },
+        { label: message('calc-lengths.overlap'), value: f.overlap, as: 'length' },
       ],
       working: [
-        `The lap is thickness × tan ${deg(s)}. The piece nearer the eye lies over, so that one looks along the line and not into it.`,
-        `If it opens ${g.gap(gap)}: lapped this way one sees ${g.gap(good)} deep, the other way ${g.gap(bad)}.`,
+        message('calc-lengths.the-lap-is-thickness-tan-the', { s: deg(s) }),
+        message('calc-lengths.if-it-opens-lapped-this-way', {
+          gap: g.gap(gap),
+          good: g.gap(good),
+          bad: g.gap(bad),
+        }),
       ],
       drawings: [
         {
-          title: 'the joint from above',
+          title: message('calc-lengths.the-joint-from-above'),
           shapes: [
             sizedBox('wall', -shown, 0, 2 * shown, t * 0.5),
             area('wood', vec(-shown, 0), vec(-lapLength, 0), vec(0, -t), vec(-shown, -t)),
@@ -311,12 +368,18 @@ const scarf: Sheet = {
             ),
             label(
               vec((eye - joint > 0 ? 1 : eye === joint ? 0 : -1) * shown * 0.8, -t - shown * 0.68),
-              'to the eye',
+              message('calc-lengths.to-the-eye'),
             ),
           ],
         },
       ],
-      sends: [{ to: 'splice', what: `a splice ${g.len(joint)} from the left`, at: joint }],
+      sends: [
+        {
+          to: 'splice',
+          what: message('calc-lengths.a-splice-from-the-left', { joint: g.len(joint) }),
+          at: joint,
+        },
+      ],
     };
   },
 };
@@ -324,12 +387,27 @@ const scarf: Sheet = {
 const spring: Sheet = {
   key: 'spring-fit',
   group: GROUP,
-  name: 'sprung in',
-  question: 'I cut it a little long and spring it in. How far does it bow?',
+  name: message('calc-lengths.sprung-in'),
+  question: message('calc-lengths.i-cut-it-a-little-long'),
   fields: [
-    { key: 'span', label: 'the span', kind: 'length', start: { in: '120', mm: '3000' } },
-    { key: 'over', label: 'cut long by', kind: 'position', start: { in: '1/32', mm: '1' } },
-    { key: 'bow', label: 'or: I want a bow of', kind: 'position', start: { in: '1', mm: '25' } },
+    {
+      key: 'span',
+      label: message('calc-lengths.the-span'),
+      kind: 'length',
+      start: { in: '120', mm: '3000' },
+    },
+    {
+      key: 'over',
+      label: message('calc-lengths.cut-long-by'),
+      kind: 'position',
+      start: { in: '1/32', mm: '1' },
+    },
+    {
+      key: 'bow',
+      label: message('calc-lengths.or-i-want-a-bow-of'),
+      kind: 'position',
+      start: { in: '1', mm: '25' },
+    },
   ],
   asks: (g) => [
     { op: 'spring.bow', ...g.all('span', 'over') },
@@ -340,7 +418,7 @@ const spring: Sheet = {
       ? [
           {
             at: 'over',
-            text: `is more than any piece springs over ${g.len(g.n('span'))}: a 32nd or a millimeter is usual`,
+            text: message('calc-lengths.is-more-than-any-piece-springs', { value: g.len(g.n('span')) }),
           },
         ]
       : [],
@@ -354,20 +432,21 @@ const spring: Sheet = {
     });
     return {
       outcomes: [
-        { label: 'it bows out by', value: f.arcExact, as: 'length', strong: true },
-        { label: 'as a buckled strip', value: f.sine, as: 'length' },
-        { label: 'slope at its ends', value: f.endSlopeDeg, as: 'angle' },
-        { label: 'for the bow wanted, cut long by', value: back.over, as: 'gap', strong: true },
+        { label: message('calc-lengths.it-bows-out-by'), value: f.arcExact, as: 'length', strong: true },
+        { label: message('calc-lengths.as-a-buckled-strip'), value: f.sine, as: 'length' },
+        { label: message('calc-lengths.slope-at-its-ends'), value: f.endSlopeDeg, as: 'angle' },
+        {
+          label: message('calc-lengths.for-the-bow-wanted-cut-long'),
+          value: back.over,
+          as: 'gap',
+          strong: true,
+        },
       ],
-      working: [
-        'Bow = √(3 × over-length × span ÷ 8). The over-length goes with the square of the bow: half the bow is a quarter of it.',
-      ],
-      watch: [
-        'Only between two butts or copes; nothing against casing, with a miter at either end, or under 4 ft.',
-      ],
+      working: [message('calc-lengths.bow-3-over-length-span-8-the')],
+      watch: [message('calc-lengths.only-between-two-butts-or-copes')],
       drawings: [
         {
-          title: 'from above, to scale',
+          title: message('calc-lengths.from-above-to-scale'),
           shapes: [
             sizedBox('wall', 0, 0, span, span * 0.02),
             line('line', ...points),

@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { cosDeg, sinDeg } from '../../base/index.ts';
 import {
   add,
@@ -19,16 +20,21 @@ import { angleMark, cornerFrame } from '../pictures/shapes.ts';
 
 /** "How long is the little piece round this corner?" */
 
-const GROUP = 'The corner is round';
+const GROUP = message('calc-round.the-corner-is-round');
 
 const RADIUS: Field = {
   key: 'R',
-  label: 'radius of the corner',
+  label: message('calc-round.radius-of-the-corner'),
   kind: 'length',
   start: { in: '3/4', mm: '20' },
 };
-const TURN: Field = { key: 'turn', label: 'the walls turn by', kind: 'angle', start: '90' };
-const PIECES: Field = { key: 'N', label: 'little pieces', kind: 'count', start: '1' };
+const TURN: Field = {
+  key: 'turn',
+  label: message('calc-round.the-walls-turn-by'),
+  kind: 'angle',
+  start: '90',
+};
+const PIECES: Field = { key: 'N', label: message('calc-round.little-pieces'), kind: 'count', start: '1' };
 
 /** The rounded wall and the trim round it, seen from above with the room below. */
 function roundDrawing(R: number, turn: number, n: number, t: number): Shape[] {
@@ -71,8 +77,8 @@ function roundDrawing(R: number, turn: number, n: number, t: number): Shape[] {
 const bullnose: Sheet = {
   key: 'round',
   group: GROUP,
-  name: 'bullnose corner',
-  question: 'How long is the little piece round this corner?',
+  name: message('calc-round.bullnose-corner'),
+  question: message('calc-round.how-long-is-the-little-piece'),
   fields: [RADIUS, TURN, PIECES, THICK],
   asks: (g) => [{ op: 'bullnose.pieces', ...g.all('R', 'turn', 'N', 't') }],
   work: (g) => {
@@ -83,41 +89,70 @@ const bullnose: Sheet = {
     const none = N === 0;
     return {
       outcomes: [
-        { label: 'every cut', value: f.cut, as: 'angle', strong: true },
+        { label: message('calc-round.every-cut'), value: f.cut, as: 'angle', strong: true },
         ...(none
           ? []
           : [
-              { label: 'little piece, back', value: f.transitionBack, as: 'length' as const, strong: true },
-              { label: 'little piece, face', value: f.transitionFront, as: 'length' as const },
+              {
+                label: message('calc-round.little-piece-back'),
+                value: f.transitionBack,
+                as: 'length' as const,
+                strong: true,
+              },
+              {
+                label: message('calc-round.little-piece-face'),
+                value: f.transitionFront,
+                as: 'length' as const,
+              },
             ]),
-        { label: 'long pieces run past the curve’s start by', value: f.extend, as: 'length', strong: true },
-        { label: 'they stop short of the sharp corner by', value: f.shortOfSharp, as: 'length' },
-        { label: 'curve starts before the sharp corner by', value: f.tangentToSharp, as: 'length' },
-        { label: 'hollow behind each joint', value: f.vertexGap, as: 'gap' },
+        {
+          label: message('calc-round.long-pieces-run-past-the-curve'),
+          value: f.extend,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-round.they-stop-short-of-the-sharp'), value: f.shortOfSharp, as: 'length' },
+        {
+          label: message('calc-round.curve-starts-before-the-sharp-corner'),
+          value: f.tangentToSharp,
+          as: 'length',
+        },
+        { label: message('calc-round.hollow-behind-each-joint'), value: f.vertexGap, as: 'gap' },
       ],
       working: [
-        `${deg(turn)} shared by ${N + 1} joints, half on each side: ${deg(f.cut)}. Little piece: 2 × ${g.len(R)} × tan ${deg(f.cut)}.`,
-        `Two pieces mitered sharp over it would leave ${g.gap(two.gap)} hollow behind.`,
+        message('calc-round.shared-by-joints-half-on-each', {
+          turn: deg(turn),
+          N: N + 1,
+          cut: deg(f.cut),
+          R: g.len(R),
+        }),
+        message('calc-round.two-pieces-mitered-sharp-over-it', { gap: g.gap(two.gap) }),
       ],
       thumbs: none
         ? []
         : [
             {
-              rule: '83 % of the radius for the little piece',
+              rule: message('calc-round.83-of-the-radius-for-the'),
               says: g.len(rule),
               exact: g.len(f.transitionBack),
               error:
                 Math.abs(rule - f.transitionBack) < R / 200
-                  ? 'as good as none: this is the 90 turn with one piece that the rule is for'
-                  : `${g.gap(rule - f.transitionBack)} too ${rule > f.transitionBack ? 'long' : 'short'}`,
+                  ? message('calc-round.as-good-as-none-this-is')
+                  : message('calc-round.too', {
+                      rule: g.gap(rule - f.transitionBack),
+                      choice:
+                        rule > f.transitionBack ? message('calc-round.long') : message('calc-round.short'),
+                    }),
             },
           ],
-      watch: none ? [] : ['The little piece stays on the stick until its last cut; hold the long part.'],
-      drawings: [{ title: 'the corner from above, to scale', shapes: roundDrawing(R, turn, N, t) }],
+      watch: none ? [] : [message('calc-round.the-little-piece-stays-on-the')],
+      drawings: [
+        { title: message('calc-round.the-corner-from-above-to-scale'), shapes: roundDrawing(R, turn, N, t) },
+      ],
       sends: [
         {
           to: 'corner-form',
-          what: `a bullnose of ${g.len(R)} radius`,
+          what: message('calc-round.a-bullnose-of-radius', { R: g.len(R) }),
           form: { kind: 'bullnose', radius: R },
         },
       ],
@@ -128,11 +163,11 @@ const bullnose: Sheet = {
 const cove: Sheet = {
   key: 'cove',
   group: GROUP,
-  name: 'rounded inside corner',
-  question: 'The inside corner is filled round. How much comes off the back?',
+  name: message('calc-round.rounded-inside-corner'),
+  question: message('calc-round.the-inside-corner-is-filled-round'),
   fields: [
-    { ...RADIUS, label: 'radius of the filling', start: { in: '3/4', mm: '20' } },
-    { key: 'A', label: 'wall angle', kind: 'angle', start: '90' },
+    { ...RADIUS, label: message('calc-round.radius-of-the-filling'), start: { in: '3/4', mm: '20' } },
+    { key: 'A', label: message('calc-round.wall-angle'), kind: 'angle', start: '90' },
     THICK,
   ],
   asks: (g) => [{ op: 'cove.relief', ...g.all('R', 'A') }],
@@ -145,20 +180,18 @@ const cove: Sheet = {
     return {
       outcomes: [
         {
-          label: 'relieve the back corner by, on the diagonal',
+          label: message('calc-round.relieve-the-back-corner-by-on'),
           value: f.cornerDepth,
           as: 'length',
           strong: true,
         },
-        { label: 'the filling starts from the corner at', value: f.tangent, as: 'length' },
-        { label: 'unrelieved, the trim stands off both walls by', value: f.standOff, as: 'length' },
+        { label: message('calc-round.the-filling-starts-from-the-corner'), value: f.tangent, as: 'length' },
+        { label: message('calc-round.unrelieved-the-trim-stands-off-both'), value: f.standOff, as: 'length' },
       ],
-      working: [
-        `The sharp back corner sits R ÷ cos of half the turn from the round’s center: ${g.len(R)} less than that is in the way.`,
-      ],
+      working: [message('calc-round.the-sharp-back-corner-sits-r', { R: g.len(R) })],
       drawings: [
         {
-          title: 'the corner from above, to scale',
+          title: message('calc-round.the-corner-from-above-to-scale'),
           shapes: [
             area(
               'wall',
@@ -179,7 +212,7 @@ const cove: Sheet = {
       sends: [
         {
           to: 'corner-form',
-          what: `a rounded inside corner of ${g.len(R)}`,
+          what: message('calc-round.a-rounded-inside-corner-of', { R: g.len(R) }),
           form: { kind: 'rounded', radius: R },
         },
       ],
@@ -190,14 +223,19 @@ const cove: Sheet = {
 const crownRound: Sheet = {
   key: 'crown-round',
   group: GROUP,
-  name: 'crown round a bullnose',
-  question: 'Crown goes round a bullnose. What are the pieces and the settings?',
+  name: message('calc-round.crown-round-a-bullnose'),
+  question: message('calc-round.crown-goes-round-a-bullnose-what'),
   fields: [
     RADIUS,
     TURN,
     PIECES,
-    { key: 'w', label: 'width of the crown', kind: 'length', start: { in: '3 5/8', mm: '92' } },
-    { key: 'spring', label: 'spring, back to wall', kind: 'angle', start: '38' },
+    {
+      key: 'w',
+      label: message('calc-round.width-of-the-crown'),
+      kind: 'length',
+      start: { in: '3 5/8', mm: '92' },
+    },
+    { key: 'spring', label: message('calc-round.spring-back-to-wall'), kind: 'angle', start: '38' },
   ],
   asks: (g) => [{ op: 'bullnose.crown', ...g.all('R', 'turn', 'N', 'w', 'spring') }],
   work: (g) => {
@@ -206,21 +244,29 @@ const crownRound: Sheet = {
     const { projection } = trade.crownSize(w, spring);
     return {
       outcomes: [
-        { label: 'little piece at the wall', value: f.wallEdge, as: 'length', strong: true },
-        { label: 'little piece at the ceiling', value: f.ceilingEdge, as: 'length', strong: true },
-        { label: 'nested, swing', value: f.nested, as: 'angle' },
-        { label: 'flat, swing', value: f.miter, as: 'angle' },
-        { label: 'flat, tilt', value: f.bevel, as: 'angle' },
+        {
+          label: message('calc-round.little-piece-at-the-wall'),
+          value: f.wallEdge,
+          as: 'length',
+          strong: true,
+        },
+        {
+          label: message('calc-round.little-piece-at-the-ceiling'),
+          value: f.ceilingEdge,
+          as: 'length',
+          strong: true,
+        },
+        { label: message('calc-round.nested-swing'), value: f.nested, as: 'angle' },
+        { label: message('calc-round.flat-swing'), value: f.miter, as: 'angle' },
+        { label: message('calc-round.flat-tilt'), value: f.bevel, as: 'angle' },
       ],
-      working: [
-        `As for a bullnose, but the ceiling edge runs round a radius larger by the projection, ${g.len(projection)}.`,
-      ],
+      working: [message('calc-round.as-for-a-bullnose-but-the', { projection: g.len(projection) })],
       drawings: [
         {
-          title: 'from below, to scale',
+          title: message('calc-round.from-below-to-scale'),
           shapes: [
             ...roundDrawing(R, turn, N, projection),
-            label(vec(0, -(R + projection) * 1.25), 'ceiling edge'),
+            label(vec(0, -(R + projection) * 1.25), message('calc-round.ceiling-edge')),
           ],
         },
       ],

@@ -1,3 +1,4 @@
+import { message, type Words, wordOf } from '../../messages/index.ts';
 import { sinDeg, cosDeg } from '../../base/index.ts';
 import { add, fromHeading, scale, vec, area, label, type Drawing } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -10,11 +11,11 @@ import { sizedBox, sawStock, sawTop } from '../pictures/shapes.ts';
 
 /** "The saw stops at 50." */
 
-const GROUP = 'The saw won’t go there';
+const GROUP = message('calc-saw.the-saw-won-t-go-there');
 const REACH = 10;
 
 /** The stock on the saw from above, turned by a wedge between it and the fence; a positive wedge is thick at the right. */
-function wedged(setting: number, wedge: number, words: string): Drawing {
+function wedged(setting: number, wedge: number, words: Words): Drawing {
   const sign = wedge < 0 ? -1 : 1;
   const long = REACH * 0.8;
   const along = fromHeading(-wedge);
@@ -22,7 +23,7 @@ function wedged(setting: number, wedge: number, words: string): Drawing {
   const pivot = scale(vec(-sign, 0), long);
   const board = (x: number, y: number) => add(pivot, add(scale(along, sign * x), scale(down, y)));
   return {
-    title: 'the saw from above',
+    title: message('calc-saw.the-saw-from-above'),
     shapes: [
       ...sawTop(setting, REACH),
       ...(wedge === 0
@@ -41,20 +42,35 @@ function wedged(setting: number, wedge: number, words: string): Drawing {
 }
 
 const CAPS = [
-  { key: 'miterMax', label: 'the saw swings to', kind: 'angle', start: '50' },
-  { key: 'bevelMax', label: 'it tilts to', kind: 'angle', start: '45' },
-  { key: 'standHeight', label: 'it cuts standing up to', kind: 'length', start: { in: '4 3/4', mm: '120' } },
-  { key: 'flatWidth', label: 'and lying flat up to', kind: 'length', start: { in: '12', mm: '305' } },
+  { key: 'miterMax', label: message('calc-saw.the-saw-swings-to'), kind: 'angle', start: '50' },
+  { key: 'bevelMax', label: message('calc-saw.it-tilts-to'), kind: 'angle', start: '45' },
+  {
+    key: 'standHeight',
+    label: message('calc-saw.it-cuts-standing-up-to'),
+    kind: 'length',
+    start: { in: '4 3/4', mm: '120' },
+  },
+  {
+    key: 'flatWidth',
+    label: message('calc-saw.and-lying-flat-up-to'),
+    kind: 'length',
+    start: { in: '12', mm: '305' },
+  },
 ] as const;
 
 const limit: Sheet = {
   key: 'saw-limit',
   group: GROUP,
-  name: 'the saw stops short',
-  question: 'The saw stops at 50°. How do I cut this corner?',
+  name: message('calc-saw.the-saw-stops-short'),
+  question: message('calc-saw.the-saw-stops-at-50-deg'),
   fields: [
     { ...CORNER, start: '60' },
-    { key: 'height', label: 'height of the trim', kind: 'length', start: { in: '3 1/4', mm: '80' } },
+    {
+      key: 'height',
+      label: message('calc-saw.height-of-the-trim'),
+      kind: 'length',
+      start: { in: '3 1/4', mm: '80' },
+    },
     ...CAPS,
   ],
   asks: (g) => [
@@ -70,41 +86,54 @@ const limit: Sheet = {
     const plan = trade.planCut(A, height, caps);
     const m = Math.abs(180 - A) / 2;
     const words = {
-      stand: 'standing against the fence',
-      flat: 'lying flat, with the bevel',
-      wedge: 'standing, against a wedge block on the fence',
-      none: 'not on this saw',
+      stand: message('calc-saw.standing-against-the-fence'),
+      flat: message('calc-saw.lying-flat-with-the-bevel'),
+      wedge: message('calc-saw.standing-against-a-wedge-block-on'),
+      none: message('calc-saw.not-on-this-saw'),
     };
     return {
       outcomes: [
-        { label: 'cut it', value: words[plan.method], as: 'text', strong: true },
+        { label: message('calc-saw.cut-it'), value: words[plan.method], as: 'text', strong: true },
         ...(plan.method === 'none'
           ? []
           : [
-              { label: 'swing', value: plan.miter, as: 'angle' as const, strong: true },
-              { label: 'tilt', value: plan.bevel, as: 'angle' as const },
-              { label: 'wedge block', value: plan.wedge, as: 'angle' as const, strong: plan.wedge > 0 },
+              { label: message('calc-saw.swing'), value: plan.miter, as: 'angle' as const, strong: true },
+              { label: message('calc-saw.tilt'), value: plan.bevel, as: 'angle' as const },
+              {
+                label: message('calc-saw.wedge-block'),
+                value: plan.wedge,
+                as: 'angle' as const,
+                strong: plan.wedge > 0,
+              },
               ...(plan.method === 'wedge'
-                ? [{ label: 'or with a 45° block, swing', value: m - 45, as: 'angle' as const }]
+                ? [{ label: message('calc-saw.or-with-a-45-deg-block'), value: m - 45, as: 'angle' as const }]
                 : []),
             ]),
       ],
       working: [
-        `The corner wants ${deg(m)}. Standing needs a height up to ${g.len(caps.standHeight)} and a swing up to ${deg(caps.miterMax)}; lying flat a width up to ${g.len(caps.flatWidth)} and a tilt up to ${deg(caps.bevelMax)}.`,
+        message('calc-saw.the-corner-wants-standing-needs-a', {
+          m: deg(m),
+          standHeight: g.len(caps.standHeight),
+          miterMax: deg(caps.miterMax),
+          flatWidth: g.len(caps.flatWidth),
+          bevelMax: deg(caps.bevelMax),
+        }),
         plan.method === 'wedge'
-          ? `What is missing, ${deg(plan.wedge)}, goes into the block: ${deg(m)} − ${deg(caps.miterMax)}.`
+          ? message('calc-saw.what-is-missing-goes-into-the', {
+              wedge: deg(plan.wedge),
+              m: deg(m),
+              miterMax: deg(caps.miterMax),
+            })
           : plan.method === 'none'
-            ? 'It is too tall to stand and too steep to lie: mark it and cut it by hand, or plane it to the line.'
-            : 'No block is needed.',
+            ? message('calc-saw.it-is-too-tall-to-stand')
+            : message('calc-saw.no-block-is-needed'),
       ],
       watch:
-        plan.method === 'wedge' && plan.wedge > 0
-          ? ['Clamp the block and the stock; a short piece is cut off a long one.']
-          : [],
+        plan.method === 'wedge' && plan.wedge > 0 ? [message('calc-saw.clamp-the-block-and-the-stock')] : [],
       drawings: [
         plan.method === 'flat'
           ? {
-              title: 'the saw from the front, stock lying flat',
+              title: message('calc-saw.the-saw-from-the-front-stock'),
               shapes: [
                 sizedBox('fence', -REACH, -REACH * 0.08, 2 * REACH, REACH * 0.08),
                 sizedBox('wood', -REACH * 0.9, 0, REACH * 1.8, REACH * 0.16),
@@ -115,7 +144,7 @@ const limit: Sheet = {
                   vec(0.05 * REACH - sinDeg(plan.bevel) * REACH * 0.7, cosDeg(plan.bevel) * REACH * 0.7),
                   vec(-sinDeg(plan.bevel) * REACH * 0.7, cosDeg(plan.bevel) * REACH * 0.7),
                 ),
-                label(vec(REACH * 0.2, REACH * 0.5), `tilt ${deg(plan.bevel)}`),
+                label(vec(REACH * 0.2, REACH * 0.5), message('calc-saw.tilt-2', { bevel: deg(plan.bevel) })),
               ],
             }
           : wedged(plan.miter, plan.wedge, deg(plan.miter)),
@@ -127,50 +156,75 @@ const limit: Sheet = {
 const wedge: Sheet = {
   key: 'wedge',
   group: GROUP,
-  name: 'with my block',
-  question: 'I have a block of this angle. What do I set with it?',
+  name: message('calc-saw.with-my-block'),
+  question: message('calc-saw.i-have-a-block-of-this'),
   fields: [
-    { key: 'wanted', label: 'wanted, + swing right', kind: 'signed', start: '60' },
-    { key: 'wedge', label: 'block, + thick end at the right', kind: 'signed', start: '45' },
-    { key: 'max', label: 'the saw swings to', kind: 'angle', start: '50' },
+    { key: 'wanted', label: message('calc-saw.wanted-swing-right'), kind: 'signed', start: '60' },
+    { key: 'wedge', label: message('calc-saw.block-thick-end-at-the-right'), kind: 'signed', start: '45' },
+    { key: 'max', label: message('calc-saw.the-saw-swings-to'), kind: 'angle', start: '50' },
   ],
   asks: (g) => [{ op: 'saw.wedge', ...g.all('wanted', 'wedge') }],
   faults: (g) => [
-    ...(Math.abs(g.n('wanted')) >= 90 ? [{ at: 'wanted', text: 'must be less than 90 either way' }] : []),
-    ...(Math.abs(g.n('wedge')) > 90 ? [{ at: 'wedge', text: 'must be at most 90 either way' }] : []),
+    ...(Math.abs(g.n('wanted')) >= 90
+      ? [{ at: 'wanted', text: message('calc-saw.must-be-less-than-90-either') }]
+      : []),
+    ...(Math.abs(g.n('wedge')) > 90
+      ? [{ at: 'wedge', text: message('calc-saw.must-be-at-most-90-either') }]
+      : []),
   ],
   work: (g) => {
     const { wanted, wedge: block, max } = g.all('wanted', 'wedge', 'max');
     const { setting } = trade.wedgeSetting(wanted, block);
     const least = trade.smallestWedge(Math.abs(wanted), max);
-    const way = setting < 0 ? 'left' : setting > 0 ? 'right' : '';
+    const way = setting < 0 ? 'left' : 'right';
     return {
       outcomes: [
-        { label: `swing ${way}`.trim(), value: Math.abs(setting), as: 'angle', strong: true },
-        { label: 'smallest block that would do', value: least.minWedge, as: 'angle' },
+        {
+          label:
+            setting === 0 ? message('calc-saw.swing') : message('calc-saw.swing-2', { way: wordOf(way) }),
+          value: Math.abs(setting),
+          as: 'angle',
+          strong: true,
+        },
+        { label: message('calc-saw.smallest-block-that-would-do'), value: least.minWedge, as: 'angle' },
       ],
       working: [
-        `Setting = wanted less block: ${deg(wanted)} − ${deg(block)} = ${deg(setting)}, + to the right.`,
+        message('calc-saw.setting-wanted-less-block-to-the', {
+          wanted: deg(wanted),
+          block: deg(block),
+          setting: deg(setting),
+        }),
       ],
       watch:
         Math.abs(setting) > max
           ? [
-              `The saw stops at ${deg(max)}: this block does not do, take one of ${deg(least.minWedge)} or more.`,
+              message('calc-saw.the-saw-stops-at-this-block', {
+                max: deg(max),
+                minWedge: deg(least.minWedge),
+              }),
             ]
           : [],
-      drawings: [wedged(setting, block, `${deg(Math.abs(setting))} ${way}`.trim())],
+      drawings: [
+        wedged(
+          setting,
+          block,
+          setting === 0
+            ? deg(0)
+            : message('calc-saw.joined', { setting: deg(Math.abs(setting)), way: wordOf(way) }),
+        ),
+      ],
     };
   },
 };
 
 export const PIECE = {
   key: 'piece',
-  label: 'the piece on the',
+  label: message('calc-saw.the-piece-on-the'),
   kind: 'choice' as const,
   start: 'left',
   options: [
-    { value: 'left', label: 'left of the corner' },
-    { value: 'right', label: 'right of the corner' },
+    { value: 'left', label: message('calc-saw.left-of-the-corner') },
+    { value: 'right', label: message('calc-saw.right-of-the-corner') },
   ],
 };
 
@@ -182,18 +236,35 @@ interface SawSet {
 
 /** A signed setting in words. */
 export function settingOutcomes({ miter, bevel, keep }: SawSet): Outcome[] {
-  const way = (angle: number, plus: string, minus: string): string =>
-    angle === 0 ? 'straight' : `${deg(Math.abs(angle))} ${angle > 0 ? plus : minus}`;
+  const way = (angle: number, plus: Words, minus: Words): Words =>
+    angle === 0
+      ? message('calc-saw.straight')
+      : message('calc-saw.joined-2', { angle: deg(Math.abs(angle)), choice: angle > 0 ? plus : minus });
   return [
-    { label: 'swing', value: way(miter, 'to the right', 'to the left'), as: 'text', strong: true },
-    { label: 'tilt', value: way(bevel, 'top to the left', 'top to the right'), as: 'text', strong: true },
-    { label: 'keep', value: `the piece ${keep} of the blade`, as: 'text', strong: true },
+    {
+      label: message('calc-saw.swing'),
+      value: way(miter, message('calc-saw.to-the-right'), message('calc-saw.to-the-left')),
+      as: 'text',
+      strong: true,
+    },
+    {
+      label: message('calc-saw.tilt'),
+      value: way(bevel, message('calc-saw.top-to-the-left'), message('calc-saw.top-to-the-right')),
+      as: 'text',
+      strong: true,
+    },
+    {
+      label: message('calc-saw.keep'),
+      value: message('calc-saw.the-piece-of-the-blade', { keep: wordOf(keep) }),
+      as: 'text',
+      strong: true,
+    },
   ];
 }
 
 /** The saw set so, from above, with the part that is kept. */
 export const settingDrawing = ({ miter, keep }: SawSet): Drawing => ({
-  title: 'the saw from above, you at the bottom',
+  title: message('calc-saw.the-saw-from-above-you-at'),
   shapes: [
     ...sawStock(miter, keep, REACH * 0.25, REACH),
     ...sawTop(miter, REACH),
@@ -207,39 +278,39 @@ const TRIMS = {
   crown: { use: 'crown', width: 3.625, thickness: 0.75 },
 } as const;
 
-const LIES: readonly { readonly value: Seat; readonly label: string }[] = [
-  { value: 'stand', label: 'standing, back on the fence' },
-  { value: 'standUpsideDown', label: 'standing, upside down' },
-  { value: 'flatTopToFence', label: 'flat, top edge to the fence' },
-  { value: 'flatBottomToFence', label: 'flat, bottom edge to the fence' },
+const LIES: readonly { readonly value: Seat; readonly label: Words }[] = [
+  { value: 'stand', label: message('calc-saw.standing-back-on-the-fence') },
+  { value: 'standUpsideDown', label: message('calc-saw.standing-upside-down') },
+  { value: 'flatTopToFence', label: message('calc-saw.flat-top-edge-to-the-fence') },
+  { value: 'flatBottomToFence', label: message('calc-saw.flat-bottom-edge-to-the-fence') },
 ];
 const CROWN_LIES: typeof LIES = [
-  { value: 'standUpsideDown', label: 'nested upside down, wall edge up the fence' },
-  { value: 'flatTopToFence', label: 'flat, ceiling edge to the fence' },
-  { value: 'flatBottomToFence', label: 'flat, wall edge to the fence' },
+  { value: 'standUpsideDown', label: message('calc-saw.nested-upside-down-wall-edge-up') },
+  { value: 'flatTopToFence', label: message('calc-saw.flat-ceiling-edge-to-the-fence') },
+  { value: 'flatBottomToFence', label: message('calc-saw.flat-wall-edge-to-the-fence') },
 ];
 
 const swing: Sheet = {
   key: 'swing',
   group: GROUP,
-  name: 'which way to swing',
-  question: 'Which way do I swing, and which side do I keep?',
+  name: message('calc-saw.which-way-to-swing'),
+  question: message('calc-saw.which-way-do-i-swing-and'),
   fields: [
     {
       key: 'trim',
-      label: 'the trim is',
+      label: message('calc-saw.the-trim-is'),
       kind: 'choice',
       start: 'base',
       options: [
-        { value: 'base', label: 'base, rail: back to the wall' },
-        { value: 'crown', label: 'crown' },
+        { value: 'base', label: message('calc-saw.base-rail-back-to-the-wall') },
+        { value: 'crown', label: message('calc-saw.crown') },
       ],
     },
     { ...CORNER, start: '90' },
     PIECE,
     {
       key: 'setup',
-      label: 'how it lies on the saw',
+      label: message('calc-saw.how-it-lies-on-the-saw'),
       kind: 'choice',
       start: 'stand',
       options: LIES,
@@ -247,7 +318,7 @@ const swing: Sheet = {
     },
     {
       key: 'crownSetup',
-      label: 'how it lies on the saw',
+      label: message('calc-saw.how-it-lies-on-the-saw'),
       kind: 'choice',
       start: 'standUpsideDown',
       options: CROWN_LIES,
@@ -255,7 +326,7 @@ const swing: Sheet = {
     },
     {
       key: 'spring',
-      label: 'spring angle',
+      label: message('calc-saw.spring-angle'),
       kind: 'angle',
       start: '38',
       when: (choices) => choices['trim'] === 'crown',
@@ -292,14 +363,23 @@ const swing: Sheet = {
     return {
       outcomes: [
         ...settingOutcomes(signed),
-        { label: 'long edge', value: edgeNames(profile)[A < 180 ? 'near' : 'far'], as: 'text' },
+        {
+          label: message('calc-saw.long-edge'),
+          value: edgeNames(profile)[A < 180 ? 'near' : 'far'],
+          as: 'text',
+        },
       ],
       working: [
-        `The ${piece} piece has its ${end} end cut. Inside corners leave the ${edgeNames(profile).near} long, outside corners the ${edgeNames(profile).far}.`,
+        message('calc-saw.the-piece-has-its-end-cut', {
+          piece,
+          end,
+          near: edgeNames(profile).near,
+          far: edgeNames(profile).far,
+        }),
       ],
       drawings: [
-        ...(seen ? [{ ...seen, title: 'on the saw, seen from where you stand' }] : []),
-        endSolidDrawing(profile, normal, 'the end as it hangs, from the room'),
+        ...(seen ? [{ ...seen, title: message('calc-saw.on-the-saw-seen-from-where') }] : []),
+        endSolidDrawing(profile, normal, message('calc-saw.the-end-as-it-hangs-from')),
       ],
     };
   },

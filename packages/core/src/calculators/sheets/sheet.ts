@@ -1,15 +1,8 @@
+import { message, type Words, lengthFigure, angleFigure } from '../../messages/index.ts';
 import { fail, failIfAny, ok, type Issue, type Result } from '../../base/index.ts';
 import { calculate } from '../questions/index.ts';
 import type { AngleReading, Corner, JointPin } from '../../job/index.ts';
-import {
-  formatAngle,
-  formatWithUnit,
-  parseAngle,
-  parseLength,
-  parsePosition,
-  parseSignedAngle,
-  type Unit,
-} from '../../measure/index.ts';
+import { parseAngle, parseLength, parsePosition, parseSignedAngle, type Unit } from '../../measure/index.ts';
 import type { Drawing } from '../../geometry/index.ts';
 
 /**
@@ -40,19 +33,19 @@ export interface Slide {
 
 export interface Field {
   readonly key: string;
-  readonly label: string;
+  readonly label: Words;
   readonly kind: FieldKind;
   /** What stands in it at first: a text, or one for each unit. */
   readonly start: string | Readonly<Record<Unit, string>>;
-  readonly options?: readonly { readonly value: string; readonly label: string }[];
+  readonly options?: readonly { readonly value: string; readonly label: Words }[];
   readonly slide?: Slide | Readonly<Record<Unit, Slide>>;
   /** Asked only under these choices. */
   readonly when?: (choices: Readonly<Record<string, string>>) => boolean;
 }
 
 export interface Outcome {
-  readonly label: string;
-  readonly value: number | string;
+  readonly label: Words;
+  readonly value: number | Words;
   /** A gap is a length too small for a tape: shown in decimals. */
   readonly as: 'length' | 'angle' | 'gap' | 'text';
   readonly strong?: boolean;
@@ -60,43 +53,43 @@ export interface Outcome {
 
 /** What people do by rule, beside what is right here. */
 export interface Thumb {
-  readonly rule: string;
-  readonly says: string;
-  readonly exact: string;
+  readonly rule: Words;
+  readonly says: Words;
+  readonly exact: Words;
   /** What the rule costs in this case. */
-  readonly error: string;
+  readonly error: Words;
 }
 
 /** What can be put into a job, and where it goes. */
 export type Send =
-  | { readonly to: 'corner'; readonly what: string; readonly reading: AngleReading; readonly typed: string }
-  | { readonly to: 'corner-form'; readonly what: string; readonly form: NonNullable<Corner['form']> }
-  | { readonly to: 'corner-lean'; readonly what: string; readonly lean: number }
-  | { readonly to: 'joint'; readonly what: string; readonly pin: JointPin }
+  | { readonly to: 'corner'; readonly what: Words; readonly reading: AngleReading; readonly typed: string }
+  | { readonly to: 'corner-form'; readonly what: Words; readonly form: NonNullable<Corner['form']> }
+  | { readonly to: 'corner-lean'; readonly what: Words; readonly lean: number }
+  | { readonly to: 'joint'; readonly what: Words; readonly pin: JointPin }
   | {
       readonly to: 'opening';
-      readonly what: string;
+      readonly what: Words;
       readonly change: { readonly width?: number; readonly headLeft?: number; readonly headRight?: number };
     }
-  | { readonly to: 'splice'; readonly what: string; readonly at: number };
+  | { readonly to: 'splice'; readonly what: Words; readonly at: number };
 
 export interface Answer {
   readonly outcomes: readonly Outcome[];
   /** One or two lines. */
-  readonly working: readonly string[];
+  readonly working: readonly Words[];
   readonly thumbs?: readonly Thumb[];
-  readonly watch?: readonly string[];
+  readonly watch?: readonly Words[];
   readonly drawings: readonly Drawing[];
   readonly sends?: readonly Send[];
 }
 
 export interface Sheet {
   readonly key: string;
-  readonly group: string;
+  readonly group: Words;
   /** As a person asks it. */
-  readonly question: string;
+  readonly question: Words;
   /** Two or three words for lists. */
-  readonly name: string;
+  readonly name: Words;
   readonly fields: readonly Field[];
   /** Questions in the open `calc` format whose ranges these figures must satisfy; a fault at a field of that name is shown there. */
   readonly asks?: (given: Given) => readonly object[];
@@ -145,23 +138,36 @@ export class Given {
   }
 
   /** A length in words, with its unit. */
-  len = (value: number): string => formatWithUnit(value, this.unit);
-  gap = (value: number): string => formatGap(value, this.unit);
+  len = (value: number): Words => lengthFigure(value, this.unit);
+  gap = (value: number): Words => formatGap(value, this.unit);
 }
 
-export const deg = formatAngle;
+/** Degrees in words. */
+export const deg = angleFigure;
 
 /**
- * A gap in words: decimals, and in inches the nearest 64th where it is near one a person knows.
- * @example formatGap(0.0186, 'in') // "0.019 in (about 1/64)"
+ * A gap as a figure in decimals, and in inches what it is near that a person knows.
+ * @param value in `unit`, its sign left out
+ * @example gapFigure(0.0186, 'in').figure // '0.019 in'
  */
-export function formatGap(value: number, unit: Unit): string {
+export function gapFigure(
+  value: number,
+  unit: Unit,
+): { readonly figure: string; readonly about: Words | undefined } {
   const size = Math.abs(value);
-  if (unit === 'mm') return `${Number(size.toFixed(2))} mm`;
-  const parts = Math.round(size * 64);
+  if (unit === 'mm') return { figure: `${Number(size.toFixed(2))} mm`, about: undefined };
   const names: Readonly<Record<number, string>> = { 1: '1/64', 2: '1/32', 3: '3/64', 4: '1/16', 8: '1/8' };
-  const near = names[parts];
-  return `${Number(size.toFixed(3))} in${near ? ` (about ${near})` : ''}`;
+  const near = names[Math.round(size * 64)];
+  return {
+    figure: `${Number(size.toFixed(3))} in`,
+    about: near === undefined ? undefined : message('calc.about', { near }),
+  };
+}
+
+/** The same in one. @example plainText(formatGap(0.0186, 'in')) // '0.019 in (about 1/64)' */
+export function formatGap(value: number, unit: Unit): Words {
+  const { figure, about } = gapFigure(value, unit);
+  return about === undefined ? figure : message('calc.gap-about', { figure, about });
 }
 
 /** Texts of a sheet before anything was typed. */
@@ -200,13 +206,13 @@ function readLengths(text: string, unit: Unit): Result<number[]> {
     if (times < 1 || all.length + times > LIST)
       return fail({
         at: '',
-        text: `takes 1 to ${LIST} pieces here: for more, walk the rooms and use a job's Stock`,
+        text: message('calc.takes-1-to-pieces-here-for', { LIST }),
       });
     all.push(...new Array<number>(times).fill(read.value.value));
   }
   return all.length > 0
     ? ok(all)
-    : fail({ at: '', text: 'write lengths with commas between, like 96, 2 x 54 1/2' });
+    : fail({ at: '', text: message('calc.write-lengths-with-commas-between-like') });
 }
 
 function readField(field: Field, text: string, unit: Unit): Result<number | number[]> {
@@ -219,7 +225,9 @@ function readField(field: Field, text: string, unit: Unit): Result<number | numb
       return read.ok ? ok(read.value.value) : read;
     }
     case 'count':
-      return /^\s*\d{1,4}\s*$/.test(text) ? ok(Number(text)) : fail({ at: '', text: 'write a whole number' });
+      return /^\s*\d{1,4}\s*$/.test(text)
+        ? ok(Number(text))
+        : fail({ at: '', text: message('calc.write-a-whole-number') });
     case 'signed':
       return parseSignedAngle(text);
     default:

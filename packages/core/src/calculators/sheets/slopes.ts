@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { cosDeg, sinDeg, tanDeg } from '../../base/index.ts';
 import { add, fromHeading, scale, vec, area, label, size, type Shape } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -6,19 +7,29 @@ import { sizedBox } from '../pictures/shapes.ts';
 
 /** "The ceiling slopes", "the base meets the stair". */
 
-const GROUP = 'Stairs and sloping ceilings';
+const GROUP = message('calc-slopes.stairs-and-sloping-ceilings');
 
-const W: Field = { key: 'w', label: 'width of the crown', kind: 'length', start: { in: '3 5/8', mm: '92' } };
-const SPRING: Field = { key: 'spring', label: 'spring, back to wall', kind: 'angle', start: '38' };
-const SLOPE: Field = { key: 'slope', label: 'slope', kind: 'angle', start: '18.43' };
+const W: Field = {
+  key: 'w',
+  label: message('calc-slopes.width-of-the-crown'),
+  kind: 'length',
+  start: { in: '3 5/8', mm: '92' },
+};
+const SPRING: Field = {
+  key: 'spring',
+  label: message('calc-slopes.spring-back-to-wall'),
+  kind: 'angle',
+  start: '38',
+};
+const SLOPE: Field = { key: 'slope', label: message('calc-slopes.slope'), kind: 'angle', start: '18.43' };
 const END: Field = {
   key: 'end',
-  label: 'the corner is at the',
+  label: message('calc-slopes.the-corner-is-at-the'),
   kind: 'choice',
   start: 'low',
   options: [
-    { value: 'low', label: 'low end of the slope' },
-    { value: 'high', label: 'high end of the slope' },
+    { value: 'low', label: message('calc-slopes.low-end-of-the-slope') },
+    { value: 'high', label: message('calc-slopes.high-end-of-the-slope') },
   ],
 };
 
@@ -37,58 +48,70 @@ function bend(left: number, right: number, h: number): Shape[] {
 
 const LEFT: Field = {
   key: 'slopeLeft',
-  label: 'left side rises to the right by',
+  label: message('calc-slopes.left-side-rises-to-the-right'),
   kind: 'signed',
   start: '0',
 };
-const RIGHT: Field = { key: 'slopeRight', label: 'right side rises by', kind: 'signed', start: '37' };
+const RIGHT: Field = {
+  key: 'slopeRight',
+  label: message('calc-slopes.right-side-rises-by'),
+  kind: 'signed',
+  start: '37',
+};
 
 const rail: Sheet = {
   key: 'rake',
   group: GROUP,
-  name: 'base into a stair',
-  question: 'Base or rail turns up the stair. What do I cut?',
+  name: message('calc-slopes.base-into-a-stair'),
+  question: message('calc-slopes.base-or-rail-turns-up-the'),
   fields: [
     LEFT,
     RIGHT,
-    { key: 'h', label: 'height of the trim', kind: 'length', start: { in: '5 1/4', mm: '140' } },
+    {
+      key: 'h',
+      label: message('calc-slopes.height-of-the-trim'),
+      kind: 'length',
+      start: { in: '5 1/4', mm: '140' },
+    },
   ],
   asks: (g) => [{ op: 'rake.wall', ...g.all('slopeLeft', 'slopeRight', 'h') }],
   faults: (g) =>
     Math.abs(g.n('slopeRight') - g.n('slopeLeft')) >= 150
-      ? [{ at: 'slopeRight', text: 'turns back too sharply on the left side' }]
+      ? [{ at: 'slopeRight', text: message('calc-slopes.turns-back-too-sharply-on-the') }]
       : [],
   work: (g) => {
     const { slopeLeft, slopeRight, h } = g.all('slopeLeft', 'slopeRight', 'h');
     const f = trade.rakeOnWall(slopeLeft, slopeRight, h);
     return {
       outcomes: [
-        { label: 'cut both at', value: f.cut, as: 'angle', strong: true },
+        { label: message('calc-slopes.cut-both-at'), value: f.cut, as: 'angle', strong: true },
         {
-          label: `top edge ${f.topDeltaEach < 0 ? 'shorter' : 'longer'} by`,
+          label: message('calc-slopes.top-edge-by', {
+            choice: f.topDeltaEach < 0 ? message('calc-slopes.shorter') : message('calc-slopes.longer'),
+          }),
           value: Math.abs(f.topDeltaEach),
           as: 'length',
           strong: true,
         },
-        { label: 'the bend', value: Math.abs(f.bend), as: 'angle' },
+        { label: message('calc-slopes.the-bend'), value: Math.abs(f.bend), as: 'angle' },
       ],
-      working: [
-        `Both lie on one wall, so the bend of ${deg(Math.abs(f.bend))} is shared: half on each, and the top edge gains or loses height × tan of that.`,
-      ],
+      working: [message('calc-slopes.both-lie-on-one-wall-so', { bend: deg(Math.abs(f.bend)) })],
       thumbs:
         f.bend === 0
           ? []
           : [
               {
-                rule: 'one plumb cut, the other square',
-                says: `0° and ${deg(Math.abs(f.bend))}`,
-                exact: `${deg(f.cut)} each`,
-                error: `the sloping piece then stands ${g.gap(h / cosDeg(f.bend) - h)} taller at the joint`,
+                rule: message('calc-slopes.one-plumb-cut-the-other-square'),
+                says: message('calc-slopes.0-deg-and', { bend: deg(Math.abs(f.bend)) }),
+                exact: message('calc-slopes.each', { cut: deg(f.cut) }),
+                error: message('calc-slopes.the-sloping-piece-then-stands-taller', {
+                  h: g.gap(h / cosDeg(f.bend) - h),
+                }),
               },
             ],
       drawings: [
         {
-          title: 'from the room, to scale',
+          title: message('calc-slopes.from-the-room-to-scale'),
           shapes: [...bend(slopeLeft, slopeRight, h), label(vec(0, -h * 0.5), deg(f.cut))],
         },
       ],
@@ -99,12 +122,22 @@ const rail: Sheet = {
 const uneven: Sheet = {
   key: 'rake-unequal',
   group: GROUP,
-  name: 'two heights on a slope',
-  question: 'Level trim meets sloping trim of another height. What do I cut?',
+  name: message('calc-slopes.two-heights-on-a-slope'),
+  question: message('calc-slopes.level-trim-meets-sloping-trim-of'),
   fields: [
     { ...SLOPE, start: '35' },
-    { key: 'h1', label: 'height of the level trim', kind: 'length', start: { in: '5 1/4', mm: '140' } },
-    { key: 'h2', label: 'height of the sloping trim', kind: 'length', start: { in: '4 1/4', mm: '110' } },
+    {
+      key: 'h1',
+      label: message('calc-slopes.height-of-the-level-trim'),
+      kind: 'length',
+      start: { in: '5 1/4', mm: '140' },
+    },
+    {
+      key: 'h2',
+      label: message('calc-slopes.height-of-the-sloping-trim'),
+      kind: 'length',
+      start: { in: '4 1/4', mm: '110' },
+    },
   ],
   asks: (g) => [{ op: 'rake.unequal', ...g.all('slope', 'h1', 'h2') }],
   work: (g) => {
@@ -115,18 +148,28 @@ const uneven: Sheet = {
     const dir = fromHeading(slope);
     return {
       outcomes: [
-        { label: 'level piece cut at', value: Math.abs(f.cutLevel), as: 'angle', strong: true },
-        { label: 'sloping piece cut at', value: Math.abs(f.cutRake), as: 'angle', strong: true },
-        { label: 'level top edge differs by', value: f.topDeltaLevel, as: 'length' },
-        { label: 'sloping top edge differs by', value: f.topDeltaRake, as: 'length' },
+        {
+          label: message('calc-slopes.level-piece-cut-at'),
+          value: Math.abs(f.cutLevel),
+          as: 'angle',
+          strong: true,
+        },
+        {
+          label: message('calc-slopes.sloping-piece-cut-at'),
+          value: Math.abs(f.cutRake),
+          as: 'angle',
+          strong: true,
+        },
+        { label: message('calc-slopes.level-top-edge-differs-by'), value: f.topDeltaLevel, as: 'length' },
+        { label: message('calc-slopes.sloping-top-edge-differs-by'), value: f.topDeltaRake, as: 'length' },
       ],
       working: [
-        `The cut runs from where the bottoms meet to where the tops cross; the two cuts make up the slope of ${deg(slope)}.`,
-        `They would meet plumb if the level trim were ${g.len(h2 / cosDeg(slope))} high.`,
+        message('calc-slopes.the-cut-runs-from-where-the', { slope: deg(slope) }),
+        message('calc-slopes.they-would-meet-plumb-if-the', { h2: g.len(h2 / cosDeg(slope)) }),
       ],
       drawings: [
         {
-          title: 'from the room, to scale',
+          title: message('calc-slopes.from-the-room-to-scale'),
           shapes: [
             area('wood', vec(0, 0), top, vec(-reach, h1), vec(-reach, 0)),
             area(
@@ -146,11 +189,16 @@ const uneven: Sheet = {
 const plumb: Sheet = {
   key: 'plumb',
   group: GROUP,
-  name: 'plumb and level cuts',
-  question: 'The piece runs up a slope and ends plumb or level. What do I set?',
+  name: message('calc-slopes.plumb-and-level-cuts'),
+  question: message('calc-slopes.the-piece-runs-up-a-slope'),
   fields: [
     { ...SLOPE, start: '35' },
-    { key: 'h', label: 'height of the trim', kind: 'length', start: { in: '5 1/4', mm: '140' } },
+    {
+      key: 'h',
+      label: message('calc-slopes.height-of-the-trim'),
+      kind: 'length',
+      start: { in: '5 1/4', mm: '140' },
+    },
   ],
   asks: (g) => [{ op: 'rake.plumb', ...g.all('slope', 'h') }],
   work: (g) => {
@@ -160,16 +208,20 @@ const plumb: Sheet = {
     const far = scale(dir, 5 * h);
     return {
       outcomes: [
-        { label: 'plumb cut', value: f.plumbCut, as: 'angle', strong: true },
-        { label: 'level cut', value: f.levelCut, as: 'angle', strong: true },
-        { label: 'height of the plumb cut', value: f.plumbHeight, as: 'length' },
-        { label: 'length of the level cut', value: f.levelLength, as: 'length' },
-        { label: 'top leads the bottom by', value: f.topMinusBottomOffset, as: 'length' },
+        { label: message('calc-slopes.plumb-cut'), value: f.plumbCut, as: 'angle', strong: true },
+        { label: message('calc-slopes.level-cut'), value: f.levelCut, as: 'angle', strong: true },
+        { label: message('calc-slopes.height-of-the-plumb-cut'), value: f.plumbHeight, as: 'length' },
+        { label: message('calc-slopes.length-of-the-level-cut'), value: f.levelLength, as: 'length' },
+        {
+          label: message('calc-slopes.top-leads-the-bottom-by'),
+          value: f.topMinusBottomOffset,
+          as: 'length',
+        },
       ],
-      working: [`Off square, a plumb cut is the slope itself, a level cut the rest of 90.`],
+      working: [message('calc-slopes.off-square-a-plumb-cut-is')],
       drawings: [
         {
-          title: 'from the room, to scale',
+          title: message('calc-slopes.from-the-room-to-scale'),
           shapes: [
             area('wood', vec(0, 0), far, add(far, vec(0, f.plumbHeight)), vec(0, f.plumbHeight)),
             size(vec(-h * 0.4, 0), vec(-h * 0.4, f.plumbHeight), g.len(f.plumbHeight)),
@@ -185,8 +237,8 @@ const plumb: Sheet = {
 const peak: Sheet = {
   key: 'crown-peak',
   group: GROUP,
-  name: 'crown over a peak',
-  question: 'Crown climbs and falls on one wall. What do I set at the peak?',
+  name: message('calc-slopes.crown-over-a-peak'),
+  question: message('calc-slopes.crown-climbs-and-falls-on-one'),
   fields: [{ ...LEFT, start: '18.43' }, { ...RIGHT, start: '-18.43' }, W, SPRING],
   asks: (g) => [{ op: 'rake.crownOnWall', ...g.all('slopeLeft', 'slopeRight', 'spring', 'w') }],
   work: (g) => {
@@ -195,20 +247,26 @@ const peak: Sheet = {
     const { drop } = trade.crownSize(w, spring);
     return {
       outcomes: [
-        { label: 'flat, swing', value: f.miter, as: 'angle', strong: true },
-        { label: 'flat, tilt', value: f.bevel, as: 'angle', strong: true },
-        { label: 'nested, tilt', value: f.nestedBevel, as: 'angle' },
-        { label: 'nested, swing', value: f.nestedMiter, as: 'angle' },
+        { label: message('calc-slopes.flat-swing'), value: f.miter, as: 'angle', strong: true },
+        { label: message('calc-slopes.flat-tilt'), value: f.bevel, as: 'angle', strong: true },
+        { label: message('calc-slopes.nested-tilt'), value: f.nestedBevel, as: 'angle' },
+        { label: message('calc-slopes.nested-swing'), value: f.nestedMiter, as: 'angle' },
         {
-          label: `ceiling edge ${f.ceilingMinusWallEdgeEach < 0 ? 'shorter' : 'longer'} by`,
+          label: message('calc-slopes.ceiling-edge-by', {
+            choice:
+              f.ceilingMinusWallEdgeEach < 0 ? message('calc-slopes.shorter') : message('calc-slopes.longer'),
+          }),
           value: Math.abs(f.ceilingMinusWallEdgeEach),
           as: 'length',
         },
       ],
-      working: [
-        `The bend of ${deg(Math.abs(f.bend))} lies in the wall, not in the ceiling: sine and cosine of the spring change places.`,
+      working: [message('calc-slopes.the-bend-of-lies-in-the', { bend: deg(Math.abs(f.bend)) })],
+      drawings: [
+        {
+          title: message('calc-slopes.on-the-wall-from-the-room'),
+          shapes: bend(slopeLeft, slopeRight, drop),
+        },
       ],
-      drawings: [{ title: 'on the wall, from the room', shapes: bend(slopeLeft, slopeRight, drop) }],
     };
   },
 };
@@ -216,9 +274,15 @@ const peak: Sheet = {
 const turnUp: Sheet = {
   key: 'crown-rake',
   group: GROUP,
-  name: 'level crown to sloping crown',
-  question: 'Level crown turns into a sloping one. Can it meet, and how?',
-  fields: [{ key: 'A', label: 'wall angle', kind: 'angle', start: '90' }, SLOPE, SPRING, W, END],
+  name: message('calc-slopes.level-crown-to-sloping-crown'),
+  question: message('calc-slopes.level-crown-turns-into-a-sloping'),
+  fields: [
+    { key: 'A', label: message('calc-slopes.wall-angle'), kind: 'angle', start: '90' },
+    SLOPE,
+    SPRING,
+    W,
+    END,
+  ],
   asks: (g) => [
     { op: 'rake.transition', ...g.all('A', 'slope', 'spring', 'w'), end: g.c('end') },
     { op: 'rake.mismatch', ...g.all('slope', 'spring', 'w'), end: g.c('end') },
@@ -236,41 +300,53 @@ const turnUp: Sheet = {
     const to = add(vec(run, 0), scale(fromHeading(sign * slope), 3 * drop));
     return {
       outcomes: [
-        { label: 'one joint straight away', value: 'does not meet', as: 'text', strong: true },
-        { label: 'forced, the tops miss by', value: miss.topMismatch, as: 'length' },
         {
-          label: 'with a transition piece, in the corner',
-          value: `${deg(f.miter1)} / ${deg(f.bevel1)}`,
+          label: message('calc-slopes.one-joint-straight-away'),
+          value: message('calc-slopes.does-not-meet'),
+          as: 'text',
+          strong: true,
+        },
+        { label: message('calc-slopes.forced-the-tops-miss-by'), value: miss.topMismatch, as: 'length' },
+        {
+          label: message('calc-slopes.with-a-transition-piece-in-the'),
+          value: message('calc-slopes.joined', { miter1: deg(f.miter1), bevel1: deg(f.bevel1) }),
           as: 'text',
           strong: true,
         },
         {
-          label: 'and where it bends up the wall',
-          value: `${deg(f.miter2)} / ${deg(f.bevel2)}`,
+          label: message('calc-slopes.and-where-it-bends-up-the'),
+          value: message('calc-slopes.joined-2', { miter2: deg(f.miter2), bevel2: deg(f.bevel2) }),
           as: 'text',
           strong: true,
         },
-        { label: 'transition piece at the wall, at least', value: f.minWallEdge, as: 'length' },
+        { label: message('calc-slopes.transition-piece-at-the-wall-at'), value: f.minWallEdge, as: 'length' },
         {
-          label: 'or both sprung alike from the ceiling',
-          value: `${deg(direct.miter)} / ${deg(direct.bevel)}`,
+          label: message('calc-slopes.or-both-sprung-alike-from-the'),
+          value: message('calc-slopes.joined-3', { miter: deg(direct.miter), bevel: deg(direct.bevel) }),
           as: 'text',
         },
-        { label: 'spring of the level one then', value: direct.springLevel, as: 'angle' },
+        {
+          label: message('calc-slopes.spring-of-the-level-one-then'),
+          value: direct.springLevel,
+          as: 'angle',
+        },
       ],
       working: [
-        'Settings are swing / tilt with the crown flat. Two runs of one profile meet in a plane only when they are mirror images: a level and a sloping one sprung alike from the wall are not.',
-        `A transition piece goes level round the corner (ordinary joint), then bends by ${deg(slope)} on the wall. It is the width of the projection, ${g.len(projection)}, at least.`,
+        message('calc-slopes.settings-are-swing-tilt-with-the'),
+        message('calc-slopes.a-transition-piece-goes-level-round', {
+          slope: deg(slope),
+          projection: g.len(projection),
+        }),
       ],
       watch: [
         direct.springLevel < 15 || direct.springLevel > 75
-          ? 'Springing both alike from the ceiling would lay the level crown almost flat: take the transition piece.'
-          : `Sprung alike from the ceiling the level crown’s foot leaves its wall by ${deg(slope)} and looks different.`,
-        'A piece that is coped by trial against a template is the third way: keep the template.',
+          ? message('calc-slopes.springing-both-alike-from-the-ceiling')
+          : message('calc-slopes.sprung-alike-from-the-ceiling-the', { slope: deg(slope) }),
+        message('calc-slopes.a-piece-that-is-coped-by'),
       ],
       drawings: [
         {
-          title: 'on the sloping wall, from the room',
+          title: message('calc-slopes.on-the-sloping-wall-from-the'),
           shapes: [
             area(
               'wood',

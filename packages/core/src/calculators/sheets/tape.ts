@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { vec, label, line, type Shape } from '../../geometry/index.ts';
 import { optimise, type CutProblem } from '@long-miter/optimiser';
 import { convertLength, formatLength, type Unit } from '../../measure/index.ts';
@@ -7,19 +8,29 @@ import { sizedBox } from '../pictures/shapes.ts';
 
 /** "What does the tape say?", "how much do I buy?" */
 
-const GROUP = 'Tape and sticks';
+const GROUP = message('calc-tape.tape-and-sticks');
 
 const tape: Sheet = {
   key: 'tape',
   group: GROUP,
-  name: 'tape and fractions',
-  question: 'I measured from the 10 mark, in the other system. What is it?',
+  name: message('calc-tape.tape-and-fractions'),
+  question: message('calc-tape.i-measured-from-the-10-mark'),
   fields: [
-    { key: 'reading', label: 'the tape reads', kind: 'length', start: { in: '152 3/8', mm: '3717' } },
-    { key: 'mark', label: 'held at the mark', kind: 'position', start: { in: '10', mm: '100' } },
+    {
+      key: 'reading',
+      label: message('calc-tape.the-tape-reads'),
+      kind: 'length',
+      start: { in: '152 3/8', mm: '3717' },
+    },
+    {
+      key: 'mark',
+      label: message('calc-tape.held-at-the-mark'),
+      kind: 'position',
+      start: { in: '10', mm: '100' },
+    },
     {
       key: 'den',
-      label: 'fractions to',
+      label: message('calc-tape.fractions-to'),
       kind: 'choice',
       start: '16',
       options: ['8', '16', '32', '64'].map((value) => ({ value, label: `1/${value}` })),
@@ -28,7 +39,12 @@ const tape: Sheet = {
   asks: (g) => [{ op: 'tape.burn', ...g.all('reading', 'mark') }],
   faults: (g) =>
     g.n('reading') <= g.n('mark')
-      ? [{ at: 'reading', text: `must be more than the mark the tape is held at, ${g.len(g.n('mark'))}` }]
+      ? [
+          {
+            at: 'reading',
+            text: message('calc-tape.must-be-more-than-the-mark', { value: g.len(g.n('mark')) }),
+          },
+        ]
       : [],
   work: (g) => {
     const { reading, mark } = g.all('reading', 'mark');
@@ -40,23 +56,44 @@ const tape: Sheet = {
     const rest = formatLength(inches - 12 * feet, 'in');
     return {
       outcomes: [
-        { label: 'true length', value: exact, as: 'length', strong: true },
-        { label: 'in inches', value: `${f.text} in`, as: 'text', strong: true },
-        { label: 'in feet', value: `${feet} ft ${rest} in`, as: 'text' },
-        { label: 'in millimeters', value: `${mm.mm} mm`, as: 'text', strong: true },
+        { label: message('calc-tape.true-length'), value: exact, as: 'length', strong: true },
         {
-          label: 'left over the fraction',
-          value: `${f.remainder < 0 ? '−' : '+'}${Math.abs(f.remainder).toFixed(4)} in`,
+          label: message('calc-tape.in-inches'),
+          value: message('calc-tape.in', { text: f.text }),
+          as: 'text',
+          strong: true,
+        },
+        {
+          label: message('calc-tape.in-feet'),
+          value: message('calc-tape.ft-in', { feet, rest }),
           as: 'text',
         },
-        { label: 'exactly', value: `${Number(inches.toFixed(5))} in`, as: 'text' },
+        {
+          label: message('calc-tape.in-millimeters'),
+          value: message('calc-tape.mm', { mm: mm.mm }),
+          as: 'text',
+          strong: true,
+        },
+        {
+          label: message('calc-tape.left-over-the-fraction'),
+          value: message('calc-tape.in-2', {
+            choice: f.remainder < 0 ? '−' : '+',
+            remainder: Math.abs(f.remainder).toFixed(4),
+          }),
+          as: 'text',
+        },
+        {
+          label: message('calc-tape.exactly'),
+          value: message('calc-tape.in-3', { inches: Number(inches.toFixed(5)) }),
+          as: 'text',
+        },
       ],
-      working: [
-        `${g.len(reading)} less the mark ${g.len(mark)}. 1 in is 25.4 mm exactly; a + or − says the true length is more than a quarter of a mark away.`,
-      ],
+      working: [message('calc-tape.less-the-mark-1-in-is', { reading: g.len(reading), mark: g.len(mark) })],
       drawings: [
         {
-          title: `the nearest mark, a${g.unit === 'in' ? 'n inch' : ' centimeter'} of tape`,
+          title: message(
+            g.unit === 'in' ? 'calc-tape.the-nearest-mark-inch' : 'calc-tape.the-nearest-mark-cm',
+          ),
           shapes: tapeShapes(exact, g.unit),
         },
       ],
@@ -98,12 +135,15 @@ function tapeShapes(value: number, unit: Unit): Shape[] {
   return shapes;
 }
 
+/** The plan is shown here only: nobody reads its name. */
+const PROBLEM = 'bench';
+
 /** The cheapest plan where every stick costs the same: the one with the fewest sticks. Lengths in the sheet's unit. */
 function shareOut(g: Given): readonly (readonly { readonly at: number; readonly length: number }[])[] {
   const lengths = g.list('lengths');
   const units = g.unit === 'in' ? 64 : 10;
   const problem: CutProblem = {
-    name: 'bench',
+    name: PROBLEM,
     depth: 0,
     kerf: g.n('kerf') * units,
     endTrim: 0,
@@ -130,24 +170,29 @@ function shareOut(g: Given): readonly (readonly { readonly at: number; readonly 
 const buy: Sheet = {
   key: 'sticks',
   group: GROUP,
-  name: 'sticks to buy',
-  question: 'How many sticks is that: with 10 % over, or really?',
+  name: message('calc-tape.sticks-to-buy'),
+  question: message('calc-tape.how-many-sticks-is-that-with'),
   fields: [
     {
       key: 'lengths',
-      label: 'the pieces',
+      label: message('calc-tape.the-pieces'),
       kind: 'lengths',
       start: { in: '3 x 74, 2 x 61 1/2, 52, 38, 2 x 33', mm: '3 x 1880, 2 x 1560, 1320, 965, 2 x 840' },
     },
-    { key: 'stick', label: 'a stick', kind: 'length', start: { in: '144', mm: '3600' } },
-    { key: 'kerf', label: 'the saw takes', kind: 'position', start: { in: '1/8', mm: '3' } },
-    { key: 'over', label: 'by rule so much over, %', kind: 'count', start: '10' },
+    { key: 'stick', label: message('calc-tape.a-stick'), kind: 'length', start: { in: '144', mm: '3600' } },
+    {
+      key: 'kerf',
+      label: message('calc-tape.the-saw-takes'),
+      kind: 'position',
+      start: { in: '1/8', mm: '3' },
+    },
+    { key: 'over', label: message('calc-tape.by-rule-so-much-over'), kind: 'count', start: '10' },
   ],
   faults: (g) => {
     const long = g.list('lengths').find((length) => length > g.n('stick'));
     return long === undefined
       ? []
-      : [{ at: 'lengths', text: `${g.len(long)} is longer than a stick: splice it or take longer sticks` }];
+      : [{ at: 'lengths', text: message('calc-tape.is-longer-than-a-stick-splice', { long: g.len(long) }) }];
   },
   work: (g) => {
     const { stick, kerf, over } = g.all('stick', 'kerf', 'over');
@@ -159,30 +204,30 @@ const buy: Sheet = {
     const bound = Math.ceil(sum / stick - 1e-9);
     return {
       outcomes: [
-        { label: 'fewest sticks that do', value: String(exact), as: 'text', strong: true },
-        { label: 'left over', value: exact * stick - sum, as: 'length' },
-        { label: 'the pieces together', value: sum, as: 'length' },
-        { label: 'no plan can do with fewer than', value: String(bound), as: 'text' },
+        { label: message('calc-tape.fewest-sticks-that-do'), value: String(exact), as: 'text', strong: true },
+        { label: message('calc-tape.left-over'), value: exact * stick - sum, as: 'length' },
+        { label: message('calc-tape.the-pieces-together'), value: sum, as: 'length' },
+        { label: message('calc-tape.no-plan-can-do-with-fewer'), value: String(bound), as: 'text' },
       ],
       working: [
-        `Every way of sharing the ${lengths.length} pieces among sticks was looked at, ${g.len(kerf)} lost at each cut.`,
+        message('calc-tape.every-way-of-sharing-the-pieces', { length: lengths.length, kerf: g.len(kerf) }),
       ],
       thumbs: [
         {
-          rule: `${over} % over`,
-          says: `${rule} sticks`,
-          exact: `${exact} sticks`,
+          rule: message('calc-tape.over', { over }),
+          says: message('calc-tape.sticks', { rule }),
+          exact: message('calc-tape.sticks-2', { exact }),
           error:
             rule < exact
-              ? `${exact - rule} short: the pieces do not share the sticks as the sum hopes`
+              ? message('calc-tape.short-the-pieces-do-not-share', { exact: exact - rule })
               : rule > exact
-                ? `${rule - exact} too many bought`
-                : 'none this time',
+                ? message('calc-tape.too-many-bought', { rule: rule - exact })
+                : message('calc-tape.none-this-time'),
         },
       ],
       drawings: [
         {
-          title: 'the sticks, to scale',
+          title: message('calc-tape.the-sticks-to-scale'),
           shapes: stickShapes(g, sticks, stick),
         },
       ],

@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { cosDeg, sinDeg } from '../../base/index.ts';
 import { add, fromHeading, scale, vec, arc, area, label, line, size } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -10,22 +11,32 @@ import { along, angleMark, cornerFrame, cornerWalls } from '../pictures/shapes.t
 const hollow: Sheet = {
   key: 'hollow',
   group: CORNER_GROUP,
-  name: 'bevel on a hollow',
-  question: 'The bevel rocks on a hollow or a hump. What does it read then?',
+  name: message('calc-untrue-walls.bevel-on-a-hollow'),
+  question: message('calc-untrue-walls.the-bevel-rocks-on-a-hollow'),
   fields: [
     CORNER,
     {
       key: 'kind',
-      label: 'the wall under its leg',
+      label: message('calc-untrue-walls.the-wall-under-its-leg'),
       kind: 'choice',
       start: 'hollow',
       options: [
-        { value: 'hollow', label: 'hollow' },
-        { value: 'proud', label: 'hump' },
+        { value: 'hollow', label: message('calc-untrue-walls.hollow') },
+        { value: 'proud', label: message('calc-untrue-walls.hump') },
       ],
     },
-    { key: 'd', label: 'deep or high', kind: 'position', start: { in: '1/16', mm: '1.5' } },
-    { key: 'l', label: 'at this distance from the corner', kind: 'length', start: { in: '6', mm: '150' } },
+    {
+      key: 'd',
+      label: message('calc-untrue-walls.deep-or-high'),
+      kind: 'position',
+      start: { in: '1/16', mm: '1.5' },
+    },
+    {
+      key: 'l',
+      label: message('calc-untrue-walls.at-this-distance-from-the-corner'),
+      kind: 'length',
+      start: { in: '6', mm: '150' },
+    },
     THICK,
   ],
   asks: (g) => [{ op: 'fit.bevelShift', ...g.all('A', 'd', 'l'), kind: g.c('kind') }],
@@ -38,25 +49,29 @@ const hollow: Sheet = {
     const dip = kind === 'hollow' ? -d : d;
     return {
       outcomes: [
-        { label: 'the bevel reads', value: read, as: 'angle', strong: true },
-        { label: 'out by', value: shift, as: 'angle' },
-        { label: 'cut by that reading', value: cut, as: 'angle' },
+        { label: message('calc-untrue-walls.the-bevel-reads'), value: read, as: 'angle', strong: true },
+        { label: message('calc-untrue-walls.out-by'), value: shift, as: 'angle' },
+        { label: message('calc-untrue-walls.cut-by-that-reading'), value: cut, as: 'angle' },
       ],
       working: [
-        `${g.len(d)} in ${g.len(l)} tilts the leg by ${deg(Math.abs(shift))}.`,
-        `Lay a straightedge across the high spots and read off that: the trim will lie on them too.`,
+        message('calc-untrue-walls.in-tilts-the-leg-by', {
+          d: g.len(d),
+          l: g.len(l),
+          shift: deg(Math.abs(shift)),
+        }),
+        message('calc-untrue-walls.lay-a-straightedge-across-the-high'),
       ],
       thumbs: [
         {
-          rule: 'cut what the bevel says',
+          rule: message('calc-untrue-walls.cut-what-the-bevel-says'),
           says: deg(cut),
           exact: deg(Math.abs(180 - A) / 2),
-          error: `where the trim bridges it, ${fitInWords(g, A, t, cut)}`,
+          error: message('calc-untrue-walls.where-the-trim-bridges-it', { fitIn: fitInWords(g, A, t, cut) }),
         },
       ],
       drawings: [
         {
-          title: 'the corner from above',
+          title: message('calc-untrue-walls.the-corner-from-above'),
           shapes: [
             ...cornerWalls(A, l * 1.6, l * 0.12),
             area(
@@ -67,7 +82,7 @@ const hollow: Sheet = {
             ),
             line('line', vec(0, 0), along(frame.left, frame.leftOut, l * 1.5, dip * 1.5)),
             line('line', vec(0, 0), scale(frame.right, l * 1.5)),
-            ...angleMark(A, l * 0.4, `reads ${deg(read)}`),
+            ...angleMark(A, l * 0.4, message('calc-untrue-walls.reads', { read: deg(read) })),
           ],
         },
       ],
@@ -78,12 +93,22 @@ const hollow: Sheet = {
 const lean: Sheet = {
   key: 'lean',
   group: CORNER_GROUP,
-  name: 'leaning walls',
-  question: 'The walls lean. Why does the joint open at the top?',
+  name: message('calc-untrue-walls.leaning-walls'),
+  question: message('calc-untrue-walls.the-walls-lean-why-does-the'),
   fields: [
     { ...CORNER, start: '90' },
-    { key: 'tilt', label: 'off plumb, + with the top into the room', kind: 'signed', start: '1' },
-    { key: 'h', label: 'height of the trim', kind: 'length', start: { in: '5 1/4', mm: '140' } },
+    {
+      key: 'tilt',
+      label: message('calc-untrue-walls.off-plumb-with-the-top-into'),
+      kind: 'signed',
+      start: '1',
+    },
+    {
+      key: 'h',
+      label: message('calc-untrue-walls.height-of-the-trim'),
+      kind: 'length',
+      start: { in: '5 1/4', mm: '140' },
+    },
   ],
   asks: (g) => [{ op: 'flat.lean', ...g.all('A', 'tilt', 'h') }],
   work: (g) => {
@@ -93,28 +118,47 @@ const lean: Sheet = {
     const w = h * 1.4;
     return {
       outcomes: [
-        { label: 'miter', value: Math.abs(figures.miter), as: 'angle', strong: true },
-        { label: 'bevel with it', value: Math.abs(figures.bevel), as: 'angle', strong: true },
-        { label: `top edge ${shift < 0 ? 'longer' : 'shorter'} by`, value: Math.abs(shift), as: 'gap' },
+        {
+          label: message('calc-untrue-walls.miter'),
+          value: Math.abs(figures.miter),
+          as: 'angle',
+          strong: true,
+        },
+        {
+          label: message('calc-untrue-walls.bevel-with-it'),
+          value: Math.abs(figures.bevel),
+          as: 'angle',
+          strong: true,
+        },
+        {
+          label: message('calc-untrue-walls.top-edge-by', {
+            choice: shift < 0 ? message('calc-untrue-walls.longer') : message('calc-untrue-walls.shorter'),
+          }),
+          value: Math.abs(shift),
+          as: 'gap',
+        },
       ],
       working: [
-        'Standing with its back tight to the fence: the tangent of the miter is cos of the lean times tan of half the turn.',
-        'The sine of the bevel is sin of the lean times sin of half the turn.',
+        message('calc-untrue-walls.standing-with-its-back-tight-to'),
+        message('calc-untrue-walls.the-sine-of-the-bevel-is'),
       ],
       thumbs: [
         {
-          rule: 'cut it plumb',
-          says: `${deg(Math.abs(180 - A) / 2)}, no bevel`,
-          exact: `${deg(Math.abs(figures.miter))} with ${deg(Math.abs(figures.bevel))} of bevel`,
+          rule: message('calc-untrue-walls.cut-it-plumb'),
+          says: message('calc-untrue-walls.no-bevel', { value: deg(Math.abs(180 - A) / 2) }),
+          exact: message('calc-untrue-walls.with-of-bevel', {
+            miter: deg(Math.abs(figures.miter)),
+            bevel: deg(Math.abs(figures.bevel)),
+          }),
           error:
             shift > 0
-              ? `the tops meet first, each ${g.gap(shift)} too long there: the joint stays open at the floor`
-              : `the floor meets first, each top ${g.gap(shift)} too short: the joint opens upwards`,
+              ? message('calc-untrue-walls.the-tops-meet-first-each-too', { shift: g.gap(shift) })
+              : message('calc-untrue-walls.the-floor-meets-first-each-top', { shift: g.gap(shift) }),
         },
       ].filter(() => tilt !== 0),
       drawings: [
         {
-          title: 'one end, seen square to its back',
+          title: message('calc-untrue-walls.one-end-seen-square-to-its'),
           shapes: [
             area('wood', vec(-w, 0), vec(0, 0), vec(-shift, h), vec(-w, h)),
             ...(shift > 0 ? [area('gap', vec(0, 0), vec(0, h), vec(-shift, h))] : []),
@@ -123,7 +167,9 @@ const lean: Sheet = {
           ],
         },
       ],
-      sends: [{ to: 'corner-lean', what: `a lean of ${deg(tilt)}`, lean: tilt }],
+      sends: [
+        { to: 'corner-lean', what: message('calc-untrue-walls.a-lean-of', { tilt: deg(tilt) }), lean: tilt },
+      ],
     };
   },
 };
@@ -131,25 +177,30 @@ const lean: Sheet = {
 const curve: Sheet = {
   key: 'curve',
   group: CORNER_GROUP,
-  name: 'curved wall',
-  question: 'The wall is curved. How many straight pieces, cut at what?',
+  name: message('calc-untrue-walls.curved-wall'),
+  question: message('calc-untrue-walls.the-wall-is-curved-how-many'),
   fields: [
     {
       key: 'kind',
-      label: 'the wall',
+      label: message('calc-untrue-walls.the-wall'),
       kind: 'choice',
       start: 'hollow',
       options: [
-        { value: 'hollow', label: 'curves round you' },
-        { value: 'bulge', label: 'bulges into the room' },
+        { value: 'hollow', label: message('calc-untrue-walls.curves-round-you') },
+        { value: 'bulge', label: message('calc-untrue-walls.bulges-into-the-room') },
       ],
     },
-    { key: 'R', label: 'radius of the wall', kind: 'length', start: { in: '60', mm: '1500' } },
-    { key: 'turn', label: 'it turns through', kind: 'angle', start: '90' },
-    { key: 'N', label: 'straight pieces', kind: 'count', start: '6' },
+    {
+      key: 'R',
+      label: message('calc-untrue-walls.radius-of-the-wall'),
+      kind: 'length',
+      start: { in: '60', mm: '1500' },
+    },
+    { key: 'turn', label: message('calc-untrue-walls.it-turns-through'), kind: 'angle', start: '90' },
+    { key: 'N', label: message('calc-untrue-walls.straight-pieces'), kind: 'count', start: '6' },
   ],
   asks: (g) => [{ op: 'bullnose.pieces', R: g.n('R'), turn: g.n('turn'), N: g.n('N'), t: 0 }],
-  faults: (g) => (g.n('N') < 1 ? [{ at: 'N', text: 'must be at least 1' }] : []),
+  faults: (g) => (g.n('N') < 1 ? [{ at: 'N', text: message('calc-untrue-walls.must-be-at-least-1') }] : []),
   work: (g) => {
     const { R, turn, N: n } = g.all('R', 'turn', 'N');
     const kind = g.c('kind') as 'hollow' | 'bulge';
@@ -159,20 +210,24 @@ const curve: Sheet = {
     const corners = Array.from({ length: n + 1 }, (_, i) => scale(fromHeading(up - (turn * i) / n), radius));
     return {
       outcomes: [
-        { label: 'cut between the pieces', value: cut, as: 'angle', strong: true },
-        { label: 'each piece, back', value: back, as: 'length', strong: true },
-        { label: 'cut against the straight walls', value: cut / 2, as: 'angle' },
-        { label: 'hollow behind each', value: off, as: 'gap' },
+        { label: message('calc-untrue-walls.cut-between-the-pieces'), value: cut, as: 'angle', strong: true },
+        { label: message('calc-untrue-walls.each-piece-back'), value: back, as: 'length', strong: true },
+        { label: message('calc-untrue-walls.cut-against-the-straight-walls'), value: cut / 2, as: 'angle' },
+        { label: message('calc-untrue-walls.hollow-behind-each'), value: off, as: 'gap' },
       ],
       working: [
-        `${deg(turn)} shared by ${n} pieces turns ${deg(turn / n)} at each joint; each side takes half.`,
+        message('calc-untrue-walls.shared-by-pieces-turns-at-each', {
+          turn: deg(turn),
+          n,
+          turn2: deg(turn / n),
+        }),
         kind === 'hollow'
-          ? 'Each back is a chord: 2 × radius × sin of that half.'
-          : 'Each back touches the wall at its middle: 2 × radius × tan of that half.',
+          ? message('calc-untrue-walls.each-back-is-a-chord-2')
+          : message('calc-untrue-walls.each-back-touches-the-wall-at'),
       ],
       drawings: [
         {
-          title: 'from above',
+          title: message('calc-untrue-walls.from-above'),
           shapes: [
             line('line', ...arc(vec(0, 0), R, up - turn, up)),
             line('guide', ...corners),
@@ -182,7 +237,7 @@ const curve: Sheet = {
               const into = kind === 'hollow' ? scale(out, -1) : out;
               return area('wood', q, p, add(p, into), add(q, into));
             }),
-            label(vec(0, R * (sinDeg(up) * 0.55)), `${g.len(back)} each`),
+            label(vec(0, R * (sinDeg(up) * 0.55)), message('calc-untrue-walls.each', { back: g.len(back) })),
           ],
         },
       ],

@@ -1,3 +1,4 @@
+import { message, type Words } from '../../messages/index.ts';
 import type { BoundGround } from '@long-miter/optimiser';
 
 /**
@@ -12,22 +13,20 @@ export function whyBound(
   bound: number,
   pieces: number,
   money: (amount: number) => string,
-): string {
+): Words {
   const raised =
-    bound - figure > 0.005
-      ? `, and the next sum that whole sticks with room enough can come to is ${money(bound)}`
-      : '';
+    bound - figure > 0.005 ? message('bound.and-the-next-sum-that-whole', { bound: money(bound) }) : '';
   switch (by) {
     case 'trial':
-      if (pieces === 1) return `There is one piece: no way to cut it costs less than ${money(bound)}.`;
-      return `Every way to share the ${pieces} pieces among sticks was tried: none costs less than ${money(bound)}.`;
+      if (pieces === 1) return message('bound.there-is-one-piece-no-way', { bound: money(bound) });
+      return message('bound.every-way-to-share-the-pieces', { pieces, bound: money(bound) });
     case 'length':
-      return `The pieces laid end to end without a cut between them come to ${money(figure)} at the cheapest price for their length${raised}.`;
+      return message('bound.the-pieces-laid-end-to-end', { figure: money(figure), raised });
     case 'relaxed':
-      return `Even if sticks could be bought in fractions, no mix of patterns costs less than ${money(figure)}${raised}.`;
+      return message('bound.even-if-sticks-could-be-bought', { figure: money(figure), raised });
     case 'counts':
-      return `Plans were told apart by how many sticks of each price they buy and how many splices they have: even if patterns could be cut in fractions, none costs less than ${money(figure)}${raised}.`;
+      return message('bound.plans-were-told-apart-by-how', { figure: money(figure), raised });
     case 'patterns':
-      return `All patterns that a cheaper plan could use were tried together: the best of them costs ${money(figure)}${raised}.`;
+      return message('bound.all-patterns-that-a-cheaper-plan', { figure: money(figure), raised });
   }
 }

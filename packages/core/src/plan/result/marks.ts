@@ -1,3 +1,4 @@
+import { message, type Words, wordOf } from '../../messages/index.ts';
 import { cosDeg, NOISE, SAME_ANGLE, SAME_PLACE, type PieceKey } from '../../base/index.ts';
 import { reachAt } from '../../joinery/index.ts';
 import { traitsOf, type Profile } from '../../job/index.ts';
@@ -12,7 +13,7 @@ interface Along {
   readonly line: 'near' | 'far';
   readonly up: number;
   readonly out: number;
-  readonly edge: string;
+  readonly edge: Words;
   /** Its ends lean, so that where it lies in the section counts. */
   readonly leaning: boolean;
 }
@@ -54,13 +55,14 @@ function alongOf(profile: Profile, piece: Piece, end: PieceEnd): Along {
   const edge = edgeNames(profile)[line];
   const leaning = (piece.left.plane ?? piece.right.plane) !== undefined && !traitsOf(profile).sprung;
   if (!leaning) return { line, up: 0, out: 0, edge, leaning };
-  if (line === 'near') return { line, up: profile.width, out: 0, edge: `top ${edge}`, leaning };
+  if (line === 'near')
+    return { line, up: profile.width, out: 0, edge: message('mark.top', { edge }), leaning };
   const top = saw.seat === 'flatBottomToFence';
   return {
     line,
     up: top ? profile.width : 0,
     out: profile.thickness,
-    edge: `${edge}, at its ${top ? 'top' : 'bottom'} edge`,
+    edge: message('mark.at-its-edge', { edge, side: wordOf(top ? 'top' : 'bottom') }),
     leaning,
   };
 }
@@ -74,7 +76,7 @@ const reachBeyondNearLine = (end: PlanEnd, along: Along): number =>
       : end.reach;
 
 /** What the point of an end is on an edge: the long one, the short one, one between them, or none at all. */
-export function pointOf(end: PlanEnd, { line, up, out, leaning }: Along, profile: Profile): string {
+export function pointOf(end: PlanEnd, { line, up, out, leaning }: Along, profile: Profile): Words {
   if (end.plane && leaning) {
     const { plane } = end;
     const reaches = [0, profile.width].flatMap((u) =>
@@ -82,13 +84,17 @@ export function pointOf(end: PlanEnd, { line, up, out, leaning }: Along, profile
     );
     const own = reachAt(plane, up, out);
     return own > Math.max(...reaches) - SAME_PLACE
-      ? 'long point'
+      ? message('mark.long-point')
       : own < Math.min(...reaches) + SAME_PLACE
-        ? 'short point'
-        : 'point';
+        ? message('mark.short-point')
+        : message('mark.point');
   }
   const long = line === 'near' ? end.angle : -end.angle;
-  return long > SAME_ANGLE ? 'long point' : long < -SAME_ANGLE ? 'short point' : 'square end';
+  return long > SAME_ANGLE
+    ? message('mark.long-point')
+    : long < -SAME_ANGLE
+      ? message('mark.short-point')
+      : message('mark.square-end');
 }
 
 /** Where a piece's end lies along the stick on an edge of it, from the stick's left end. */

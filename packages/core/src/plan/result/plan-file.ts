@@ -63,7 +63,7 @@ export interface Piece {
   readonly left: PlanEnd;
   readonly right: PlanEnd;
   readonly order: number;
-  readonly reason: readonly string[];
+  readonly reason: readonly Words[];
 }
 
 export interface PlannedStick {
@@ -149,7 +149,7 @@ export interface PlanFile {
     readonly cost: number;
     readonly proven: boolean;
     /** In one sentence with its figure: why nothing can cost less than the bound. */
-    readonly why?: string;
+    readonly why?: Words;
   }[];
   readonly closure: readonly {
     readonly room: string;

@@ -1,3 +1,4 @@
+import { message, lengthFigure } from '../../messages/index.ts';
 import {
   fail,
   NOISE,
@@ -18,7 +19,7 @@ import {
 } from '@long-miter/optimiser';
 import { completeHouseRules, kerfOf, sawOf, type JobFile, type StickPin } from '../../job/index.ts';
 import { overTop } from '../../joinery/index.ts';
-import { formatWithUnit } from '../../measure/index.ts';
+
 import { piecesOfStretch, stretchesOf, type JobLayout, type PlacedStretch } from '../../pieces/index.ts';
 import { isAsCut, type CutRecord } from './cut-records.ts';
 import { unitsPer, type ProfileProblem } from './cut-problems.ts';
@@ -249,16 +250,23 @@ export function movePiece(
   const piece = plan.pieces.find((one) => one.id === pieceId);
   const index = plan.sticks.findIndex((one) => one.id === stickId);
   const stick = plan.sticks[index];
-  if (!piece || !stick) return fail({ at: '', text: 'the plan has changed meanwhile; try again' });
+  if (!piece || !stick) return fail({ at: '', text: message('pin.the-plan-has-changed-meanwhile-try') });
   if (stick.profile !== piece.profile)
-    return fail({ at: '', text: `${piece.label} is not cut from the trim of stick ${index + 1}` });
+    return fail({
+      at: '',
+      text: message('pin.is-not-cut-from-the-trim', { label: piece.label, index: index + 1 }),
+    });
   if (stick.cuts.some((cut) => cut.piece === pieceId)) return ok([...pins]);
   const there = stick.cuts.map((cut) => plan.pieces.find((one) => one.id === cut.piece)!);
   const short = lacking(job, stick.length, [...there, piece]);
   if (short > NOISE)
     return fail({
       at: '',
-      text: `stick ${index + 1} is ${formatWithUnit(short, job.unit)} too short for ${piece.label} beside what is on it`,
+      text: message('pin.stick-is-too-short-for-beside', {
+        index: index + 1,
+        short: lengthFigure(short, job.unit),
+        label: piece.label,
+      }),
     });
   const others = pins
     .filter((pin) => !samePieces(pin, stick))

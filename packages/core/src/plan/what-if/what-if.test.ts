@@ -1,3 +1,4 @@
+import { inWords } from '../../../test/helpers/in-words.ts';
 import { plainText } from '../../measure/index.ts';
 import { describe, expect, test } from '@jest/globals';
 import { checkPlan } from '../../../test/helpers/check-plan.ts';
@@ -90,8 +91,8 @@ describe('what if', () => {
     expect(planned.ok && checkPlan(thick, planned.value)).toEqual([]);
   });
   test('each question has its words', () => {
-    expect(variationWords(job, { kind: 'only-length', length: 192 })).toBe('only sticks of 192 in');
-    expect(variationWords(job, { kind: 'count', profile: 'base', length: 192, count: 8 })).toBe(
+    expect(inWords(variationWords(job, { kind: 'only-length', length: 192 }))).toBe('only sticks of 192 in');
+    expect(inWords(variationWords(job, { kind: 'count', profile: 'base', length: 192, count: 8 }))).toBe(
       'only 8 sticks of Base, 192 in, to be had',
     );
   });
@@ -178,8 +179,8 @@ describe('a piece moved by hand', () => {
 describe('why nothing costs less', () => {
   test('is one sentence with its figure, shown but not part of the open format', () => {
     const plan = planOf(job);
-    expect(plan.bounds[0]!.why).toMatch(/\d+\.\d\d.*\.$/);
-    expect(plan.bounds[0]!.why!.split('. ')).toHaveLength(1);
-    expect((publishedPlan(plan) as PlanFile).bounds[0]).not.toHaveProperty('why');
+    expect(inWords(plan.bounds[0]!.why)).toMatch(/\d+\.\d\d.*\.$/);
+    expect(plainText(plan.bounds[0]!.why!).split('. ')).toHaveLength(1);
+    expect(inWords((publishedPlan(plan) as PlanFile).bounds[0])).not.toHaveProperty('why');
   });
 });

@@ -1,5 +1,6 @@
+import { message, type Words, lengthFigure } from '../../messages/index.ts';
 import { kerfOf, sawOf, type JobFile, type Saw } from '../../job/index.ts';
-import { formatWithUnit } from '../../measure/index.ts';
+
 import { SAME_LENGTH } from '../../base/index.ts';
 import type { PlanOptions } from '../solve/options.ts';
 
@@ -76,30 +77,34 @@ export function vary(
 }
 
 /** The question in words. */
-export function variationWords(job: JobFile, variation: Variation): string {
-  const size = (length: number): string => formatWithUnit(length, job.unit);
+export function variationWords(job: JobFile, variation: Variation): Words {
+  const size = (length: number): Words => lengthFigure(length, job.unit);
   switch (variation.kind) {
     case 'only-length':
-      return `only sticks of ${size(variation.length)}`;
+      return message('whatif.only-sticks-of', { length: size(variation.length) });
     case 'count': {
       const name = job.profiles.find((one) => one.id === variation.profile)?.name ?? variation.profile;
-      return `only ${variation.count} sticks of ${name}, ${size(variation.length)}, to be had`;
+      return message('whatif.only-sticks-of-to-be-had', {
+        count: variation.count,
+        name,
+        length: size(variation.length),
+      });
     }
     case 'no-splices':
-      return 'no splices';
+      return message('whatif.no-splices');
     case 'splices-save':
-      return 'splices wherever they save';
+      return message('whatif.splices-wherever-they-save');
     case 'rack-first':
-      return 'the rack used up first';
+      return message('whatif.the-rack-used-up-first');
     case 'no-rack':
-      return 'nothing from the rack';
+      return message('whatif.nothing-from-the-rack');
     case 'keep-sticks':
-      return 'as few sticks changed as possible since before the last change';
+      return message('whatif.as-few-sticks-changed-as-possible');
     case 'margin':
       return variation.margin === 0
-        ? 'no margin for cutting'
-        : `a margin of ${size(variation.margin)} a piece`;
+        ? message('whatif.no-margin-for-cutting')
+        : message('whatif.a-margin-of-a-piece', { margin: size(variation.margin) });
     case 'kerf':
-      return `a kerf of ${size(variation.kerf)}`;
+      return message('whatif.a-kerf-of', { kerf: size(variation.kerf) });
   }
 }

@@ -1,3 +1,4 @@
+import { message, type Words } from '../../messages/index.ts';
 import { acosDeg, asinDeg, atan2Deg, cosDeg, sinDeg, type Result } from '../../base/index.ts';
 
 /** What was read of a crown; the spring between its back and the wall. Lengths in one unit. */
@@ -16,7 +17,7 @@ export interface CrownFigures {
   readonly projection: number;
 }
 
-const fault = <T>(at: string, text: string): Result<T> => ({ ok: false, issues: [{ at, text }] });
+const fault = <T>(at: string, text: Words): Result<T> => ({ ok: false, issues: [{ at, text }] });
 
 /**
  * The rest of a crown from any two of its figures: width is the hypotenuse of drop and projection, spring the angle at the wall.
@@ -26,12 +27,12 @@ const fault = <T>(at: string, text: string): Result<T> => ({ ok: false, issues: 
  */
 export function crownFigures({ width, spring, drop, projection }: CrownReadings): Result<CrownFigures> {
   const read = [width, spring, drop, projection].filter((one) => one !== undefined).length;
-  if (read < 2) return fault('', 'two of the figures give the others: measure one more');
+  if (read < 2) return fault('', message('crown.two-of-the-figures-give-the'));
   const leg = drop !== undefined ? 'drop' : 'projection';
   if (width !== undefined && (drop ?? 0) >= width && spring === undefined)
-    return fault('/drop', 'is not less than the width: measure both again');
+    return fault('/drop', message('crown.is-not-less-than-the-width'));
   if (width !== undefined && (projection ?? 0) >= width && spring === undefined)
-    return fault('/projection', 'is not less than the width: measure both again');
+    return fault('/projection', message('crown.is-not-less-than-the-width'));
   const angle =
     spring ??
     (drop !== undefined && projection !== undefined

@@ -1,3 +1,4 @@
+import { message, type Words, wordOf } from '../../messages/index.ts';
 import { NOISE, SAME_LENGTH } from '../../base/index.ts';
 import type { LogEvent } from './log-file.ts';
 import type { PieceState, ShopPiece } from './state.ts';
@@ -7,22 +8,22 @@ import type { Workshop } from './workshop.ts';
 /** What each kind of event changes, and when it does not fit. A reason is a sentence about the piece or stick it names. */
 
 type Of<Kind extends LogEvent['kind']> = Extract<LogEvent, { kind: Kind }>;
-type Fault = string | undefined;
+type Fault = Words | undefined;
 
-const WORDS: Readonly<Record<PieceState, string>> = {
-  held: 'waits for its measure',
-  ready: 'is not cut yet',
-  'in-hand': 'is in hand and not written yet',
-  cut: 'is cut',
-  fitted: 'is fitted',
-  fixed: 'is fixed',
-  spoilt: 'is spoilt',
-  superseded: 'was withdrawn or replaced',
-  reused: 'was used for another piece',
+const WORDS: Readonly<Record<PieceState, Words>> = {
+  held: message('shop.waits-for-its-measure'),
+  ready: message('shop.is-not-cut-yet'),
+  'in-hand': message('shop.is-in-hand-and-not-written'),
+  cut: message('shop.is-cut'),
+  fitted: message('shop.is-fitted'),
+  fixed: message('shop.is-fixed'),
+  spoilt: message('shop.is-spoilt'),
+  superseded: message('shop.was-withdrawn-or-replaced'),
+  reused: message('shop.was-used-for-another-piece'),
 };
 
-const unknown = (tag: string): string => `there is no piece ${tag}`;
-const stands = ({ tag, state }: ShopPiece): string => `${tag} ${WORDS[state]}`;
+const unknown = (tag: string): Words => message('shop.there-is-no-piece', { tag });
+const stands = ({ tag, state }: ShopPiece): Words => message('shop.joined', { tag, state: WORDS[state] });
 
 /** Puts a piece into a state it may come to from some others. */
 function move(
@@ -39,15 +40,17 @@ function move(
 }
 
 function takeStick(shop: Workshop, event: Of<'stick-taken'>): Fault {
-  if (shop.sticks.has(event.letter)) return `${event.letter} is written on another stick already`;
+  if (shop.sticks.has(event.letter))
+    return message('shop.is-written-on-another-stick-already', { letter: event.letter });
   const planned = shop.plannedStick(event.revision, event.stick);
-  if (!planned || planned.source === 'opened') return `revision ${event.revision} has no such stick`;
+  if (!planned || planned.source === 'opened')
+    return message('shop.revision-has-no-such-stick', { revision: event.revision });
   const label = planned.label;
   if (planned.source === 'rack') {
     const there = shop.rack.find(
       (one) => one.profile === planned.profile && (label === undefined || one.label === label),
     );
-    if (!there) return `${label ?? 'that piece'} is not on the rack`;
+    if (!there) return message('shop.is-not-on-the-rack', { label: label ?? message('shop.that-piece') });
     shop.takeFromRack(there.label);
   }
   const length = event.measured ?? planned.length;
@@ -75,12 +78,13 @@ function cutEnd(shop: Workshop, { tag, end, letter }: Of<'end-cut'>): Fault {
   if (!piece) return unknown(tag);
   if (piece.state !== 'ready' && piece.state !== 'in-hand') return stands(piece);
   const stick = shop.sticks.get(letter);
-  if (!stick) return `there is no stick ${letter}`;
-  if (!stick.open) return `stick ${letter} is put away`;
-  if (stick.profile !== piece.plan.profile) return `stick ${letter} is of another profile`;
+  if (!stick) return message('shop.there-is-no-stick', { letter });
+  if (!stick.open) return message('shop.stick-is-put-away', { letter });
+  if (stick.profile !== piece.plan.profile) return message('shop.stick-is-of-another-profile', { letter });
   if (piece.letter !== undefined && piece.letter !== letter)
-    return `${tag} lies on stick ${piece.letter}: both ends are cut on one stick`;
-  if (piece.cutEnds.includes(end)) return `the ${end} end of ${tag} is cut already`;
+    return message('shop.lies-on-stick-both-ends-are', { tag, letter: piece.letter });
+  if (piece.cutEnds.includes(end))
+    return message('shop.the-end-of-is-cut-already', { end: wordOf(end), tag });
   shop.setPiece({ ...piece, state: 'in-hand', letter, cutEnds: [...piece.cutEnds, end] });
   return undefined;
 }
@@ -102,7 +106,10 @@ function write(shop: Workshop, { tag, near }: Of<'written'>): Fault {
   if (!piece) return unknown(tag);
   if (piece.state !== 'in-hand') return stands(piece);
   if (!piece.fromBlank && piece.cutEnds.length < 2)
-    return `the ${piece.cutEnds.includes('left') ? 'right' : 'left'} end of ${tag} is not cut yet`;
+    return message('shop.the-end-of-is-not-cut', {
+      end: wordOf(piece.cutEnds.includes('left') ? 'right' : 'left'),
+      tag,
+    });
   const is = near ?? piece.near;
   const took = takeWood(shop, piece, is);
   shop.setPiece({ ...piece, state: 'cut', near: is, ...took });
@@ -144,11 +151,12 @@ function reuse(shop: Workshop, event: Of<'piece-reused'>): Fault {
   if (!as) return unknown(event.as);
   if (piece.state !== 'spoilt' && piece.state !== 'superseded') return stands(piece);
   if (as.state !== 'ready') return stands(as);
-  if (as.plan.profile !== piece.plan.profile) return `${event.as} is of another profile`;
+  if (as.plan.profile !== piece.plan.profile) return message('shop.is-of-another-profile', { as: event.as });
   // A piece that was withdrawn before it was cut is no wood.
-  if (piece.letter === undefined) return `${event.tag} was never cut`;
+  if (piece.letter === undefined) return message('shop.was-never-cut', { tag: event.tag });
   const usable = piece.usable ?? piece.near;
-  if (usable < as.near - NOISE) return `what is left of ${event.tag} is too short for ${event.as}`;
+  if (usable < as.near - NOISE)
+    return message('shop.what-is-left-of-is-too', { tag: event.tag, as: event.as });
   shop.setPiece({ ...piece, state: 'reused' });
   shop.setPiece({
     ...as,
@@ -163,12 +171,13 @@ function reuse(shop: Workshop, event: Of<'piece-reused'>): Fault {
 
 function rack(shop: Workshop, { letter, length, label }: Of<'remainder-racked'>): Fault {
   const stick = shop.sticks.get(letter);
-  if (!stick) return `there is no stick ${letter}`;
-  if (!stick.open) return `stick ${letter} is put away already`;
+  if (!stick) return message('shop.there-is-no-stick', { letter });
+  if (!stick.open) return message('shop.stick-is-put-away-already', { letter });
   const inHand = [...shop.pieces.values()].find((one) => one.state === 'in-hand' && one.letter === letter);
-  if (inHand) return `${inHand.tag} on stick ${letter} is still in hand`;
-  if (length > stick.remains + NOISE) return `no more than ${stick.remains} is left of stick ${letter}`;
-  if (shop.rackLabels.has(label)) return `${label} is written on another piece of the rack already`;
+  if (inHand) return message('shop.on-stick-is-still-in-hand', { tag: inHand.tag, letter });
+  if (length > stick.remains + NOISE)
+    return message('shop.no-more-than-is-left-of', { remains: stick.remains, letter });
+  if (shop.rackLabels.has(label)) return message('shop.is-written-on-another-piece-of', { label });
   shop.setStick({ ...stick, open: false });
   shop.putOnRack({ label, profile: stick.profile, length });
   return undefined;
@@ -237,6 +246,6 @@ export function applyEvent(shop: Workshop, event: LogEvent): Fault {
 
 function trim(shop: Workshop, { tag, by }: Of<'trimmed'>): Fault {
   const piece = shop.pieces.get(tag);
-  if (piece && by >= piece.near) return `${tag} is only ${piece.near} long`;
+  if (piece && by >= piece.near) return message('shop.is-only-long', { tag, near: piece.near });
   return move(shop, tag, ['cut', 'fitted'], (one) => ({ ...one, near: one.near - by }));
 }

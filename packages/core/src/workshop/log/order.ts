@@ -1,9 +1,10 @@
+import { message, type Words } from '../../messages/index.ts';
 import type { LogEvent } from './log-file.ts';
 
 /** An event that does not fit, with why: kept, shown, settled by a person. */
 export interface Contradiction {
   readonly event: string;
-  readonly why: string;
+  readonly why: Words;
 }
 
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
@@ -62,7 +63,7 @@ export function eachOnce(events: readonly LogEvent[]): {
     events: [...kept.values()].map((one) => one.event),
     contradictions: [...different].map((event) => ({
       event,
-      why: 'another event has the same id and says something else',
+      why: message('shop.another-event-has-the-same-id'),
     })),
   };
 }
@@ -81,11 +82,14 @@ export function withoutUndone(events: readonly LogEvent[]): {
     if (event.kind !== 'undone') continue;
     const target = byId.get(event.event);
     if (!target)
-      contradictions.push({ event: event.id, why: `there is no event ${event.event} to take back` });
+      contradictions.push({
+        event: event.id,
+        why: message('shop.there-is-no-event-to-take', { event: event.event }),
+      });
     else if (target.kind === 'undone')
       contradictions.push({
         event: event.id,
-        why: 'what was taken back cannot be brought back so: do it again',
+        why: message('shop.what-was-taken-back-cannot-be'),
       });
     else gone.add(target.id);
   }

@@ -1,3 +1,4 @@
+import { type Words } from '../../messages/index.ts';
 import { foldLog } from './fold.ts';
 import type { LogEvent, LogFile } from './log-file.ts';
 import type { Shop } from './state.ts';
@@ -48,7 +49,7 @@ export function tickedEvents(
 /**
  * Why what was ticked cannot have been, in words; none where it fits the log. It is tried on a copy: nothing is kept of it.
  */
-export function tickFaults(log: LogFile, told: readonly Told[]): string[] {
+export function tickFaults(log: LogFile, told: readonly Told[]): Words[] {
   const before = new Set(foldLog(log).contradictions.map((one) => one.event));
   const newest = [...log.events, ...log.issues].reduce((most, { at }) => Math.max(most, Date.parse(at)), 0);
   const tried = told.map(

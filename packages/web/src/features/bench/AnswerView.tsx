@@ -3,26 +3,28 @@ import {
   convertLength,
   formatAngle,
   formatGap,
+  gapFigure,
   formatWithUnit,
   type Answer,
   type Unit,
   type Outcome,
+  wordsKey,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/fields/Figure.tsx';
 import { translate, t } from '../../messages/t.ts';
 
 /** An outcome in the unit at hand, and in the other one where it is a length. */
 function textsOf({ value, as }: Outcome, unit: Unit): { readonly text: string; readonly other?: string } {
-  if (typeof value === 'string') return { text: translate(value) };
+  if (typeof value !== 'number') return { text: translate(value) };
   const other = unit === 'in' ? 'mm' : 'in';
   switch (as) {
     case 'angle':
       return { text: value < 0 ? `−${formatAngle(-value)}` : formatAngle(value) };
     case 'gap': {
       // The large figure bare; what it is about, and the other system, below it.
-      const [text = '', about = ''] = formatGap(value, unit).split(' (');
-      const there = formatGap(convertLength(value, unit, other), other);
-      return { text, other: [about.replace(')', ''), there].filter((part) => part !== '').join(' · ') };
+      const { figure, about } = gapFigure(value, unit);
+      const there = translate(formatGap(convertLength(value, unit, other), other));
+      return { text: figure, other: about === undefined ? there : `${translate(about)} · ${there}` };
     }
     default:
       return {
@@ -42,7 +44,7 @@ export function Outcomes({ answer, unit }: { answer: Answer; unit: Unit }) {
       {answer.outcomes.map((one, index) => {
         const { text, other } = textsOf(one, unit);
         return (
-          <div key={`${one.label}${index}`} data-strong={one.strong ? '' : undefined}>
+          <div key={index} data-strong={one.strong ? '' : undefined}>
             <dt>{translate(one.label)}</dt>
             <dd>
               <span className={one.as === 'text' && text.length > 14 ? 'bench-words' : 'bench-figure'}>
@@ -66,12 +68,18 @@ export function Reasons({ answer }: { answer: Answer }) {
   return (
     <Stack gap={6}>
       {answer.working.map((text) => (
-        <Text key={text} size="sm">
+        <Text key={wordsKey(text)} size="sm">
           <Typeset text={translate(text)} />
         </Text>
       ))}
       {answer.watch?.map((text) => (
-        <Group key={text} gap={6} wrap="nowrap" align="baseline" style={{ color: 'var(--lm-assumed)' }}>
+        <Group
+          key={wordsKey(text)}
+          gap={6}
+          wrap="nowrap"
+          align="baseline"
+          style={{ color: 'var(--lm-assumed)' }}
+        >
           <span aria-hidden>▲</span>
           <Text size="sm">
             <Typeset text={translate(text)} />
@@ -90,7 +98,7 @@ export function Reasons({ answer }: { answer: Answer }) {
           </Table.Thead>
           <Table.Tbody>
             {answer.thumbs.map((thumb) => (
-              <Table.Tr key={thumb.rule}>
+              <Table.Tr key={wordsKey(thumb.rule)}>
                 {[thumb.rule, thumb.says, thumb.exact, thumb.error].map((text, index) => (
                   <Table.Td key={index}>
                     <Typeset text={translate(text)} />

@@ -1,7 +1,7 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { benchSheets } from '@long-miter/core';
+import { benchSheets, eachWordsOnce, wordsKey, type Words } from '@long-miter/core';
 import { useShownJob } from '../../session/shown-job.ts';
 import { SchemeButton } from '../../shared/SchemeButton.tsx';
 import { useTitle } from '../../shared/hooks/use-title.ts';
@@ -14,20 +14,21 @@ import { lengthFieldsOf } from './length-fields.ts';
 import { translate, t } from '../../messages/t.ts';
 
 const PRACTICE = 'practice';
-/** Groups of core's sheets, by their names there. */
-const PRACTICE_GROUP = 'Will the joint close?';
 const AT_SAW = 'at-the-saw';
-const SAW_GROUP = 'The saw won’t go there';
 const LENGTH_FIELDS = lengthFieldsOf(benchSheets);
-const GROUPS = [...new Set(benchSheets.map((sheet) => sheet.group))];
+const GROUPS = eachWordsOnce(benchSheets.map((sheet) => sheet.group));
+
+/** Whether a group is the one of a sheet. */
+const has = (group: Words, sheet: string): boolean =>
+  benchSheets.some((one) => one.key === sheet && wordsKey(one.group) === wordsKey(group));
 
 /** What can be opened in a group: its sheets, and practice beside the simulator. */
-const entriesOf = (group: string): { readonly key: string; readonly name: string }[] => [
+const entriesOf = (group: Words): { readonly key: string; readonly name: string }[] => [
   ...benchSheets
-    .filter((sheet) => sheet.group === group)
+    .filter((sheet) => wordsKey(sheet.group) === wordsKey(group))
     .map(({ key, name }) => ({ key, name: translate(name) })),
-  ...(group === PRACTICE_GROUP ? [{ key: PRACTICE, name: t('practice') }] : []),
-  ...(group === SAW_GROUP ? [{ key: AT_SAW, name: t('try it: how would you set it?') }] : []),
+  ...(has(group, 'fit') ? [{ key: PRACTICE, name: t('practice') }] : []),
+  ...(has(group, 'saw-limit') ? [{ key: AT_SAW, name: t('try it: how would you set it?') }] : []),
 ];
 
 /** The Bench: calculators by the question one asks, with or without a job. */
@@ -86,7 +87,7 @@ export function BenchPage() {
       <div className="bench-work">
         <nav className="bench-list panel" aria-label={t('Questions')}>
           {GROUPS.map((group) => (
-            <div key={group}>
+            <div key={wordsKey(group)}>
               <h2>{translate(group)}</h2>
               {entriesOf(group).map(({ key, name }) => (
                 <Link

@@ -7,6 +7,7 @@ import {
   PRACTICE_KINDS,
   type Issue,
   type PracticeResult,
+  wordsKey,
 } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, Reasons } from './AnswerView.tsx';
@@ -64,7 +65,7 @@ export function PracticeView() {
         />
         <Stack gap={4} aria-label={t('What is told')} role="group">
           {round.told.map((text) => (
-            <Text key={text} fz={20} fw={600} lh={1.3}>
+            <Text key={wordsKey(text)} fz={20} fw={600} lh={1.3}>
               {translate(text)}
             </Text>
           ))}
@@ -117,7 +118,7 @@ export function PracticeView() {
           <>
             <div className="bench-drawings">
               {result.answer.drawings.map((drawing) => (
-                <DrawingSvg key={drawing.title} drawing={drawing} height={240} />
+                <DrawingSvg key={wordsKey(drawing.title)} drawing={drawing} height={240} />
               ))}
             </div>
             <Reasons answer={result.answer} />
@@ -136,6 +137,6 @@ export function PracticeView() {
 function practiceVerdict({ tight, faceGap }: PracticeResult, unit: 'in' | 'mm'): string {
   if (tight) return t('✓ The joint closes.');
   return faceGap > 1e-6
-    ? t('✗ The face stays open {faceGap}.', { faceGap: formatGap(faceGap, unit) })
+    ? t('✗ The face stays open {faceGap}.', { faceGap: translate(formatGap(faceGap, unit)) })
     : t('✗ The faces meet, but hollow behind: cut to the wall, the pieces are too long.');
 }

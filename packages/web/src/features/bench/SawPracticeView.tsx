@@ -18,6 +18,7 @@ import {
   type SawChoice,
   type SawResult,
   type SawRound,
+  wordsKey,
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { roundPlayed, roundStarted, scoreCleared } from '../../session/slices/bench-slice.ts';
@@ -92,7 +93,7 @@ export function SawPracticeView() {
         />
         <Stack gap={4} aria-label={t('What is told')} role="group">
           {round.told.map((text) => (
-            <Text key={text} fz={20} fw={600} lh={1.3}>
+            <Text key={wordsKey(text)} fz={20} fw={600} lh={1.3}>
               {translate(text)}
             </Text>
           ))}
@@ -130,17 +131,17 @@ export function SawPracticeView() {
               {result.right ? t('✓ That is the end it needs.') : t('✗ It would not fit.')}
             </Text>
             {result.faults.map((fault) => (
-              <Text key={fault} size="lg">
-                {fault}
+              <Text key={wordsKey(fault)} size="lg">
+                {translate(fault)}
               </Text>
             ))}
-            <Text>{t('As you laid it: {wanted}.', { wanted: result.wanted })}</Text>
+            <Text>{t('As you laid it: {wanted}.', { wanted: translate(result.wanted) })}</Text>
           </Stack>
         )}
         {result ? (
           <div className="bench-drawings">
             {result.drawings.map((drawing) => (
-              <DrawingSvg key={drawing.title} drawing={drawing} height={230} />
+              <DrawingSvg key={wordsKey(drawing.title)} drawing={drawing} height={230} />
             ))}
           </div>
         ) : (
@@ -223,7 +224,7 @@ function SettingFields({
       >
         <Stack gap={8} mt={6}>
           {round.seats.map(({ value, label }) => (
-            <Radio key={value} value={value} label={label} />
+            <Radio key={value} value={value} label={translate(label)} />
           ))}
         </Stack>
       </Radio.Group>

@@ -1,9 +1,10 @@
+import { type Words } from '@long-miter/core';
 import { Button, Table } from '@mantine/core';
 import type { BenchState } from '../../session/slices/bench-slice.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 interface Props {
-  readonly kinds: readonly { readonly kind: keyof BenchState['score']; readonly name: string }[];
+  readonly kinds: readonly { readonly kind: keyof BenchState['score']; readonly name: Words }[];
   /** What counts as done well, in a word. */
   readonly head: string;
   readonly score: BenchState['score'];
@@ -28,7 +29,7 @@ export function Score({ kinds, head, score, onClear }: Props) {
         <Table.Tbody>
           {played.map(({ kind, name }) => (
             <Table.Tr key={kind}>
-              <Table.Td>{name}</Table.Td>
+              <Table.Td>{translate(name)}</Table.Td>
               <Table.Td ta="right">{score[kind]!.tight}</Table.Td>
               <Table.Td ta="right">{score[kind]!.tried}</Table.Td>
               <Table.Td ta="right">{Math.round((100 * score[kind]!.tight) / score[kind]!.tried)}</Table.Td>

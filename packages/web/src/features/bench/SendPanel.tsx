@@ -1,13 +1,13 @@
 import { Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { JobRecord, Send, Survey } from '@long-miter/core';
+import { type JobRecord, type Send, type Survey, wordsKey } from '@long-miter/core';
 import { useJobsQuery } from '../../api/api.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { useJob } from '../../session/use-job.ts';
 import { useSheet } from '../../session/drafts/use-sheet.ts';
 import { applySend, placeName, type Place } from './apply-send.ts';
-import { t, translateIfAny } from '../../messages/t.ts';
+import { t, translateIfAny, translate } from '../../messages/t.ts';
 
 const number = (text: string | null): number | undefined =>
   text !== null && /^\d+$/.test(text) ? Number(text) : undefined;
@@ -145,7 +145,7 @@ function RoomPart({
     const issues = edit((now) => applySend(now, what, target), typed ? { typed } : {});
     setFault(translateIfAny(issues[0]?.text));
     if (issues.length === 0)
-      undoNotice(`${draft.name}, ${placeName(survey, what, target)}: ${what.what}.`, undo);
+      undoNotice(`${draft.name}, ${placeName(survey, what, target)}: ${translate(what.what)}.`, undo);
   };
   return (
     <>
@@ -167,8 +167,8 @@ function RoomPart({
         />
       )}
       {sends.map((what) => (
-        <Button key={what.what} variant="filled" onClick={() => send(what)}>
-          {t('Send {what}', { what: what.what })}
+        <Button key={wordsKey(what.what)} variant="filled" onClick={() => send(what)}>
+          {t('Send {what}', { what: translate(what.what) })}
         </Button>
       ))}
       <Link to={`/jobs/${jobId}/walk/${encodeURIComponent(roomId)}`}>{t('open the room')}</Link>

@@ -1,6 +1,6 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useMemo } from 'react';
-import { fieldsAsked, startTexts, workSheet, type Sheet } from '@long-miter/core';
+import { fieldsAsked, startTexts, workSheet, type Sheet, wordsKey } from '@long-miter/core';
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { Outcomes, outcomeText, Reasons } from './AnswerView.tsx';
 import { figureTyped, sheetCleared } from '../../session/slices/bench-slice.ts';
@@ -64,7 +64,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
             .filter((one) => one.strong)
             .slice(0, 2)
             .map((one, index) => (
-              <div key={`${one.label}${index}`}>
+              <div key={index}>
                 <span>{translate(one.label)}</span> <b>{outcomeText(one, unit)}</b>
               </div>
             ))}
@@ -77,7 +77,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
             <div className="bench-drawings">
               {result.value.drawings.map((drawing) => (
                 <DrawingSvg
-                  key={drawing.title}
+                  key={wordsKey(drawing.title)}
                   drawing={drawing}
                   height={result.value.drawings.length > 1 ? 260 : 264}
                 />

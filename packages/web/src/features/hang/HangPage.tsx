@@ -16,6 +16,8 @@ import {
   type Room,
   type Shop,
   type ShopPiece,
+  wordsKey,
+  isOfEnd,
 } from '@long-miter/core';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { useAwake } from '../../session/offline.ts';
@@ -125,7 +127,7 @@ export function HangPage({ job, file, roomId, room }: Props) {
             onClick={() => setPicked(one.piece.tag)}
           >
             <b>{one.piece.tag}</b>
-            <span>{one.place}</span>
+            <span>{translate(one.place)}</span>
             <span style={{ textAlign: 'right' }}>{STATES[one.piece.state]}</span>
           </button>
         ))}
@@ -155,7 +157,7 @@ export function HangPage({ job, file, roomId, room }: Props) {
           <Answers line={line} file={file} shop={shop} unit={job.unit} session={session} />
           {next && next.piece.tag !== line.piece.tag && (
             <Button variant="light" size="md" onClick={() => setPicked(next.piece.tag)}>
-              {t('Next: {tag}, {place}', { tag: next.piece.tag, place: next.place })}
+              {t('Next: {tag}, {place}', { tag: next.piece.tag, place: translate(next.place) })}
             </Button>
           )}
         </Card>
@@ -209,7 +211,7 @@ function Card({
           {piece.tag}
         </Text>
         <Text fz={24} fw={600}>
-          {line.place}
+          {translate(line.place)}
         </Text>
         <Text fz={24}>
           {piece.state === 'held' ? t('waits') : <Typeset text={formatWithUnit(piece.near, unit)} />}
@@ -221,7 +223,7 @@ function Card({
         </Text>
       )}
       {glued.map((text) => (
-        <Text key={text} fw={600}>
+        <Text key={wordsKey(text)} fw={600}>
           {translate(text)}
         </Text>
       ))}
@@ -233,12 +235,12 @@ function Card({
         })}
       </Text>
       {plan.reason
-        .filter((text) => !/^(left|right): /.test(text))
+        .filter((text) => !isOfEnd(text))
         .map((text) => (
-          <Text key={text}>{translate(text)}</Text>
+          <Text key={wordsKey(text)}>{translate(text)}</Text>
         ))}
       {notes.map((text) => (
-        <Text key={text} size="sm">
+        <Text key={wordsKey(text)} size="sm">
           {translate(text)}
         </Text>
       ))}

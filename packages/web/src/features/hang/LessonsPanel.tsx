@@ -85,7 +85,7 @@ export function LessonsPanel({ file, shop, log }: Props) {
         <Bars
           title={t('Not good, by cause')}
           rows={miscuts.map(({ what, count, length }) => ({
-            name: what,
+            name: translate(what),
             value: count,
             text: t('{count}, {length} {unit} lost', { count, length: formatLength(length, unit), unit }),
           }))}

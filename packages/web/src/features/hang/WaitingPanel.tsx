@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { RESTS, restEvent, waitingList } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop/shop.ts';
 import { language } from '../../messages/language.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 /** How often the list looks at the clock. */
 const EVERY = 30_000;
@@ -37,7 +37,7 @@ export function WaitingPanel({ session, where }: { readonly session: ShopSession
       {list.map(({ event, what, until, ready }) => (
         <Group key={event} justify="space-between" wrap="nowrap" gap={8}>
           <Text fw={ready ? 650 : 400}>
-            {what}:{' '}
+            {translate(what)}:{' '}
             {ready
               ? t('ready since {when}', { when: when(until, now) })
               : t('ready at {when}', { when: when(until, now) })}
@@ -52,7 +52,7 @@ export function WaitingPanel({ session, where }: { readonly session: ShopSession
           style={{ flex: 1 }}
           label={t('it rests from now')}
           value={key}
-          data={RESTS.map((one) => ({ value: one.key, label: one.what }))}
+          data={RESTS.map((one) => ({ value: one.key, label: translate(one.what) }))}
           onChange={(event) => setKey(event.currentTarget.value)}
         />
         <Button

@@ -22,7 +22,7 @@ import { TrimsEditor } from './TrimsEditor.tsx';
 import { WatchList } from './WatchList.tsx';
 import { jointText, partText } from '../../shared/text/joint-words.ts';
 import { moneyText } from '../../messages/money.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -200,7 +200,8 @@ export function JointsPage({ job, roomId, room, quick, pieces, live, watchOuts, 
               >
                 <b>{piece.label}</b>
                 <span>
-                  {sideOfLoop(room, piece) ?? partText(piece, wallNumber(piece), openingNameOf(named, piece))}
+                  {translateIfAny(sideOfLoop(room, piece)) ??
+                    partText(piece, wallNumber(piece), openingNameOf(named, piece))}
                 </span>
                 <span style={{ textAlign: 'right', fontWeight: 650 }}>
                   {piece.near === 0 ? t('waste') : <LengthText value={piece.near} unit={job.unit} />}

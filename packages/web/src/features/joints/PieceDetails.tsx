@@ -97,7 +97,7 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       </div>
       <div>
         {piece.reason.map((line) => (
-          <Text key={line} size="sm">
+          <Text key={wordsKey(line)} size="sm">
             {translate(line)}
           </Text>
         ))}

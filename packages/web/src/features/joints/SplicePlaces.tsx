@@ -11,7 +11,7 @@ import {
 } from '@long-miter/core';
 import { Typeset } from '../../shared/fields/Figure.tsx';
 import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 /** Places listed at once: the best ones. */
 const LISTED = 5;
@@ -47,7 +47,7 @@ export function SplicePlaces({ piece, room, quick, unit, edit }: Props) {
       </Text>
       {pinned && (
         <Group gap={8}>
-          <Text size="sm">{pinned.notes.join(', ') || t('nothing against it')}</Text>
+          <Text size="sm">{pinned.notes.map(translate).join(', ') || t('nothing against it')}</Text>
           <Button size="compact-sm" variant="default" onClick={() => pin(undefined)}>
             {t('Release it')}
           </Button>
@@ -60,8 +60,9 @@ export function SplicePlaces({ piece, room, quick, unit, edit }: Props) {
             {t(', score {score}', { score: place.score })}
           </Text>
           <Text size="sm" c="dimmed" style={{ flex: 1 }}>
-            {[place.onStud ? t('on a stud') : '', ...place.notes].filter((one) => one !== '').join(', ') ||
-              t('nothing against it')}
+            {[place.onStud ? t('on a stud') : '', ...place.notes.map(translate)]
+              .filter((one) => one !== '')
+              .join(', ') || t('nothing against it')}
           </Text>
           <Button size="compact-sm" variant="default" onClick={() => pin(place.centre)}>
             {t('Pin here')}

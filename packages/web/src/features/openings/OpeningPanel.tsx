@@ -148,7 +148,7 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
         <div ref={ref}>
           {width > 0 && <Painted drawing={drawing} width={width} height={380} margin={14} use={use} />}
           <Text size="sm" c="dimmed" ta="center">
-            {t('{title}; ● inner, ○ outer point', { title: drawing.title })}
+            {t('{title}; ● inner, ○ outer point', { title: translate(drawing.title) })}
           </Text>
         </div>
         <div>
@@ -184,7 +184,9 @@ export function OpeningPanel({ job, file, listed, quick, taken, onFigure, onPick
       )}
       {fromAbove && side === 'this' && <DrawingSvg drawing={fromAbove} height={170} margin={20} />}
       {side === 'this' &&
-        tapers.map((taper) => <DrawingSvg key={taper.title} drawing={taper} height={110} margin={22} />)}
+        tapers.map((taper) => (
+          <DrawingSvg key={wordsKey(taper.title)} drawing={taper} height={110} margin={22} />
+        ))}
       <Alike
         job={job}
         listed={listed}

@@ -1,6 +1,6 @@
-import type { WoodLabel } from '@long-miter/core';
+import { type WoodLabel, wordsKey } from '@long-miter/core';
 import { Qr } from '../../shared/Qr.tsx';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 /** What labels are printed on: rolls of a label printer, one to a page, or a sheet of paper to cut up. */
 interface LabelSize {
@@ -45,7 +45,7 @@ export function Labels({ labels, size, addressOf }: Props) {
           <div className="label-text">
             <b style={{ fontSize: `${Math.min(12, size.height / 3.6)}mm` }}>{label.name}</b>
             {label.lines.map((line) => (
-              <span key={line}>{line}</span>
+              <span key={wordsKey(line)}>{translate(line)}</span>
             ))}
           </div>
         </div>

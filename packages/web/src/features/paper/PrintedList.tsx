@@ -21,6 +21,7 @@ import {
   type Piece,
   type PlanFile,
   type PlannedStick,
+  wordsKey,
 } from '@long-miter/core';
 import { Painted } from '../../drawing/Painted.tsx';
 import { language } from '../../messages/language.ts';
@@ -132,7 +133,7 @@ export function StickSheet({
       <tbody>
         {steps.map((step, k) => {
           const notes = [
-            ...cutNotes(step, saw, file.unit, file.vocabulary),
+            ...cutNotes(step, saw, file.unit),
             // What is to watch at a piece is said once, at its first cut.
             ...(steps.findIndex((one) => one.piece.id === step.piece.id) === k
               ? pieceWarnings(plan, step.piece).map((text) => `▲ ${translate(text)}`)
@@ -146,7 +147,7 @@ export function StickSheet({
                   <b>{step.piece.label}</b> {t('{end} end', { end: step.end })}
                 </span>
                 <br />
-                {step.place}
+                {translate(step.place)}
               </td>
               <td>
                 {step.held ? (
@@ -155,7 +156,7 @@ export function StickSheet({
                       step.piece.opening === undefined ? t('between its neighbors') : t('over both legs'),
                   })
                 ) : (
-                  <b className="whole">{step.mark.text}</b>
+                  <b className="whole">{translate(step.mark.text)}</b>
                 )}
               </td>
               <td>
@@ -167,7 +168,7 @@ export function StickSheet({
               <td>
                 {translate(settingText(step.saw, step.profile))}
                 {notes.map((note) => (
-                  <div key={note}>{translate(note)}</div>
+                  <div key={wordsKey(note)}>{translate(note)}</div>
                 ))}
               </td>
             </tr>
@@ -232,7 +233,7 @@ function OpeningSheets({ file, plan, head }: Pick<Props, 'file' | 'plan'> & { he
                         {piece.side === 'other' ? t(', other side') : ''}
                       </td>
                       <td>
-                        {piece.held ? t('waits: ______') : lengthText(piece, file.unit)}
+                        {piece.held ? t('waits: ______') : translate(lengthText(piece, file.unit))}
                         {!piece.held && Math.abs(far(piece) - piece.near) > 1e-6
                           ? ` ○ ${formatLength(far(piece), file.unit)}`
                           : ''}
@@ -275,9 +276,9 @@ function RoomList({ file, plan }: Pick<Props, 'file' | 'plan'>) {
             <tr key={line.piece.id}>
               <td>☐</td>
               <td>{line.piece.label}</td>
-              <td>{line.place}</td>
+              <td>{translate(line.place)}</td>
               <td>
-                <b className="whole">{line.length}</b>
+                <b className="whole">{translate(line.length)}</b>
               </td>
               <td>{translate(line.ends)}</td>
               <td>

@@ -9,11 +9,13 @@ import {
   type JobFile,
   type PlanFile,
   type Shop,
+  wordsKey,
+  type Words,
 } from '@long-miter/core';
 import { useMemo } from 'react';
 import { endText } from '../../shared/text/joint-words.ts';
 import { StickSheet } from './PrintedList.tsx';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -72,9 +74,9 @@ export function HangSheets({ file, shop, head, room }: Props & { readonly room: 
       <h2 className="sheet-head">{t('{name}: hang sheet by wall', { name: file.name })}</h2>
       <p>{t('{head}. In the order of hanging; the number is on the back of each piece.', { head })}</p>
       {sheets.map(({ place, lines }) => (
-        <div className="sheet-block" key={place}>
-          <table aria-label={place}>
-            <caption>{place}</caption>
+        <div className="sheet-block" key={wordsKey(place)}>
+          <table aria-label={translate(place)}>
+            <caption>{translate(place)}</caption>
             <thead>
               <tr>
                 <th>
@@ -103,7 +105,7 @@ export function HangSheets({ file, shop, head, room }: Props & { readonly room: 
                   <td>
                     {before.length > 0 && <div>{t('after {before}', { before: before.join(', ') })}</div>}
                     {notes.map((note) => (
-                      <div key={note}>{note}</div>
+                      <div key={wordsKey(note)}>{translate(note)}</div>
                     ))}
                   </td>
                 </tr>
@@ -119,7 +121,7 @@ export function HangSheets({ file, shop, head, room }: Props & { readonly room: 
 /** What is left with the house when the crew goes. */
 export function HandoverSheet({ file, shop, head }: Props) {
   const done = useMemo(() => handover(file, shop), [file, shop]);
-  const part = (title: string, lines: readonly string[], none: string) => (
+  const part = (title: string, lines: readonly Words[], none: string) => (
     <section>
       <h2>{title}</h2>
       {lines.length === 0 ? (
@@ -127,7 +129,7 @@ export function HandoverSheet({ file, shop, head }: Props) {
       ) : (
         <ul>
           {lines.map((line) => (
-            <li key={line}>{line}</li>
+            <li key={wordsKey(line)}>{translate(line)}</li>
           ))}
         </ul>
       )}
@@ -147,7 +149,10 @@ export function HandoverSheet({ file, shop, head }: Props) {
       {part(
         t('Profiles'),
         done.profiles.map(({ name, what }) =>
-          t("{name}: {what}; color and maker's number: ____________________", { name, what }),
+          t("{name}: {what}; color and maker's number: ____________________", {
+            name,
+            what: translate(what),
+          }),
         ),
         t('None.'),
       )}

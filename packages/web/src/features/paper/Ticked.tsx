@@ -9,9 +9,11 @@ import {
   workOf,
   type JobFile,
   type Shop,
+  type Words,
+  wordsKey,
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop/shop.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -31,7 +33,7 @@ export function Ticked({ file, shop, session }: Props) {
   const [letters, setLetters] = useState<ReadonlyMap<string, string>>(new Map());
   const [cut, setCut] = useState<ReadonlySet<string>>(new Set());
   const [fixed, setFixed] = useState<ReadonlySet<string>>(new Set());
-  const [faults, setFaults] = useState<readonly string[]>([]);
+  const [faults, setFaults] = useState<readonly Words[]>([]);
   const states = new Map(shop.pieces.map((piece) => [piece.tag, piece.state]));
   const sticks = work.sticks.filter((stick) => stick.todo.some((tag) => states.get(tag) !== 'held'));
   const hung = hangList(file, shop).filter(({ piece }) => piece.state !== 'fixed' && piece.state !== 'held');
@@ -141,8 +143,8 @@ export function Ticked({ file, shop, session }: Props) {
         </Text>
       )}
       {faults.map((why) => (
-        <Text key={why} role="alert" style={{ color: 'var(--lm-bad)' }}>
-          {t('▲ Nothing was entered: {why}.', { why })}
+        <Text key={wordsKey(why)} role="alert" style={{ color: 'var(--lm-bad)' }}>
+          {t('▲ Nothing was entered: {why}.', { why: translate(why) })}
         </Text>
       ))}
       <Group>

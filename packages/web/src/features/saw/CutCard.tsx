@@ -31,7 +31,6 @@ import { Typeset } from '../../shared/fields/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { BigFigure } from './BigFigure.tsx';
 import { translate, t } from '../../messages/t.ts';
-import { vocabularyNow } from '../../messages/vocabulary.ts';
 
 interface Props {
   readonly steps: readonly CutStep[];
@@ -74,7 +73,6 @@ export function CutCard({
   count,
   letter,
 }: Props) {
-  const vocabulary = vocabularyNow();
   const step = steps[at]!;
   const { piece, profile, saw } = step;
   return (
@@ -116,8 +114,8 @@ export function CutCard({
             <Lies step={step} seat={saw.seat} kerf={kerfOf(machine, unit)} corner={cornerAt(step)} />
           )}
           <div className="cut-notes">
-            {(step.held ? [] : cutNotes(step, machine, unit, vocabulary)).map((note) => (
-              <Text key={note} size="md">
+            {(step.held ? [] : cutNotes(step, machine, unit)).map((note) => (
+              <Text key={wordsKey(note)} size="md">
                 <Typeset text={translate(note)} />
               </Text>
             ))}
@@ -132,7 +130,7 @@ export function CutCard({
               {t('{step} · write {label} on its back · goes to {place}', {
                 step: count ?? t('cut {at} of {count}', { at: at + 1, count: steps.length }),
                 label: piece.label,
-                place: step.place,
+                place: translate(step.place),
               })}
             </span>
             {onList && (
@@ -213,10 +211,11 @@ function Figures({ step, saw, machine }: { step: CutStep; saw: SawSetting; machi
     <div className="cut-figures">
       <div className="cut-row">
         <div className="cut-what">
-          {t('{end}, on the', { end: step.end === 'left' ? t('cut at') : t('mark') })} <b>{mark.edge}</b>
+          {t('{end}, on the', { end: step.end === 'left' ? t('cut at') : t('mark') })}{' '}
+          <b>{translate(mark.edge)}</b>
           {t(', from {from}', { from: translate(mark.from) })}
         </div>
-        <BigFigure text={mark.text} testid="mark" />
+        <BigFigure text={translate(mark.text)} testid="mark" />
       </div>
       {saw.swing === 'none' && saw.tilt === 'none' && (
         <div className="cut-row">
@@ -267,7 +266,7 @@ function Lies({
       <div className="cut-keep" data-testid="keep">
         {t('keep {keep}', { keep: step.saw.keep })}
       </div>
-      <Text fw={650}>{seatWords(seat, step.profile)}</Text>
+      <Text fw={650}>{translate(seatWords(seat, step.profile))}</Text>
       <div className="cut-pictures">
         {lies && <DrawingSvg drawing={lies} height={140} margin={12} caption={false} />}
         {traitsOf(step.profile).sprung && step.piece.role !== 'test' && (
@@ -307,7 +306,7 @@ function Sided({
           <span aria-hidden>{shown.side === 'left' ? '←' : '→'}</span>
           {shown.side}
         </span>
-        <BigFigure text={shown.figure} testid={testid} />
+        <BigFigure text={translate(shown.figure)} testid={testid} />
       </div>
     </div>
   );

@@ -2,7 +2,7 @@ import { Button, Group, Text } from '@mantine/core';
 import { formatWithUnit, type AtHand, type CutStep, type Unit } from '@long-miter/core';
 import { useState } from 'react';
 import { Typeset } from '../../shared/fields/Figure.tsx';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 /** After an interruption: what was in hand is said, and asked, never guessed. */
 export function Resume({
@@ -23,7 +23,7 @@ export function Resume({
     <section className="panel" aria-label={t('Where you were')} style={{ padding: 20 }}>
       <Text fz={30} fw={700}>
         {t('You had {label}, {end} end, mark', { label: step.piece.label, end: step.end })}{' '}
-        <Typeset text={step.mark.text} />
+        <Typeset text={translate(step.mark.text)} />
       </Text>
       <Text fz={20} mb={12}>
         {t('{tag} Is this end cut?', {

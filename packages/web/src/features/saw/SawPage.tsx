@@ -25,7 +25,7 @@ import { Typeset } from '../../shared/fields/Figure.tsx';
 import { useSteady } from '../../shared/hooks/use-steady.ts';
 import { Windowed } from '../../shared/Windowed.tsx';
 import { CutCard } from './CutCard.tsx';
-import { t, translateIfAny } from '../../messages/t.ts';
+import { t, translateIfAny, translate } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -224,11 +224,11 @@ const ListRow = memo(function ListRow({
       onClick={() => onPick(line)}
     >
       <b>{line.piece.label}</b>
-      <span>{line.place}</span>
+      <span>{translate(line.place)}</span>
       <span style={{ textAlign: 'right', fontWeight: 650 }}>
-        <Typeset text={line.length} />
+        <Typeset text={translate(line.length)} />
       </span>
-      <span>{line.ends}</span>
+      <span>{translate(line.ends)}</span>
     </button>
   );
 });

@@ -57,7 +57,7 @@ export function TakeCard({ stick, letter, file, shop, onTaken, below }: Props) {
         {t('on it, near its left end. From it come {todo}.', { todo: stick.todo.join(', ') })}
       </Text>
       {profile && seat && (
-        <Text fz={20}>{t('It lies {seatWords}.', { seatWords: seatWords(seat, profile) })}</Text>
+        <Text fz={20}>{t('It lies {seatWords}.', { seatWords: translate(seatWords(seat, profile)) })}</Text>
       )}
       <div className="cut-lies" style={{ maxWidth: 620, marginTop: 12 }}>
         <CommitField

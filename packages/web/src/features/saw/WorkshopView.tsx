@@ -35,7 +35,7 @@ import { Resume } from './Resume.tsx';
 import { StickRail } from './StickRail.tsx';
 import { TakeCard } from './TakeCard.tsx';
 import { insteadWords, useHeldCut } from './use-held-cut.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -248,9 +248,9 @@ export function WorkshopView({ job, file, shop, session, planned, onGive }: Prop
           </header>
           <Text fz={26} mt={6}>
             {t('Write')} <b>{task.piece.tag}</b> {t('on its back, near its left end. It goes to')}{' '}
-            <b>{placeOf(file, task.step.piece)}</b>.
+            <b>{translate(placeOf(file, task.step.piece))}</b>.
           </Text>
-          <Text c="dimmed">{benchTask(task.step)}</Text>
+          <Text c="dimmed">{translate(benchTask(task.step))}</Text>
           <div className="cut-lies" style={{ maxWidth: 620, marginTop: 12 }}>
             {below({
               label: t('Written'),

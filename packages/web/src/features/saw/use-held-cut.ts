@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { settingText, type CutStep, type SawTask } from '@long-miter/core';
+import { settingText, type CutStep, type SawTask, wordsKey } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop/shop.ts';
 import { translate, t } from '../../messages/t.ts';
 
@@ -7,7 +7,9 @@ type CutTask = Extract<SawTask, { kind: 'cut' }>;
 
 const keyOf = ({ step }: CutTask): string => `${step.piece.label} ${step.end}`;
 const figuresOf = ({ mark, saw }: CutStep): string =>
-  [mark.text, mark.edge, saw.swing, saw.dial, saw.tilt, saw.dialBevel, saw.keep, saw.seat].join('|');
+  [mark.text, wordsKey(mark.edge), saw.swing, saw.dial, saw.tilt, saw.dialBevel, saw.keep, saw.seat].join(
+    '|',
+  );
 
 /** The newest thing this device did, as a mark by which one sees that it has done something since. */
 function markOf({ log, device }: ShopSession): number {
@@ -56,7 +58,7 @@ export function insteadWords(held: SawTask, instead: SawTask): string {
     const [was, is] = [held.step, instead.step];
     // What one sees to be otherwise: the mark, else how the saw is set.
     const shown = (step: CutStep): string =>
-      was.mark.text === is.mark.text ? translate(settingText(step.saw, step.profile)) : step.mark.text;
+      translate(was.mark.text === is.mark.text ? settingText(step.saw, step.profile) : step.mark.text);
     return t('Stop: {tag} was given anew: {was} → {now}', { tag, was: shown(was), now: shown(is) });
   }
   return t('Stop: {tag} is not what is asked for now', { tag });

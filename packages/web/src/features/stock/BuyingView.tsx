@@ -11,6 +11,7 @@ import {
   type OrderLine,
   type PlanFile,
   type StockChoices,
+  wordsKey,
 } from '@long-miter/core';
 import { Typeset } from '../../shared/fields/Figure.tsx';
 import { SecondTripPanel } from './SecondTripPanel.tsx';
@@ -18,7 +19,7 @@ import { Suppliers } from './Suppliers.tsx';
 import { NumberField, SizeField } from '../../shared/fields/SettledField.tsx';
 import { useCommands, type Commands } from '../../session/use-commands.ts';
 import { moneyText } from '../../messages/money.ts';
-import { translate, t } from '../../messages/t.ts';
+import { translate, t, translateIfAny } from '../../messages/t.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -195,11 +196,11 @@ function Materials({
       <Table verticalSpacing={3} aria-label={t('The rest by rule')}>
         <Table.Tbody>
           {materialsOf(file, plan, rules).map((line) => (
-            <Table.Tr key={line.what}>
+            <Table.Tr key={wordsKey(line.what)}>
               <Table.Td fw={650}>{translate(line.what)}</Table.Td>
               <Table.Td ta="right" style={{ whiteSpace: 'nowrap' }}>
                 {amountText(line.amount, line.unit)}
-                {line.packs === undefined ? '' : `: ${line.packs} ${line.pack}`}
+                {line.packs === undefined ? '' : `: ${line.packs} ${translateIfAny(line.pack) ?? ''}`}
               </Table.Td>
               <Table.Td c="dimmed">{translate(line.rule)}</Table.Td>
             </Table.Tr>

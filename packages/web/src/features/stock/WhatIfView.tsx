@@ -111,7 +111,9 @@ export function WhatIfView({ job, file, plan, onPiece }: Props) {
           <>
             <Group justify="space-between">
               <Title order={3} size="h5">
-                {t('With {variationWords}', { variationWords: variationWords(file, found.variation) })}
+                {t('With {variationWords}', {
+                  variationWords: translate(variationWords(file, found.variation)),
+                })}
               </Title>
               {!found.final && (
                 <Group gap={6}>

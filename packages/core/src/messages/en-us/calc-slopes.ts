@@ -1,0 +1,87 @@
+/** ICU texts in American English with its trade words; what stands in braces is filled in. */
+export const calcSlopesTexts = {
+  'calc-slopes.stairs-and-sloping-ceilings': 'Stairs and sloping ceilings',
+  'calc-slopes.width-of-the-crown': 'width of the crown',
+  'calc-slopes.spring-back-to-wall': 'spring, back to wall',
+  'calc-slopes.slope': 'slope',
+  'calc-slopes.the-corner-is-at-the': 'the corner is at the',
+  'calc-slopes.low-end-of-the-slope': 'low end of the slope',
+  'calc-slopes.high-end-of-the-slope': 'high end of the slope',
+  'calc-slopes.left-side-rises-to-the-right': 'left side rises to the right by',
+  'calc-slopes.right-side-rises-by': 'right side rises by',
+  'calc-slopes.base-into-a-stair': 'base into a stair',
+  'calc-slopes.base-or-rail-turns-up-the': 'Base or rail turns up the stair. What do I cut?',
+  'calc-slopes.height-of-the-trim': 'height of the trim',
+  'calc-slopes.turns-back-too-sharply-on-the': 'turns back too sharply on the left side',
+  'calc-slopes.cut-both-at': 'cut both at',
+  'calc-slopes.shorter': 'shorter',
+  'calc-slopes.longer': 'longer',
+  'calc-slopes.top-edge-by': 'top edge {choice} by',
+  'calc-slopes.the-bend': 'the bend',
+  'calc-slopes.both-lie-on-one-wall-so':
+    'Both lie on one wall, so the bend of {bend} is shared: half on each, and the top edge gains or loses height × tan of that.',
+  'calc-slopes.one-plumb-cut-the-other-square': 'one plumb cut, the other square',
+  'calc-slopes.0-deg-and': '0° and {bend}',
+  'calc-slopes.each': '{cut} each',
+  'calc-slopes.the-sloping-piece-then-stands-taller': 'the sloping piece then stands {h} taller at the joint',
+  'calc-slopes.from-the-room-to-scale': 'from the room, to scale',
+  'calc-slopes.two-heights-on-a-slope': 'two heights on a slope',
+  'calc-slopes.level-trim-meets-sloping-trim-of':
+    'Level trim meets sloping trim of another height. What do I cut?',
+  'calc-slopes.height-of-the-level-trim': 'height of the level trim',
+  'calc-slopes.height-of-the-sloping-trim': 'height of the sloping trim',
+  'calc-slopes.level-piece-cut-at': 'level piece cut at',
+  'calc-slopes.sloping-piece-cut-at': 'sloping piece cut at',
+  'calc-slopes.level-top-edge-differs-by': 'level top edge differs by',
+  'calc-slopes.sloping-top-edge-differs-by': 'sloping top edge differs by',
+  'calc-slopes.the-cut-runs-from-where-the':
+    'The cut runs from where the bottoms meet to where the tops cross; the two cuts make up the slope of {slope}.',
+  'calc-slopes.they-would-meet-plumb-if-the': 'They would meet plumb if the level trim were {h2} high.',
+  'calc-slopes.plumb-and-level-cuts': 'plumb and level cuts',
+  'calc-slopes.the-piece-runs-up-a-slope':
+    'The piece runs up a slope and ends plumb or level. What do I set?',
+  'calc-slopes.plumb-cut': 'plumb cut',
+  'calc-slopes.level-cut': 'level cut',
+  'calc-slopes.height-of-the-plumb-cut': 'height of the plumb cut',
+  'calc-slopes.length-of-the-level-cut': 'length of the level cut',
+  'calc-slopes.top-leads-the-bottom-by': 'top leads the bottom by',
+  'calc-slopes.off-square-a-plumb-cut-is':
+    'Off square, a plumb cut is the slope itself, a level cut the rest of 90.',
+  'calc-slopes.crown-over-a-peak': 'crown over a peak',
+  'calc-slopes.crown-climbs-and-falls-on-one':
+    'Crown climbs and falls on one wall. What do I set at the peak?',
+  'calc-slopes.flat-swing': 'flat, swing',
+  'calc-slopes.flat-tilt': 'flat, tilt',
+  'calc-slopes.nested-tilt': 'nested, tilt',
+  'calc-slopes.nested-swing': 'nested, swing',
+  'calc-slopes.ceiling-edge-by': 'ceiling edge {choice} by',
+  'calc-slopes.the-bend-of-lies-in-the':
+    'The bend of {bend} lies in the wall, not in the ceiling: sine and cosine of the spring change places.',
+  'calc-slopes.on-the-wall-from-the-room': 'on the wall, from the room',
+  'calc-slopes.level-crown-to-sloping-crown': 'level crown to sloping crown',
+  'calc-slopes.level-crown-turns-into-a-sloping':
+    'Level crown turns into a sloping one. Can it meet, and how?',
+  'calc-slopes.wall-angle': 'wall angle',
+  'calc-slopes.one-joint-straight-away': 'one joint straight away',
+  'calc-slopes.does-not-meet': 'does not meet',
+  'calc-slopes.forced-the-tops-miss-by': 'forced, the tops miss by',
+  'calc-slopes.with-a-transition-piece-in-the': 'with a transition piece, in the corner',
+  'calc-slopes.joined': '{miter1} / {bevel1}',
+  'calc-slopes.and-where-it-bends-up-the': 'and where it bends up the wall',
+  'calc-slopes.joined-2': '{miter2} / {bevel2}',
+  'calc-slopes.transition-piece-at-the-wall-at': 'transition piece at the wall, at least',
+  'calc-slopes.or-both-sprung-alike-from-the': 'or both sprung alike from the ceiling',
+  'calc-slopes.joined-3': '{miter} / {bevel}',
+  'calc-slopes.spring-of-the-level-one-then': 'spring of the level one then',
+  'calc-slopes.settings-are-swing-tilt-with-the':
+    'Settings are swing / tilt with the crown flat. Two runs of one profile meet in a plane only when they are mirror images: a level and a sloping one sprung alike from the wall are not.',
+  'calc-slopes.a-transition-piece-goes-level-round':
+    'A transition piece goes level round the corner (ordinary joint), then bends by {slope} on the wall. It is the width of the projection, {projection}, at least.',
+  'calc-slopes.springing-both-alike-from-the-ceiling':
+    'Springing both alike from the ceiling would lay the level crown almost flat: take the transition piece.',
+  'calc-slopes.sprung-alike-from-the-ceiling-the':
+    'Sprung alike from the ceiling the level crown’s foot leaves its wall by {slope} and looks different.',
+  'calc-slopes.a-piece-that-is-coped-by':
+    'A piece that is coped by trial against a template is the third way: keep the template.',
+  'calc-slopes.on-the-sloping-wall-from-the': 'on the sloping wall, from the room',
+} as const;

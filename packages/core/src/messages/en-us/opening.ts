@@ -1,0 +1,35 @@
+/** ICU texts in American English with its trade words; what stands in braces is filled in. */
+export const openingTexts = {
+  'opening.the-head-lies-over-square-legs': 'the head lies over square legs',
+  'opening.the-head-lies-over-the-legs': 'the head lies over the legs, which are cut to its slope of {slope}',
+  'opening.stands-against-the-corner-block': 'stands against the corner block',
+  'opening.head-level': 'head level',
+  'opening.head-out-of-level-by': 'head out of level by {slope}',
+  'opening.leg-and-head-differ-in-width': '{level}; leg and head differ in width: each end has its own angle',
+  'opening.head-level-45s': 'head level: 45s',
+  'opening.each-corner-has-its-own-angle': '{level}: each corner has its own angle',
+  'opening.cut-first-then-its-outer-edge': 'cut first, then its outer edge is ripped off',
+  'opening.after-the-legs-check-it-outside': 'after the legs: check it outside to outside',
+  'opening.closes-the-picture-frame': 'closes the picture frame',
+  'opening.stands-under-the-leg-inner-edges': 'stands under the leg, inner edges flush',
+  'opening.stands-on-the-leg-inner-edges': 'stands on the leg, inner edges flush; the head ends against it',
+  'opening.lies-on-the-head-past-its': 'lies on the head, past its ends by the same at both',
+  'opening.over-the-outer-edge-of-the': 'over the outer edge of the casing, its own corners',
+  'opening.runs-over-the-others': 'runs over the others',
+  'opening.stands-between-the-others': 'stands between the others',
+  'opening.tapered-ripped-on-the-sled-never': 'tapered: ripped on the sled, never freehand',
+  'opening.nail-it-up-to-below-the':
+    'nail it up to {height} below the head, no higher until the miter is closed',
+  'opening.as-measured-outside-to-outside-over': 'as measured outside to outside over the legs',
+  'opening.held-until-the-legs-are-up': 'held until the legs are up and it is measured outside to outside',
+  'opening.cut-rough-turn-it-over-on':
+    'cut rough: turn it over on the legs, mark both outer points, cut to the marks',
+  'opening.joined-to-the-legs-on-the': 'joined to the legs on the bench, set with them as one',
+  'opening.outside-of-casing-to-outside-of': 'outside of casing to outside of casing and a horn each side',
+  'opening.no-casing-as-wide-as-the': 'no casing: as wide as the opening and a horn each side',
+  'opening.level-first-the-high-side-down': 'level first: the high side down, the {under} side packed up',
+  'opening.cut-from-the-waste-beside-its': 'cut from the waste beside its piece',
+  'opening.face-as-long-as-the-casing':
+    'face as long as the casing outside to outside, returned at both ends',
+  'opening.face-as-long-as-the-opening': 'face as long as the opening is wide, returned at both ends',
+} as const;

@@ -1,0 +1,19 @@
+import { CATALOGUE } from './catalogue.ts';
+import type { Message, Words } from './message.ts';
+
+/**
+ * A message within a text. A schema carries a text with each of its faults and nothing else: the message goes with it as
+ * one, and is a message again where the faults are read (`job/faults.ts`).
+ * @example packed(message('word.left')) // '{"code":"word.left","data":{}}'
+ */
+export const packed = (message: Message): string => JSON.stringify(message);
+
+/**
+ * What such a text holds; any other text as it is.
+ * @example unpacked('must be a day') // 'must be a day'
+ */
+export function unpacked(text: string): Words {
+  if (!text.startsWith('{"code":')) return text;
+  const { code, data } = JSON.parse(text) as Message;
+  return code in CATALOGUE ? { code, data } : text;
+}
