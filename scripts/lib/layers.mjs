@@ -13,6 +13,12 @@ const layersOf = (inTradeWords) => ({
   'en-GB uk': (text) => british(inTradeWords(text)),
 });
 
+/** Where a word for a word would say something else. */
+const OWN = {
+  // A column of lengths stands beside it.
+  'en-US uk': { 'sheet.stick': 'length no.' },
+};
+
 /** Changes what stands outside braces: what stands in them is a name of ours. */
 const outside = (text, change) =>
   text
@@ -29,7 +35,7 @@ export async function layersSource() {
     // A layer stands on the American one of its trade words: only what reads otherwise than there is in it.
     const below = layer === 'en-GB uk' ? layers['en-US uk'] : (text) => text;
     const other = Object.entries(texts)
-      .map(([code, text]) => [code, outside(text, change)])
+      .map(([code, text]) => [code, OWN[layer]?.[code] ?? outside(text, change)])
       .filter(([code, text]) => text !== outside(texts[code], below))
       .sort(([a], [b]) => (a < b ? -1 : 1));
     counts[layer] = `${other.length} of ${Object.keys(texts).length}`;

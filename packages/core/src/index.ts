@@ -538,6 +538,7 @@ export {
   USUAL_OPENING,
   WALK_LETTERS,
   wallTable,
+  wayWords,
   withFigure,
   workStatus,
   writeLoop,

@@ -2,7 +2,8 @@
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { plainText,
+import {
+  plainText,
   jobFileOf,
   trimKindOf,
   planJob,

@@ -1,3 +1,4 @@
+import { faultText } from '../messages/index.ts';
 import { z } from 'zod';
 
 /** People of the crew, how they come in, and what they may do. One schema for each thing, for the page and the server. */
@@ -16,18 +17,28 @@ export const RIGHTS: Readonly<Record<CrewRole, readonly Right[]>> = {
   guest: ['read'],
 };
 
-const personName = z.string().trim().min(1, 'write a name').max(80, 'must have at most 80 characters');
+const personName = z
+  .string()
+  .trim()
+  .min(1, faultText('fault.write-a-name'))
+  .max(80, faultText('fault.must-have-at-most-80-characters'));
 /** Long beats strange: nothing is asked of it but its length. */
 const newPassword = z
   .string()
-  .min(10, 'must have at least 10 characters')
-  .max(200, 'must have at most 200 characters');
-const device = z.string().trim().max(80, 'must have at most 80 characters').default('');
-const token = z.string().min(1, 'must not be empty').max(200, 'is no code of ours');
+  .min(10, faultText('fault.must-have-at-least-10-characters'))
+  .max(200, faultText('fault.must-have-at-most-200-characters'));
+const device = z.string().trim().max(80, faultText('fault.must-have-at-most-80-characters')).default('');
+const token = z
+  .string()
+  .min(1, faultText('fault.must-not-be-empty'))
+  .max(200, faultText('fault.is-no-code-of-ours'));
 
 export const signInSchema = z.strictObject({
   name: personName,
-  password: z.string().min(1, 'write your password').max(200, 'must have at most 200 characters'),
+  password: z
+    .string()
+    .min(1, faultText('fault.write-your-password'))
+    .max(200, faultText('fault.must-have-at-most-200-characters')),
   device,
 });
 /** The lead of a house that has no account yet, with the code on the terminal. */
@@ -39,26 +50,29 @@ export const firstAccountSchema = z.strictObject({
 });
 /** Somebody of the demo, by one click. */
 export const demoSignInSchema = z.strictObject({
-  role: z.enum(CREW_ROLES, 'must be "lead", "measurer", "cutter", "hanger" or "guest"'),
+  role: z.enum(CREW_ROLES, faultText('fault.must-be-lead-measurer-cutter-hanger-or-guest')),
 });
 export const joinSchema = z.strictObject({ token, name: personName, password: newPassword, device });
 export const inviteSchema = z
   .strictObject({
-    role: z.enum(CREW_ROLES, 'must be "lead", "measurer", "cutter", "hanger" or "guest"'),
-    job: z.uuid('must be a job').optional(),
+    role: z.enum(CREW_ROLES, faultText('fault.must-be-lead-measurer-cutter-hanger-or-guest')),
+    job: z.uuid(faultText('fault.must-be-a-job')).optional(),
     /** Days that the invitation may be used, and, for a guest, that the account lasts after that. */
     days: z
-      .int('must be a whole number')
-      .min(1, 'must be at least 1')
-      .max(90, 'must be at most 90')
+      .int(faultText('fault.must-be-a-whole-number'))
+      .min(1, faultText('fault.must-be-at-least-1'))
+      .max(90, faultText('fault.must-be-at-most-90'))
       .default(7),
   })
   .refine((one) => (one.role === 'guest') === (one.job !== undefined), {
     path: ['job'],
-    message: 'a guest is invited to one job, all others to all',
+    message: faultText('fault.a-guest-is-invited-to-one'),
   });
 export const changeMemberSchema = z.strictObject({
-  role: z.enum(['lead', 'measurer', 'cutter', 'hanger'], 'must be "lead", "measurer", "cutter" or "hanger"'),
+  role: z.enum(
+    ['lead', 'measurer', 'cutter', 'hanger'],
+    faultText('fault.must-be-lead-measurer-cutter-or-hanger'),
+  ),
 });
 
 export const meSchema = z.object({
@@ -103,7 +117,10 @@ export type DeviceSession = z.infer<typeof deviceSessionsAnswer>[number];
 /** Access of a program, named after what it is for; its role is one's own or, for the lead, any of the crew's. */
 export const newTokenSchema = z.strictObject({
   name: personName,
-  role: z.enum(['lead', 'measurer', 'cutter', 'hanger'], 'must be "lead", "measurer", "cutter" or "hanger"'),
+  role: z.enum(
+    ['lead', 'measurer', 'cutter', 'hanger'],
+    faultText('fault.must-be-lead-measurer-cutter-or-hanger'),
+  ),
 });
 export const tokensAnswer = z.array(
   z.object({

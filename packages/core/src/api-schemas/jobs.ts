@@ -1,3 +1,4 @@
+import { faultText } from '../messages/index.ts';
 import { z } from 'zod';
 import { sameValue } from '../base/index.ts';
 import {
@@ -23,12 +24,15 @@ import type { RoomRecord } from './survey.ts';
  * pins, its house rules, its choices, its pieces of the rack, its rooms. Money is in smallest units of the job's coin.
  */
 
-const ownId = z.string().min(1, 'must not be empty').max(80, 'must have at most 80 characters');
+const ownId = z
+  .string()
+  .min(1, faultText('fault.must-not-be-empty'))
+  .max(80, faultText('fault.must-have-at-most-80-characters'));
 export const minorSchema = z
   .number()
-  .int('must be a whole number of the smallest coin')
-  .min(0, 'a price must not be negative')
-  .max(100_000_000_000, 'is too large to be a price');
+  .int(faultText('fault.must-be-a-whole-number-of'))
+  .min(0, faultText('fault.a-price-must-not-be-negative'))
+  .max(100_000_000_000, faultText('fault.is-too-large-to-be-a-2'));
 
 export const stockLineSchema = stockSchema.extend({ id: ownId, price: minorSchema });
 export type StockLine = z.infer<typeof stockLineSchema>;
@@ -47,13 +51,28 @@ export type JobPin = StickPin & { readonly id: string };
 export const choicesSchema = z.strictObject({
   /** Spare sticks, percent by profile. */
   spares: z
-    .record(ownId, z.number().min(0, 'must not be negative').max(100, 'must be at most 100 percent'))
+    .record(
+      ownId,
+      z
+        .number()
+        .min(0, faultText('fault.must-not-be-negative'))
+        .max(100, faultText('fault.must-be-at-most-100-percent')),
+    )
     .optional(),
-  coats: z.number().int('must be a whole number').min(0, 'must not be negative').max(10).optional(),
+  coats: z
+    .number()
+    .int(faultText('fault.must-be-a-whole-number'))
+    .min(0, faultText('fault.must-not-be-negative'))
+    .max(10)
+    .optional(),
   primer: z.boolean().optional(),
-  nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000).optional(),
+  nailSpacing: z.number().gt(0, faultText('fault.must-be-greater-than-0')).max(10_000).optional(),
   /** Pieces spoilt of a hundred cut. */
-  miscuts: z.number().min(0, 'must not be negative').max(50, 'must be at most 50 of a hundred').optional(),
+  miscuts: z
+    .number()
+    .min(0, faultText('fault.must-not-be-negative'))
+    .max(50, faultText('fault.must-be-at-most-50-of'))
+    .optional(),
   /** Which of the saws is in use. */
   saw: ownId.optional(),
   /** Somebody has said that the lengths and prices a new job begins with are right. */
@@ -96,19 +115,19 @@ export type Fields = Readonly<Record<string, unknown>>;
 const jobNameSchema = z
   .string()
   .trim()
-  .min(1, 'give the job a name')
-  .max(200, 'must have at most 200 characters');
+  .min(1, faultText('fault.give-the-job-a-name'))
+  .max(200, faultText('fault.must-have-at-most-200-characters'));
 
 /** The head of a job: what is not about its wood. */
 export const headSchema = z.strictObject({
   name: jobNameSchema,
   currency: currencySchema.optional(),
-  vocabulary: z.enum(['us', 'uk'], 'must be "us" or "uk"').optional(),
+  vocabulary: z.enum(['us', 'uk'], faultText('fault.must-be-us-or-uk')).optional(),
   archived: z.boolean(),
 });
 
 export const createJobSchema = z.strictObject({
-  id: z.uuid('must be a UUID').optional(),
+  id: z.uuid(faultText('fault.must-be-a-uuid')).optional(),
   name: jobNameSchema,
   unit: unitSchema,
   currency: currencySchema.optional(),

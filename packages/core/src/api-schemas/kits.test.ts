@@ -1,3 +1,5 @@
+import { unpacked } from '../messages/index.ts';
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import { openingJob, WINDOW } from '../../test/helpers/openings.ts';
 import { kitPicture } from '../documents/index.ts';
@@ -78,7 +80,7 @@ test('a kit that names a profile it does not bring is refused where it does', ()
     parts: [],
   };
   const { error } = libraryKitSchema.safeParse(kit);
-  expect(error!.issues.map((one) => [one.path.join('/'), one.message])).toEqual([
+  expect(error!.issues.map((one) => [one.path.join('/'), inWords(unpacked(one.message))])).toEqual([
     ['kit/plinth', 'is no profile of this kit'],
     ['casing', 'is no profile of this kit'],
   ]);

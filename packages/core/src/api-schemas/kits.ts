@@ -1,3 +1,4 @@
+import { faultText } from '../messages/index.ts';
 import { z } from 'zod';
 import {
   KIT_PROFILES,
@@ -20,31 +21,46 @@ import type { Unit } from '../measure/index.ts';
 /** What else of an opening belongs to how it is dressed. */
 const BESIDE = ['casing', 'stool', 'apron'] as const;
 
-const text = z.string().min(1, 'must not be empty').max(80, 'must have at most 80 characters');
+const text = z
+  .string()
+  .min(1, faultText('fault.must-not-be-empty'))
+  .max(80, faultText('fault.must-have-at-most-80-characters'));
 
 export const libraryKitSchema = z
   .strictObject({
     id: text,
     name: text,
-    unit: z.enum(['in', 'mm'], 'must be "in" or "mm"'),
+    unit: z.enum(['in', 'mm'], faultText('fault.must-be-in-or-mm')),
     kind: openingSchema.shape.kind,
     kit: kitSchema.omit({ ripLeft: true, ripRight: true }),
     casing: openingSchema.shape.stool,
     stool: openingSchema.shape.stool,
     apron: openingSchema.shape.apron,
     picture: openingSchema.shape.picture,
-    parts: z.array(profileSchema).max(20, 'must have at most 20 profiles'),
+    parts: z.array(profileSchema).max(20, faultText('fault.must-have-at-most-20-profiles')),
   })
   .superRefine((kit, context) => {
     const known = new Set(kit.parts.map((one) => one.id));
     if (known.size < kit.parts.length)
-      context.addIssue({ code: 'custom', path: ['parts'], message: 'has two profiles with one id' });
+      context.addIssue({
+        code: 'custom',
+        path: ['parts'],
+        message: faultText('fault.has-two-profiles-with-one-id'),
+      });
     for (const key of KIT_PROFILES)
       if (kit.kit[key] !== undefined && !known.has(kit.kit[key]))
-        context.addIssue({ code: 'custom', path: ['kit', key], message: 'is no profile of this kit' });
+        context.addIssue({
+          code: 'custom',
+          path: ['kit', key],
+          message: faultText('fault.is-no-profile-of-this-kit'),
+        });
     for (const key of BESIDE)
       if (kit[key] !== undefined && !known.has(kit[key]))
-        context.addIssue({ code: 'custom', path: [key], message: 'is no profile of this kit' });
+        context.addIssue({
+          code: 'custom',
+          path: [key],
+          message: faultText('fault.is-no-profile-of-this-kit'),
+        });
   });
 export type LibraryKit = z.infer<typeof libraryKitSchema>;
 

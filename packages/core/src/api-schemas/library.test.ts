@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import {
   atPricesOf,
@@ -28,13 +29,13 @@ test('what has become otherwise is told with before and after; a length no longe
     profile: { ...kept.profile, width: 5.5 },
     lines: [...kept.lines.slice(1, 4), { length: 192, price: kept.lines[4]!.price + 110 }],
   };
-  expect(libraryDifference(job, base, newer)).toEqual([
+  expect(inWords(libraryDifference(job, base, newer))).toEqual([
     'face: 5 1/4 in → 5 1/2 in',
     '96 in: $9.44 → not sold',
     '192 in: $18.88 → $19.98',
   ]);
   // In other money prices cannot be compared.
-  expect(libraryDifference(job, base, { ...newer, coin: { currency: 'EUR', digits: 2 } })).toEqual([
+  expect(inWords(libraryDifference(job, base, { ...newer, coin: { currency: 'EUR', digits: 2 } }))).toEqual([
     'face: 5 1/4 in → 5 1/2 in',
   ]);
 });
@@ -79,7 +80,7 @@ test('at a supplier’s prices a trim has the lengths that he sells, says whose 
     source: 'North yard',
     pricedOn: '2026-12-01',
   });
-  expect(trimDifference(kept, after)).toEqual([
+  expect(inWords(trimDifference(kept, after))).toEqual([
     '96 in: $9.44 → not sold',
     '144 in: $14.16 → not sold',
     '168 in: $16.52 → not sold',

@@ -1,13 +1,7 @@
+import { faultText, message, type Words, lengthFigure } from '../messages/index.ts';
 import { z } from 'zod';
 import { profileSchema, traitsOf, type Profile } from '../job/index.ts';
-import {
-  convertLength,
-  formatMoney,
-  formatWithUnit,
-  toMinor,
-  type Coin,
-  type Unit,
-} from '../measure/index.ts';
+import { convertLength, formatMoney, toMinor, type Coin, type Unit } from '../measure/index.ts';
 import { isSameTrim } from '../takeoff/index.ts';
 import { coinAnswer } from './answers.ts';
 import { minorSchema, type JobSettings, type StockLine } from './jobs.ts';
@@ -15,24 +9,24 @@ import { quoteLineSchema, type QuoteLine } from './stock.ts';
 
 /** Trims of the Library: what a crew usually buys, with prices, where they are from and of when. Jobs take a copy. */
 
-const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, 'must be a day, as 2026-11-26');
+const day = z.string().regex(/^\d{4}-\d\d-\d\d$/, faultText('fault.must-be-a-day-as-2026-11-26'));
 
 export const libraryTrimSchema = z.strictObject({
-  id: z.string().min(1).max(80, 'must have at most 80 characters'),
-  unit: z.enum(['in', 'mm'], 'must be "in" or "mm"'),
+  id: z.string().min(1).max(80, faultText('fault.must-have-at-most-80-characters')),
+  unit: z.enum(['in', 'mm'], faultText('fault.must-be-in-or-mm')),
   profile: profileSchema,
   /** Lengths it is sold in; prices in smallest coins. */
   lines: z
     .array(
       z.strictObject({
-        length: z.number().gt(0, 'must be greater than 0').max(1_000_000),
+        length: z.number().gt(0, faultText('fault.must-be-greater-than-0')).max(1_000_000),
         price: minorSchema,
       }),
     )
-    .max(60, 'must have at most 60 lengths'),
+    .max(60, faultText('fault.must-have-at-most-60-lengths')),
   coin: coinAnswer,
   /** Who sells it at that. */
-  source: z.string().max(120, 'must have at most 120 characters').default(''),
+  source: z.string().max(120, faultText('fault.must-have-at-most-120-characters')).default(''),
   pricedOn: day.optional(),
   /** Until somebody has said so its figures are an example. */
   confirmed: z.boolean(),
@@ -79,35 +73,53 @@ export const inLibrary = <T extends LibraryTrim>(
 const sameCoin = (a: LibraryTrim['coin'], b: Coin): boolean =>
   a.currency === b.currency && a.digits === b.digits;
 
+const NAMES = {
+  width: message('library.width'),
+  thickness: message('library.thickness'),
+  projection: message('library.projection'),
+  drop: message('library.drop'),
+  material: message('library.material'),
+  finish: message('library.finish'),
+  springAngle: message('library.spring'),
+} as const;
+
 /** What is otherwise in the Library than in a job, each with before and after; prices only where both count the same money. */
 export function libraryDifference(
   job: { readonly unit: Unit; readonly coin: Coin; readonly settings: Pick<JobSettings, 'stock'> },
   profile: Profile,
   trim: LibraryTrim,
   amount: (minor: number, coin: Coin) => string = formatMoney,
-): string[] {
-  const size = (value: number | undefined): string =>
-    value === undefined ? 'none' : formatWithUnit(value, job.unit);
+): Words[] {
+  const size = (value: number | undefined): Words =>
+    value === undefined ? message('library.none') : lengthFigure(value, job.unit);
   const sizes = (['width', 'thickness', 'projection', 'drop'] as const).flatMap((key) =>
     profile[key] === trim.profile[key]
       ? []
       : [
-          `${key === 'width' && !traitsOf(profile).sprung ? 'face' : key}: ${size(profile[key])} → ${size(trim.profile[key])}`,
+          message('library.differs', {
+            what: key === 'width' && !traitsOf(profile).sprung ? message('library.face') : NAMES[key],
+            was: size(profile[key]),
+            is: size(trim.profile[key]),
+          }),
         ],
   );
   const words = (['material', 'finish', 'springAngle'] as const).flatMap((key) =>
     profile[key] === trim.profile[key]
       ? []
       : [
-          `${key === 'springAngle' ? 'spring' : key}: ${profile[key] ?? 'none'} → ${trim.profile[key] ?? 'none'}`,
+          message('library.differs', {
+            what: NAMES[key],
+            was: profile[key] ?? message('library.none'),
+            is: trim.profile[key] ?? message('library.none'),
+          }),
         ],
   );
   if (!sameCoin(trim.coin, job.coin)) return [...sizes, ...words];
   const own = new Map(
     job.settings.stock.filter((line) => line.profile === profile.id).map((line) => [line.length, line.price]),
   );
-  const money = (minor: number | undefined): string =>
-    minor === undefined ? 'not sold' : amount(minor, job.coin);
+  const money = (minor: number | undefined): Words =>
+    minor === undefined ? message('library.not-sold') : amount(minor, job.coin);
   const theirs = new Map(trim.lines.map((line) => [line.length, line.price]));
   const lengths = [...new Set([...own.keys(), ...theirs.keys()])].sort((a, b) => a - b);
   return [
@@ -116,7 +128,13 @@ export function libraryDifference(
     ...lengths.flatMap((length) =>
       own.get(length) === theirs.get(length)
         ? []
-        : [`${formatWithUnit(length, job.unit)}: ${money(own.get(length))} → ${money(theirs.get(length))}`],
+        : [
+            message('library.differs', {
+              what: lengthFigure(length, job.unit),
+              was: money(own.get(length)),
+              is: money(theirs.get(length)),
+            }),
+          ],
     ),
   ];
 }
@@ -187,7 +205,7 @@ export function atPricesOf(
 }
 
 /** What is otherwise with a trim of the Library after than before, each with both. */
-export const trimDifference = (before: LibraryTrim, after: LibraryTrim): string[] =>
+export const trimDifference = (before: LibraryTrim, after: LibraryTrim): Words[] =>
   libraryDifference(
     {
       unit: before.unit,

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import { rackWords, type Offcut, type RackEntry } from './index.ts';
 
@@ -29,12 +30,12 @@ const entry = (from: number, to: number): RackEntry => ({
 const stick = { item: `${ID}-1`, label: 'SV-3b' };
 
 test('a stick of the rack is named by label, stretch and the place where it lies now', () => {
-  expect(rackWords(stick, [entry(34.5, 80)], [offcut])).toBe(
+  expect(inWords(rackWords(stick, [entry(34.5, 80)], [offcut]))).toBe(
     'SV-3b, the stretch from 34 1/2 in to 80 in of it, lies: shelf 2',
   );
   // All of it is no stretch; where it lies is today's place, not that of the day it was taken.
-  expect(rackWords(stick, [entry(0, 120)], [{ ...offcut, place: 'van' }])).toBe('SV-3b, lies: van');
-  expect(rackWords(stick, [entry(0, 120)], [{ ...offcut, place: '' }])).toBe('SV-3b');
-  expect(rackWords(stick, [entry(0, 120)], [])).toBe('SV-3b');
-  expect(rackWords({ item: 'r1' }, [], [])).toBe('a piece of the rack');
+  expect(inWords(rackWords(stick, [entry(0, 120)], [{ ...offcut, place: 'van' }]))).toBe('SV-3b, lies: van');
+  expect(inWords(rackWords(stick, [entry(0, 120)], [{ ...offcut, place: '' }]))).toBe('SV-3b');
+  expect(inWords(rackWords(stick, [entry(0, 120)], []))).toBe('SV-3b');
+  expect(inWords(rackWords({ item: 'r1' }, [], []))).toBe('a piece of the rack');
 });

@@ -1,6 +1,8 @@
+import { message, lengthFigure, type Words } from '../messages/index.ts';
+import { listOf } from '../messages/index.ts';
 import type { RackEntry } from './jobs.ts';
 import type { Offcut } from './stock.ts';
-import { formatWithUnit } from '../measure/index.ts';
+
 import type { PlannedStick } from '../plan/index.ts';
 
 /**
@@ -13,20 +15,22 @@ export function rackWords(
   stick: Pick<PlannedStick, 'item' | 'label'>,
   rack: readonly RackEntry[],
   offcuts: readonly Pick<Offcut, 'id' | 'length' | 'place' | 'trim' | 'damages'>[],
-): string {
+): Words {
   const entry = rack.find((one) => one.id === stick.item);
   const offcut = offcuts.find((one) => one.id === entry?.offcut);
-  const name = stick.label ?? entry?.label ?? 'a piece of the rack';
+  const name = stick.label ?? entry?.label ?? message('rack.a-piece-of-the-rack');
   if (!offcut || entry?.from === undefined || entry.to === undefined) return name;
   const { unit } = offcut.trim;
   const part = entry.from > 0 || entry.to < offcut.length;
-  return [
+  const words = [
     name,
     part
-      ? `the stretch from ${formatWithUnit(entry.from, unit)} to ${formatWithUnit(entry.to, unit)} of it`
+      ? message('rack.the-stretch-from-to-of-it', {
+          from: lengthFigure(entry.from, unit),
+          to: lengthFigure(entry.to, unit),
+        })
       : undefined,
-    offcut.place === '' ? undefined : `lies: ${offcut.place}`,
-  ]
-    .filter((one) => one !== undefined)
-    .join(', ');
+    offcut.place === '' ? undefined : message('rack.lies', { place: offcut.place }),
+  ].filter((one) => one !== undefined);
+  return listOf(words, ', ');
 }

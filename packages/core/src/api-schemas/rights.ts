@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import { type CrewRole, type Right, RIGHTS } from './crew.ts';
 
 /** What a change needs, by its method and address: the page asks before it sends; what counts is the server's own table. */
@@ -17,17 +18,17 @@ export const rightOf = (method: string, path: string): Right =>
   NEEDS.find(([form]) => form.test(`${method} ${path}`))?.[1] ?? 'lead';
 
 /** Whose it is, in words. */
-const WHOSE: Readonly<Record<Right, string>> = {
-  read: 'everybody’s to read',
-  crew: 'the crew’s',
-  measure: 'the lead’s and the measurer’s to change',
-  plan: 'the lead’s to change',
-  cut: 'for the lead, the cutter and the hanger to note',
-  lead: 'the lead’s to do',
+const WHOSE: Readonly<Record<Right, Words>> = {
+  read: message('rights.everybody-s-to-read'),
+  crew: message('rights.the-crew-s'),
+  measure: message('rights.the-lead-s-and-the-measurer'),
+  plan: message('rights.the-lead-s-to-change'),
+  cut: message('rights.for-the-lead-the-cutter-and'),
+  lead: message('rights.the-lead-s-to-do'),
 };
 
 /** Why somebody may not; undefined where he may. A house without accounts lets everybody. */
-export const whyNot = (role: CrewRole | undefined, right: Right): string | undefined =>
+export const whyNot = (role: CrewRole | undefined, right: Right): Words | undefined =>
   role === undefined || RIGHTS[role].includes(right)
     ? undefined
-    : `you are signed in as a ${role}: this is ${WHOSE[right]}`;
+    : message('rights.you-are-signed-in-as-a', { role, whose: WHOSE[right] });

@@ -1,3 +1,4 @@
+import { faultText } from '../messages/index.ts';
 import { z } from 'zod';
 import { issueSchema, logEventSchema, type LogEvent, type ShopIssue } from '../workshop/index.ts';
 
@@ -5,8 +6,8 @@ import { issueSchema, logEventSchema, type LogEvent, type ShopIssue } from '../w
 export const shopEventsSchema = z.strictObject({
   events: z
     .array(logEventSchema)
-    .min(1, 'must have at least one event')
-    .max(500, 'must have at most 500 events'),
+    .min(1, faultText('fault.must-have-at-least-one-event'))
+    .max(500, faultText('fault.must-have-at-most-500-events')),
 });
 
 /** Gives a plan to the saw: the plan as it stands, which rooms go along, and what was assumed and accepted by name. */
@@ -31,5 +32,5 @@ export interface ShopLog {
 export const documentSchema = z.strictObject({
   plan: issueSchema.shape.plan.optional(),
   room: z.string().max(200).optional(),
-  paper: z.enum(['letter', 'a4'], 'must be "letter" or "a4"').optional(),
+  paper: z.enum(['letter', 'a4'], faultText('fault.must-be-letter-or-a4')).optional(),
 });

@@ -1,3 +1,5 @@
+import { faultText } from '../messages/index.ts';
+
 import { z } from 'zod';
 import { SAME_LENGTH, type PieceKey } from '../base/index.ts';
 import { profileSchema, unitSchema, type Profile } from '../job/index.ts';
@@ -10,11 +12,15 @@ import { minorSchema, type JobSettings, type RackEntry, type StockLine } from '.
 
 const length = z
   .number()
-  .gt(0, 'must be greater than 0')
-  .max(1_000_000, 'is too large to be a length: check the figure and its unit');
-const place = z.number().min(0, 'must not be negative').max(1_000_000);
-const angle = z.number().gt(-90, 'must be more than -90').lt(90, 'must be less than 90');
-const text = (most: number) => z.string().trim().max(most, `must have at most ${most} characters`);
+  .gt(0, faultText('fault.must-be-greater-than-0'))
+  .max(1_000_000, faultText('fault.is-too-large-to-be-a'));
+const place = z.number().min(0, faultText('fault.must-not-be-negative')).max(1_000_000);
+const angle = z
+  .number()
+  .gt(-90, faultText('fault.must-be-more-than-90'))
+  .lt(90, faultText('fault.must-be-less-than-90'));
+const text = (most: number) =>
+  z.string().trim().max(most, faultText('fault.must-have-at-most-characters', { most }));
 
 /** What kind of trim something is, whatever job it comes from. */
 export const trimKindSchema = profileSchema
@@ -34,11 +40,14 @@ export const trimKindOf = (profile: Profile, unit: Unit): TrimKindRecord => ({
 
 const damageSchema = z
   .strictObject({ from: place, to: place, what: text(80) })
-  .refine((one) => one.to >= one.from, { message: 'must not end before it begins', path: ['to'] });
+  .refine((one) => one.to >= one.from, {
+    message: faultText('fault.must-not-end-before-it-begins'),
+    path: ['to'],
+  });
 
 /** A piece put on the rack by hand: an offcut, or salvaged old trim with what of it cannot be used. */
 export const addOffcutSchema = z.strictObject({
-  id: z.uuid('must be a UUID').optional(),
+  id: z.uuid(faultText('fault.must-be-a-uuid')).optional(),
   trim: trimKindSchema,
   length,
   left: angle.default(0),
@@ -126,7 +135,7 @@ export const putBack = (damages: Offcut['damages'], { from, to }: RackStretch): 
 };
 
 export const takeOffcutSchema = z.strictObject({
-  offcut: z.uuid('must be the id of a piece on the rack'),
+  offcut: z.uuid(faultText('fault.must-be-the-id-of-a')),
   profile: z.string().min(1),
 });
 
@@ -135,7 +144,7 @@ const key = z.string().min(1).max(4000) as unknown as z.ZodType<PieceKey>;
 
 /** A stick that has been cut: what it was, what was cut from it and to which figures, and what it leaves for the rack. */
 export const cutRecordSchema = z.strictObject({
-  id: z.uuid('must be a UUID, made by whoever says that the stick is cut'),
+  id: z.uuid(faultText('fault.must-be-a-uuid-made-by')),
   profile: z.string().min(1).max(80),
   source: z.enum(['buy', 'rack']),
   stock: z.string().min(1).max(200),
@@ -173,11 +182,11 @@ export interface KeptCut extends CutRecord {
 /** Which addresses may be asked at all the server is told where it is started. */
 const ADDRESS = /^https?:\/\/[\w.-]+(:\d{1,5})?(\/[\w\-./]*)?$/;
 export const addSupplierSchema = z.strictObject({
-  name: text(80).min(1, 'give the supplier a name'),
+  name: text(80).min(1, faultText('fault.give-the-supplier-a-name')),
   url: z
     .string()
-    .max(300, 'must have at most 300 characters')
-    .regex(ADDRESS, 'must be an address such as http://127.0.0.1:4102/north'),
+    .max(300, faultText('fault.must-have-at-most-300-characters'))
+    .regex(ADDRESS, faultText('fault.must-be-an-address-such-as')),
 });
 
 /** What a supplier has of one kind of trim in one length. */
@@ -205,15 +214,15 @@ export const orderLineSchema = z.strictObject({
   profile: z.string().min(1).max(80),
   trim: trimKindSchema,
   length,
-  count: z.number().int().min(1, 'must be at least 1').max(100_000),
+  count: z.number().int().min(1, faultText('fault.must-be-at-least-1')).max(100_000),
   /** Smallest units of the job's money. */
   price: minorSchema,
 });
 export const placeOrderSchema = z.strictObject({
   /** Names the order for good: the supplier's reference, by which a repeat is known. */
-  id: z.uuid('must be a UUID, made by whoever places the order'),
-  supplier: z.uuid('must be the id of a supplier'),
-  lines: z.array(orderLineSchema).min(1, 'there is nothing to order').max(500),
+  id: z.uuid(faultText('fault.must-be-a-uuid-made-by-2')),
+  supplier: z.uuid(faultText('fault.must-be-the-id-of-a-2')),
+  lines: z.array(orderLineSchema).min(1, faultText('fault.there-is-nothing-to-order')).max(500),
 });
 export type PlaceOrder = z.infer<typeof placeOrderSchema>;
 export const orderAnswerSchema = z.strictObject({
@@ -236,7 +245,11 @@ export interface OrderRecord {
 
 /** How a stand-in for a supplier behaves. */
 export const standInBehaviourSchema = z.strictObject({
-  delay: z.number().int().min(0, 'must not be negative').max(30_000, 'must be at most 30 000 milliseconds'),
+  delay: z
+    .number()
+    .int()
+    .min(0, faultText('fault.must-not-be-negative'))
+    .max(30_000, faultText('fault.must-be-at-most-30-000')),
   failure: z.enum(['none', 'error', 'silent', 'garbled']),
 });
 export type StandInBehaviour = z.infer<typeof standInBehaviourSchema>;

@@ -1,3 +1,4 @@
+import { faultText } from '../messages/index.ts';
 import { z } from 'zod';
 import { failIfAny, type Issue, type Result } from '../base/index.ts';
 import {
@@ -35,7 +36,9 @@ export const surveySchema = roomSchema
     typed: true,
     notes: true,
   })
-  .extend({ walls: z.array(roomSchema.shape.walls.element).max(500, 'must have at most 500 walls') });
+  .extend({
+    walls: z.array(roomSchema.shape.walls.element).max(500, faultText('fault.must-have-at-most-500-walls')),
+  });
 export type Survey = z.infer<typeof surveySchema>;
 
 export type Typed = z.infer<typeof typedSchema>;
@@ -46,7 +49,7 @@ export type Typed = z.infer<typeof typedSchema>;
  */
 export const notesSchema = z.strictObject({
   readings: z
-    .record(placeSchema, z.array(readingNoteSchema).max(20, 'at most 20 readings of one figure'))
+    .record(placeSchema, z.array(readingNoteSchema).max(20, faultText('fault.at-most-20-readings-of-one-2')))
     .optional(),
   check: z.record(placeSchema, z.string().max(300)).optional(),
   disputes: z.array(disputeSchema).max(200).optional(),
@@ -57,8 +60,8 @@ export type Notes = z.infer<typeof notesSchema>;
 const roomNameSchema = z
   .string()
   .trim()
-  .min(1, 'give the room a name')
-  .max(200, 'must have at most 200 characters');
+  .min(1, faultText('fault.give-the-room-a-name'))
+  .max(200, faultText('fault.must-have-at-most-200-characters'));
 
 /** What one person sees and changes of a room. */
 export interface RoomSheet {
@@ -77,7 +80,7 @@ export interface RoomRecord extends RoomSheet {
 
 const version = z.number().int().min(1);
 /** Ids of rooms are made by whoever makes the room, so that a repeated request makes none twice. */
-const roomIdSchema = z.string().min(1).max(80, 'must have at most 80 characters');
+const roomIdSchema = z.string().min(1).max(80, faultText('fault.must-have-at-most-80-characters'));
 
 export const createRoomSchema = z.strictObject({
   id: roomIdSchema.optional(),
@@ -104,7 +107,11 @@ export interface CrewSaw {
 }
 
 export const keepRuleSetSchema = z.strictObject({
-  name: z.string().trim().min(1, 'give the set a name').max(80, 'must have at most 80 characters'),
+  name: z
+    .string()
+    .trim()
+    .min(1, faultText('fault.give-the-set-a-name'))
+    .max(80, faultText('fault.must-have-at-most-80-characters')),
   rules: houseRulesSchema,
 });
 export interface RuleSet {

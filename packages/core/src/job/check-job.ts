@@ -1,5 +1,6 @@
+import { message, angleFigure, listOf, lengthFigure, type Words } from '../messages/index.ts';
 import { atan2Deg, cosDeg, pointer, sinDeg, type Issue } from '../base/index.ts';
-import { formatAngle, formatWithUnit, type Unit } from '../measure/index.ts';
+import { type Unit } from '../measure/index.ts';
 import { checkRoom, repeatedIds } from './check-room.ts';
 import type { JobFile, Kit, Profile, Room } from './schema.ts';
 import { traitsOf } from './traits.ts';
@@ -15,7 +16,7 @@ function checkProfile(profile: Profile, at: string, unit: Unit): Issue[] {
     return [
       {
         at: `${at}/springAngle`,
-        text: 'is missing: crown needs its spring angle, or its projection and drop',
+        text: message('fault.is-missing-crown-needs-its-spring'),
       },
     ];
   return contradictions({ width, springAngle, projection, drop }, at, unit);
@@ -39,13 +40,18 @@ function contradictions(
 ): Issue[] {
   const apart = CROWN_APART[unit];
   const spring = springAngle ?? atan2Deg(projection!, drop!);
-  const length = (value: number): string => formatWithUnit(value, unit);
-  const readings = [
-    `width ${length(width)}`,
-    ...(springAngle === undefined ? [] : [`spring ${formatAngle(springAngle)}`]),
-    ...(projection === undefined ? [] : [`projection ${length(projection)}`]),
-    ...(drop === undefined ? [] : [`drop ${length(drop)}`]),
-  ].join(', ');
+  const length = (value: number): Words => lengthFigure(value, unit);
+  const readings = listOf(
+    [
+      message('fault.width', { width: length(width) }),
+      ...(springAngle === undefined
+        ? []
+        : [message('fault.spring', { springAngle: angleFigure(springAngle) })]),
+      ...(projection === undefined ? [] : [message('fault.projection', { projection: length(projection) })]),
+      ...(drop === undefined ? [] : [message('fault.drop', { drop: length(drop) })]),
+    ],
+    ', ',
+  );
   const off = (entered: number | undefined, given: number): boolean =>
     entered !== undefined && Math.abs(entered - given) > apart;
   const both = projection !== undefined && drop !== undefined;
@@ -57,7 +63,13 @@ function contradictions(
     ? [
         {
           at: `${at}/springAngle`,
-          text: `does not agree with the other figures of this crown (${readings}): ${length(width)} at ${formatAngle(spring)} stands out ${length(width * sinDeg(spring))} and comes down ${length(width * cosDeg(spring))}; measure them again`,
+          text: message('fault.does-not-agree-with-the-other', {
+            readings,
+            width: length(width),
+            spring: angleFigure(spring),
+            projection: length(width * sinDeg(spring)),
+            drop: length(width * cosDeg(spring)),
+          }),
         },
       ]
     : [];
@@ -70,7 +82,7 @@ function checkProfilesUsed(room: Room, profiles: ReadonlyMap<string, Profile>, a
   const issues: Issue[] = [];
   const known = (id: string | null | undefined, where: string): void => {
     if (id !== null && id !== undefined && !profiles.has(id))
-      issues.push({ at: where, text: `there is no profile "${id}" in this job` });
+      issues.push({ at: where, text: message('fault.there-is-no-profile-in-this', { id }) });
   };
   const knownInKit = (kit: Kit | undefined, where: string): void =>
     KIT_PROFILES.forEach((key) => known(kit?.[key], `${where}/${key}`));
@@ -95,11 +107,11 @@ function checkProfilesUsed(room: Room, profiles: ReadonlyMap<string, Profile>, a
     const profile = profiles.get(trim.profile);
     const traits = profile && traitsOf(profile);
     if (trim.on === 'walls' && traits?.atCeiling && room.ceilingHeight === undefined)
-      issues.push({ at: `${at}/ceilingHeight`, text: 'is missing: crown needs the height of the ceiling' });
+      issues.push({ at: `${at}/ceilingHeight`, text: message('fault.is-missing-crown-needs-the-height') });
     if (trim.on === 'walls' && trim.height === undefined && traits?.needsHeight)
       issues.push({
         at: `${here}/height`,
-        text: 'is missing: a rail needs the height of its lower edge above the floor',
+        text: message('fault.is-missing-a-rail-needs-the'),
       });
   });
   return issues;
@@ -114,15 +126,15 @@ export function checkJob(job: JobFile): Issue[] {
     ...repeatedIds(job.profiles, '/profiles', 'profile'),
     ...repeatedIds(job.rooms, '/rooms', 'room'),
     ...repeatedIds(job.saws ?? [], '/saws', 'saw'),
-    ...repeatedIds(named(job.stock), '/stock', 'line of stock'),
-    ...repeatedIds(named(job.rack ?? []), '/rack', 'piece of the rack'),
+    ...repeatedIds(named(job.stock), '/stock', message('fault.line-of-stock')),
+    ...repeatedIds(named(job.rack ?? []), '/rack', message('fault.piece-of-the-rack')),
   ];
   const walked = new Set(job.rooms.map((room) => room.id));
   (job.unwalked ?? []).forEach((room, index) => {
     if (walked.has(room.id))
       issues.push({
         at: pointer('unwalked', index, 'id'),
-        text: `"${room.id}" is used by another room: each needs its own id`,
+        text: message('fault.is-used-by-another-room-each', { id: room.id }),
       });
     walked.add(room.id);
     issues.push(
@@ -134,7 +146,7 @@ export function checkJob(job: JobFile): Issue[] {
     );
   });
   if (job.saw !== undefined && !(job.saws ?? []).some((saw) => saw.id === job.saw))
-    issues.push({ at: '/saw', text: `there is no saw "${job.saw}" in this job` });
+    issues.push({ at: '/saw', text: message('fault.there-is-no-saw-in-this', { saw: job.saw }) });
   job.profiles.forEach((profile, index) =>
     issues.push(...checkProfile(profile, pointer('profiles', index), job.unit)),
   );
@@ -144,7 +156,7 @@ export function checkJob(job: JobFile): Issue[] {
       if (named !== undefined && !profiles.has(named))
         issues.push({
           at: pointer('houseRules', 'kit', kind, key),
-          text: `there is no profile "${named}" in this job`,
+          text: message('fault.there-is-no-profile-in-this-2', { named }),
         });
     }),
   );
@@ -153,19 +165,19 @@ export function checkJob(job: JobFile): Issue[] {
     if (!profiles.has(item.profile))
       issues.push({
         at: pointer('stock', index, 'profile'),
-        text: `there is no profile "${item.profile}" in this job`,
+        text: message('fault.there-is-no-profile-in-this-3', { profile: item.profile }),
       });
     if (item.length <= 2 * trim)
       issues.push({
         at: pointer('stock', index, 'length'),
-        text: 'leaves nothing once both ends are trimmed',
+        text: message('fault.leaves-nothing-once-both-ends-are'),
       });
   });
   (job.rack ?? []).forEach((item, index) => {
     if (!profiles.has(item.profile))
       issues.push({
         at: pointer('rack', index, 'profile'),
-        text: `there is no profile "${item.profile}" in this job`,
+        text: message('fault.there-is-no-profile-in-this-3', { profile: item.profile }),
       });
   });
   job.rooms.forEach((room, index) => {

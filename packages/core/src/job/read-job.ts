@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { fail, failIfAny, type Result } from '../base/index.ts';
 import { checkJob } from './check-job.ts';
 import { checkShape } from './faults.ts';
@@ -16,16 +17,22 @@ export function readJson(text: string, most = MAX_FILE_BYTES): Result<unknown> {
   if (text.length > most)
     return fail({
       at: '',
-      text: `the file has ${(text.length / 1e6).toFixed(1)} MB; at most ${most / 1e6} MB are read`,
+      text: message('fault.the-file-has-mb-at-most', {
+        length: (text.length / 1e6).toFixed(1),
+        most: most / 1e6,
+      }),
     });
-  if (text.trim() === '') return fail({ at: '', text: 'the file is empty' });
+  if (text.trim() === '') return fail({ at: '', text: message('fault.the-file-is-empty') });
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch (error) {
-    const hint = /\b(?:NaN|Infinity)\b/.test(text) ? ' (NaN and Infinity are not numbers in JSON)' : '';
+    const hint = /\b(?:NaN|Infinity)\b/.test(text) ? message('fault.nan-and-infinity-are-not-numbers') : '';
     return fail({
       at: '',
-      text: `is not JSON: ${(error as Error).message.replace(/\s+/g, ' ').slice(0, 160)}${hint}`,
+      text: message('fault.is-not-json', {
+        value: (error as Error).message.replace(/\s+/g, ' ').slice(0, 160),
+        hint,
+      }),
     });
   }
 }

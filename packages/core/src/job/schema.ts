@@ -1,3 +1,4 @@
+import { faultText } from '../messages/index.ts';
 import { z } from 'zod';
 import type { PieceKey } from '../base/index.ts';
 
@@ -7,21 +8,36 @@ import type { PieceKey } from '../base/index.ts';
  * version 1 are upgraded before they are checked (`upgrade-job.ts`).
  */
 
-const id = z.string().min(1, 'must not be empty').max(80, 'must have at most 80 characters');
-const name = z.string().min(1, 'must not be empty').max(200, 'must have at most 200 characters');
+const id = z
+  .string()
+  .min(1, faultText('fault.must-not-be-empty'))
+  .max(80, faultText('fault.must-have-at-most-80-characters'));
+const name = z
+  .string()
+  .min(1, faultText('fault.must-not-be-empty'))
+  .max(200, faultText('fault.must-have-at-most-200-characters'));
 const positive = z
   .number()
-  .gt(0, 'must be greater than 0')
-  .max(1_000_000, 'is too large to be a length: check the figure and its unit');
+  .gt(0, faultText('fault.must-be-greater-than-0'))
+  .max(1_000_000, faultText('fault.is-too-large-to-be-a'));
 const notNegative = z
   .number()
-  .min(0, 'must not be negative')
-  .max(1_000_000, 'is too large to be a length: check the figure and its unit');
-const money = z.number().min(0, 'a price must not be negative').max(10_000_000, 'is too large to be a price');
-const acute = z.number().gt(0, 'must be greater than 0').lt(90, 'must be less than 90');
-const upTo90 = z.number().min(0, 'must not be negative').max(90, 'must be at most 90');
+  .min(0, faultText('fault.must-not-be-negative'))
+  .max(1_000_000, faultText('fault.is-too-large-to-be-a'));
+const money = z
+  .number()
+  .min(0, faultText('fault.a-price-must-not-be-negative'))
+  .max(10_000_000, faultText('fault.is-too-large-to-be-a-2'));
+const acute = z
+  .number()
+  .gt(0, faultText('fault.must-be-greater-than-0'))
+  .lt(90, faultText('fault.must-be-less-than-90'));
+const upTo90 = z
+  .number()
+  .min(0, faultText('fault.must-not-be-negative'))
+  .max(90, faultText('fault.must-be-at-most-90'));
 
-export const unitSchema = z.enum(['in', 'mm'], 'must be "in" or "mm"');
+export const unitSchema = z.enum(['in', 'mm'], faultText('fault.must-be-in-or-mm'));
 
 export const profileSchema = z.strictObject({
   id,
@@ -51,9 +67,12 @@ export const profileSchema = z.strictObject({
 
 const offBy = z
   .number()
-  .min(-10, 'is more than any saw is out: must be between -10 and 10')
-  .max(10, 'is more than any saw is out: must be between -10 and 10');
-const fine = z.number().gt(0, 'must be greater than 0').max(15, 'must be at most 15');
+  .min(-10, faultText('fault.is-more-than-any-saw-is'))
+  .max(10, faultText('fault.is-more-than-any-saw-is'));
+const fine = z
+  .number()
+  .gt(0, faultText('fault.must-be-greater-than-0'))
+  .max(15, faultText('fault.must-be-at-most-15'));
 
 export const sawSchema = z.strictObject({
   id,
@@ -78,7 +97,7 @@ export const sawSchema = z.strictObject({
   detents: z.array(upTo90).max(50).optional(),
   fineness: z.strictObject({ miter: fine.optional(), bevel: fine.optional() }).optional(),
   /** The side its motor stands on: tall stock there may be in its way. */
-  motor: z.enum(['left', 'right'], 'must be "left" or "right"').optional(),
+  motor: z.enum(['left', 'right'], faultText('fault.must-be-left-or-right')).optional(),
   /** What its scales were found to be off by, oldest first. */
   record: z
     .array(
@@ -90,7 +109,7 @@ export const sawSchema = z.strictObject({
         how: z.enum(['test cut', 'typed']),
       }),
     )
-    .max(200, 'at most 200 entries of a record')
+    .max(200, faultText('fault.at-most-200-entries-of-a'))
     .optional(),
 });
 
@@ -100,7 +119,11 @@ export const stockSchema = z.strictObject({
   profile: id,
   length: positive,
   price: money,
-  count: z.number().int('must be a whole number').min(0, 'must not be negative').optional(),
+  count: z
+    .number()
+    .int(faultText('fault.must-be-a-whole-number'))
+    .min(0, faultText('fault.must-not-be-negative'))
+    .optional(),
 });
 
 export const rackSchema = z.strictObject({
@@ -110,23 +133,35 @@ export const rackSchema = z.strictObject({
   label: z.string().max(80).optional(),
 });
 
-const side = z.enum(['inside', 'outside'], 'must be "inside" or "outside"');
-const under180 = z.number().gt(0, 'must be greater than 0').lt(180, 'must be less than 180');
+const side = z.enum(['inside', 'outside'], faultText('fault.must-be-inside-or-outside'));
+const under180 = z
+  .number()
+  .gt(0, faultText('fault.must-be-greater-than-0'))
+  .lt(180, faultText('fault.must-be-less-than-180'));
 
 const readingSchema = z.discriminatedUnion('as', [
   z.strictObject({
     as: z.literal('wall-angle'),
-    degrees: z.number().gt(0, 'must be greater than 0').lt(360, 'must be less than 360'),
+    degrees: z
+      .number()
+      .gt(0, faultText('fault.must-be-greater-than-0'))
+      .lt(360, faultText('fault.must-be-less-than-360')),
   }),
   z.strictObject({ as: z.literal('protractor'), degrees: under180, side }),
   z.strictObject({
     as: z.literal('deflection'),
-    degrees: z.number().min(0, 'must not be negative').lt(180, 'must be less than 180'),
+    degrees: z
+      .number()
+      .min(0, faultText('fault.must-not-be-negative'))
+      .lt(180, faultText('fault.must-be-less-than-180')),
     side,
   }),
   z.strictObject({
     as: z.literal('miter'),
-    degrees: z.number().min(0, 'must not be negative').lt(90, 'must be less than 90'),
+    degrees: z
+      .number()
+      .min(0, faultText('fault.must-not-be-negative'))
+      .lt(90, faultText('fault.must-be-less-than-90')),
     side,
   }),
   z.strictObject({ as: z.literal('legs'), left: positive, right: positive, across: positive, side }),
@@ -144,15 +179,30 @@ const cornerReadingSchema = z.strictObject({
 
 const jointPinSchema = z.enum(['through-left', 'through-right', 'miter']);
 
-const leanSchema = z.number().gt(-45, 'must be more than -45').lt(45, 'must be less than 45');
+const leanSchema = z
+  .number()
+  .gt(-45, faultText('fault.must-be-more-than-45'))
+  .lt(45, faultText('fault.must-be-less-than-45'));
 
 const cornerSchema = z.strictObject({
   reading: readingSchema,
   /** All readings that were taken, and which of them is `reading`, counted from 0. */
-  readings: z.array(cornerReadingSchema).min(1).max(20, 'at most 20 readings of one corner').optional(),
-  use: z.number().int('must be a whole number').min(0, 'must not be negative').optional(),
+  readings: z
+    .array(cornerReadingSchema)
+    .min(1)
+    .max(20, faultText('fault.at-most-20-readings-of-one'))
+    .optional(),
+  use: z
+    .number()
+    .int(faultText('fault.must-be-a-whole-number'))
+    .min(0, faultText('fault.must-not-be-negative'))
+    .optional(),
   method: z.enum(['direct', 'bridged']).optional(),
-  ceiling: z.number().gt(0, 'must be greater than 0').lt(360, 'must be less than 360').optional(),
+  ceiling: z
+    .number()
+    .gt(0, faultText('fault.must-be-greater-than-0'))
+    .lt(360, faultText('fault.must-be-less-than-360'))
+    .optional(),
   /** Degrees out of plumb of the walls at the corner, positive with the top towards the room; one figure is both. */
   lean: z
     .union([leanSchema, z.strictObject({ left: leanSchema.optional(), right: leanSchema.optional() })])
@@ -173,9 +223,12 @@ const cornerSchema = z.strictObject({
 
 const corner4 = z
   .number()
-  .min(-1_000, 'must be at least -1000')
-  .max(1_000_000, 'is too large to be a length');
-const tilt = z.number().gt(-30, 'must be more than -30').lt(30, 'must be less than 30');
+  .min(-1_000, faultText('fault.must-be-at-least-1000'))
+  .max(1_000_000, faultText('fault.is-too-large-to-be-a-3'));
+const tilt = z
+  .number()
+  .gt(-30, faultText('fault.must-be-more-than-30'))
+  .lt(30, faultText('fault.must-be-less-than-30'));
 
 /**
  * What an opening is dressed with: a set of parts and how they are joined. Keys of the opening win one by one over the
@@ -183,7 +236,7 @@ const tilt = z.number().gt(-30, 'must be more than -30').lt(30, 'must be less th
  */
 export const kitSchema = z.strictObject({
   /** Of leg and head: mitered, the head laid over the legs, or a block at each corner. */
-  corners: z.enum(['miter', 'butt', 'block'], 'must be "miter", "butt" or "block"').optional(),
+  corners: z.enum(['miter', 'butt', 'block'], faultText('fault.must-be-miter-butt-or-block')).optional(),
   /** Profiles that differ from the casing. */
   leg: id.optional(),
   head: id.optional(),
@@ -198,7 +251,7 @@ export const kitSchema = z.strictObject({
   /** Its profile's width is what shows beyond the outer edge. */
   band: id.optional(),
   jamb: id.optional(),
-  lap: z.enum(['head', 'sides'], 'must be "head" or "sides"').optional(),
+  lap: z.enum(['head', 'sides'], faultText('fault.must-be-head-or-sides')).optional(),
   jambReveal: notNegative.optional(),
   /** Legs that are ripped to a width, as seen from their side. */
   ripLeft: positive.optional(),
@@ -216,7 +269,7 @@ const openingSideSchema = z.strictObject({
 });
 
 const openCornerSchema = z.strictObject({
-  at: z.enum(['inner', 'outer'], 'must be "inner" or "outer"'),
+  at: z.enum(['inner', 'outer'], faultText('fault.must-be-inner-or-outer')),
   by: positive,
 });
 
@@ -224,7 +277,11 @@ export const openingSchema = z.strictObject({
   id,
   kind: z.enum(['door', 'cased', 'pocket', 'window', 'drywall']),
   /** Written on every piece and list: D1, W2. */
-  name: z.string().min(1, 'must not be empty').max(20, 'must have at most 20 characters').optional(),
+  name: z
+    .string()
+    .min(1, faultText('fault.must-not-be-empty'))
+    .max(20, faultText('fault.must-have-at-most-20-characters'))
+    .optional(),
   /** What it is called beside its name. */
   word: z.string().max(80).optional(),
   at: notNegative,
@@ -239,7 +296,7 @@ export const openingSchema = z.strictObject({
   headLevel: z.number().gt(-1_000).lt(1_000).optional(),
   sillLeft: notNegative.optional(),
   sillRight: notNegative.optional(),
-  sillIs: z.enum(['stool-top', 'frame'], 'must be "stool-top" or "frame"').optional(),
+  sillIs: z.enum(['stool-top', 'frame'], faultText('fault.must-be-stool-top-or-frame')).optional(),
   /** From bottom left to top right, inside the jambs. */
   diagonal: positive.optional(),
   /** Degrees out of plumb in the plane of the wall, positive with the top to the right. */
@@ -292,8 +349,11 @@ const wallSchema = z.strictObject({
   length: positive,
   ceilingLength: positive.optional(),
   corner: cornerSchema.optional(),
-  openings: z.array(openingSchema).max(100, 'must have at most 100 openings').optional(),
-  interruptions: z.array(interruptionSchema).max(100, 'must have at most 100 entries').optional(),
+  openings: z.array(openingSchema).max(100, faultText('fault.must-have-at-most-100-openings')).optional(),
+  interruptions: z
+    .array(interruptionSchema)
+    .max(100, faultText('fault.must-have-at-most-100-entries'))
+    .optional(),
   points: z
     .array(
       z.strictObject({
@@ -308,7 +368,7 @@ const wallSchema = z.strictObject({
     .optional(),
   furniture: z
     .array(z.strictObject({ at: notNegative, width: positive, name: z.string().max(200).optional() }))
-    .max(50, 'must have at most 50 pieces of furniture')
+    .max(50, faultText('fault.must-have-at-most-50-pieces'))
     .optional(),
   studs: z
     .union([
@@ -320,11 +380,11 @@ const wallSchema = z.strictObject({
     .strictObject({ rise: z.number().gt(-90).lt(90).optional(), pitch: z.number().gt(-90).lt(90).optional() })
     .optional(),
   /** What the wall is built of behind its skin: decides how a strip behind crown is fixed. */
-  substrate: z.enum(['wood', 'masonry'], 'must be "wood" or "masonry"').optional(),
+  substrate: z.enum(['wood', 'masonry'], faultText('fault.must-be-wood-or-masonry')).optional(),
   /** Heights of the ceiling along it, where it is not that of the room all along. */
   ceilingHeights: z
     .array(z.strictObject({ at: notNegative, height: positive }))
-    .max(100, 'must have at most 100 heights')
+    .max(100, faultText('fault.must-have-at-most-100-heights'))
     .optional(),
   hollow: z
     .array(z.strictObject({ depth: z.number(), over: positive, near: z.enum(['left', 'right']) }))
@@ -348,8 +408,8 @@ const ceilingLoopSchema = z.strictObject({
         corner: cornerSchema.optional(),
       }),
     )
-    .min(1, 'must have at least one side')
-    .max(100, 'must have at most 100 sides'),
+    .min(1, faultText('fault.must-have-at-least-one-side'))
+    .max(100, faultText('fault.must-have-at-most-100-sides')),
 });
 
 const trimSchema = z.strictObject({
@@ -358,13 +418,13 @@ const trimSchema = z.strictObject({
   /** Along the walls, around openings, or along a loop of the ceiling by its id. */
   on: z.union(
     [z.enum(['walls', 'openings']), z.templateLiteral(['ceiling:', z.string().min(1).max(80)])],
-    'must be "walls", "openings" or "ceiling:" and the id of a loop',
+    faultText('fault.must-be-walls-openings-or-ceiling'),
   ),
   walls: z.array(id).max(1000).optional(),
   height: notNegative.optional(),
   standsOn: id.optional(),
   /** Crown that is hung with its other edge down: drop and projection change places. */
-  seatDown: z.enum(['usual', 'other'], 'must be "usual" or "other"').optional(),
+  seatDown: z.enum(['usual', 'other'], faultText('fault.must-be-usual-or-other')).optional(),
   /** A strip hidden behind crown, of a profile of its own; with its outer edge bevelled to the crown's back. */
   backer: z.strictObject({ profile: id, bevelled: z.boolean().optional() }).optional(),
   /** The closing piece as it was measured between its neighbours, along the wall edge, and the wall it is on. */
@@ -394,32 +454,39 @@ export type Dispute = z.infer<typeof disputeSchema>;
 /** Texts as they were typed, by the place of the figure they stand for. */
 export const typedSchema = z.record(z.string().max(400), z.string().max(100));
 
-const joint = z.enum(['cope', 'miter', 'butt'], 'must be "cope", "miter" or "butt"');
+const joint = z.enum(['cope', 'miter', 'butt'], faultText('fault.must-be-cope-miter-or-butt'));
 
 export const houseRulesSchema = z.strictObject({
   insideCorner: z.union([joint, z.partialRecord(profileSchema.shape.use, joint)]).optional(),
   miterBias: z
     .strictObject({
-      degrees: z.number().min(0, 'must not be negative').lt(10, 'must be less than 10'),
+      degrees: z
+        .number()
+        .min(0, faultText('fault.must-not-be-negative'))
+        .lt(10, faultText('fault.must-be-less-than-10')),
       on: z.enum(['assumed', 'all']),
     })
     .optional(),
-  obtuseMiterFrom: z.number().min(90, 'must be at least 90').max(180, 'must be at most 180').optional(),
+  obtuseMiterFrom: z
+    .number()
+    .min(90, faultText('fault.must-be-at-least-90'))
+    .max(180, faultText('fault.must-be-at-most-180'))
+    .optional(),
   fitThroughEnd: z.boolean().optional(),
-  scarfAngle: z.literal([45, 30, 22.5, 0], 'must be 45, 30, 22.5 or 0').optional(),
+  scarfAngle: z.literal([45, 30, 22.5, 0], faultText('fault.must-be-45-30-22-5-or-0')).optional(),
   splices: z.enum(['needed', 'saving']).optional(),
   splicePrice: money.optional(),
   spliceLengths: z.enum(['any', 'longest', 'balanced']).optional(),
   spliceFromCorner: notNegative.optional(),
   reveal: notNegative.optional(),
   returnTolerance: notNegative.optional(),
-  returnAngle: z.literal(45, 'must be 45').optional(),
+  returnAngle: z.literal(45, faultText('fault.must-be-45')).optional(),
   bullnose: z.enum(['two-piece', 'transition']).optional(),
   transitionPieces: z
     .number()
-    .int('must be a whole number')
-    .min(1, 'must be at least 1')
-    .max(20, 'must be at most 20')
+    .int(faultText('fault.must-be-a-whole-number'))
+    .min(1, faultText('fault.must-be-at-least-1'))
+    .max(20, faultText('fault.must-be-at-most-20'))
     .optional(),
   horn: notNegative.optional(),
   springFit: z
@@ -432,27 +499,35 @@ export const houseRulesSchema = z.strictObject({
   crownCut: z.enum(['nested', 'flat']).optional(),
   endTrim: notNegative.optional(),
   /** Kept free on each stick for every piece cut from it. */
-  cutMargin: notNegative.max(1_000, 'must be at most 1000').optional(),
+  cutMargin: notNegative.max(1_000, faultText('fault.must-be-at-most-1000')).optional(),
   minPiece: notNegative.optional(),
   minReusable: notNegative.optional(),
   viewFromEntry: z.boolean().optional(),
-  headMode: z.enum(['pre-cut', 'measured', 'rough'], 'must be "pre-cut", "measured" or "rough"').optional(),
+  headMode: z
+    .enum(['pre-cut', 'measured', 'rough'], faultText('fault.must-be-pre-cut-measured-or-rough'))
+    .optional(),
   heldAllowance: notNegative.optional(),
   roughAllowance: notNegative.optional(),
   coverGap: notNegative.optional(),
   outOfTrue: notNegative.optional(),
   proudJamb: notNegative.optional(),
-  backCut: z.number().min(0, 'must not be negative').max(10, 'must be at most 10').optional(),
+  backCut: z
+    .number()
+    .min(0, faultText('fault.must-not-be-negative'))
+    .max(10, faultText('fault.must-be-at-most-10'))
+    .optional(),
   stoolPlay: notNegative.optional(),
   /** How crown is hung: round the room, opposite walls first, or as foam. */
-  crownOrder: z.enum(['round', 'opposite', 'foam'], 'must be "round", "opposite" or "foam"').optional(),
+  crownOrder: z
+    .enum(['round', 'opposite', 'foam'], faultText('fault.must-be-round-opposite-or-foam'))
+    .optional(),
   closing: notNegative.max(1_000).optional(),
-  closingMode: z.enum(['long', 'measured'], 'must be "long" or "measured"').optional(),
+  closingMode: z.enum(['long', 'measured'], faultText('fault.must-be-long-or-measured')).optional(),
   shy: notNegative.max(1_000).optional(),
   /** What a gap between crown and ceiling may come to and still be caulked. */
   ceilingGap: notNegative.max(1_000).optional(),
   /** Whether crown follows the ceiling or keeps a level line under its lowest point. */
-  ceilingLine: z.enum(['follow', 'level'], 'must be "follow" or "level"').optional(),
+  ceilingLine: z.enum(['follow', 'level'], faultText('fault.must-be-follow-or-level')).optional(),
   /** What crown hangs below the ceiling, for a line of light above it; 0 for none. */
   lightGap: notNegative.max(1_000).optional(),
   /** How much of an end stays loose until its neighbour is up, by material; "*" for any other. */
@@ -484,9 +559,12 @@ export const roomSchema = z.strictObject({
   floatingFloorGap: notNegative.optional(),
   entry: z.strictObject({ wall: id, at: notNegative }).optional(),
   houseRules: roomRulesSchema.optional(),
-  ceilings: z.array(ceilingLoopSchema).max(20, 'must have at most 20 loops').optional(),
-  walls: z.array(wallSchema).min(1, 'must have at least one wall').max(500, 'must have at most 500 walls'),
-  trims: z.array(trimSchema).max(50, 'must have at most 50 trims'),
+  ceilings: z.array(ceilingLoopSchema).max(20, faultText('fault.must-have-at-most-20-loops')).optional(),
+  walls: z
+    .array(wallSchema)
+    .min(1, faultText('fault.must-have-at-least-one-wall'))
+    .max(500, faultText('fault.must-have-at-most-500-walls')),
+  trims: z.array(trimSchema).max(50, faultText('fault.must-have-at-most-50-trims')),
   /** The room is meant to close once its third wall is in. */
   closesLater: z.boolean().optional(),
   /** Readings of figures other than corners, by place. */
@@ -518,47 +596,56 @@ export const stickPinSchema = z.strictObject({
 });
 export type StickPin = z.infer<typeof stickPinSchema>;
 
-export const currencySchema = z
-  .string()
-  .regex(/^[A-Z]{3}$/, 'must be a currency by its three letters, such as USD, EUR or GBP');
+export const currencySchema = z.string().regex(/^[A-Z]{3}$/, faultText('fault.must-be-a-currency-by-its'));
 
 export const jobFileSchema = z.strictObject({
-  format: z.literal('longmiter-job', 'must be "longmiter-job"'),
-  version: z.literal(2, 'must be 1 or 2, the versions this program reads'),
+  format: z.literal('longmiter-job', faultText('fault.must-be-longmiter-job')),
+  version: z.literal(2, faultText('fault.must-be-1-or-2-the-versions-this-program-reads')),
   name,
   unit: unitSchema,
   currency: currencySchema.optional(),
-  vocabulary: z.enum(['us', 'uk'], 'must be "us" or "uk"').optional(),
+  vocabulary: z.enum(['us', 'uk'], faultText('fault.must-be-us-or-uk')).optional(),
   houseRules: houseRulesSchema.optional(),
-  saws: z.array(sawSchema).max(50, 'must have at most 50 saws').optional(),
+  saws: z.array(sawSchema).max(50, faultText('fault.must-have-at-most-50-saws')).optional(),
   /** Id of the saw in use. */
   saw: id.optional(),
-  profiles: z.array(profileSchema).max(200, 'must have at most 200 profiles'),
+  profiles: z.array(profileSchema).max(200, faultText('fault.must-have-at-most-200-profiles')),
   stock: z.array(stockSchema).max(2000),
   rack: z.array(rackSchema).max(5000).optional(),
-  rooms: z.array(roomSchema).max(2000, 'must have at most 2000 rooms'),
+  rooms: z.array(roomSchema).max(2000, faultText('fault.must-have-at-most-2000-rooms')),
   /** Rooms that have a name but no wall yet. */
   unwalked: z
     .array(
-      roomSchema.extend({ walls: z.array(wallSchema).max(0, 'must be empty: the room has no wall yet') }),
+      roomSchema.extend({ walls: z.array(wallSchema).max(0, faultText('fault.must-be-empty-the-room-has')) }),
     )
     .max(2000)
     .optional(),
-  pins: z.array(stickPinSchema).max(1000, 'at most 1000 sticks can be pinned').optional(),
+  pins: z.array(stickPinSchema).max(1000, faultText('fault.at-most-1000-sticks-can-be')).optional(),
   /** Spare sticks bought on top, percent by profile. */
   spares: z
-    .record(id, z.number().min(0, 'must not be negative').max(100, 'must be at most 100 percent'))
+    .record(
+      id,
+      z
+        .number()
+        .min(0, faultText('fault.must-not-be-negative'))
+        .max(100, faultText('fault.must-be-at-most-100-percent')),
+    )
     .optional(),
-  coats: z.number().int('must be a whole number').min(0, 'must not be negative').max(10).optional(),
+  coats: z
+    .number()
+    .int(faultText('fault.must-be-a-whole-number'))
+    .min(0, faultText('fault.must-not-be-negative'))
+    .max(10)
+    .optional(),
   choices: z
     .strictObject({
       primer: z.boolean().optional(),
-      nailSpacing: z.number().gt(0, 'must be greater than 0').max(10_000).optional(),
+      nailSpacing: z.number().gt(0, faultText('fault.must-be-greater-than-0')).max(10_000).optional(),
       /** Pieces spoilt of a hundred cut, as the crew knows itself. */
       miscuts: z
         .number()
-        .min(0, 'must not be negative')
-        .max(50, 'must be at most 50 of a hundred')
+        .min(0, faultText('fault.must-not-be-negative'))
+        .max(50, faultText('fault.must-be-at-most-50-of'))
         .optional(),
     })
     .optional(),

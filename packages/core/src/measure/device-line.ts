@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 import type { Unit } from './unit.ts';
 
@@ -24,18 +25,18 @@ export function parseDeviceLine(line: string): Result<DeviceReading> {
   if (!match)
     return fail({
       at: '',
-      text: `"${line.trim().slice(0, 60)}" is no reading: a line is device, number, LEN or ANG, value, unit`,
+      text: message('device.is-no-reading-a-line-is', { value: line.trim().slice(0, 60) }),
     });
   const [, device = '', number = '', word, value = '', unit = ''] = match;
   const figure = Number(value);
   if (word === 'ANG')
     return unit !== 'deg'
-      ? fail({ at: '', text: `an angle is in deg, not in ${unit}` })
+      ? fail({ at: '', text: message('device.an-angle-is-in-deg-not', { unit }) })
       : figure > 0 && figure < 360
         ? ok({ device, number: Number(number), what: 'angle', value: figure, unit: 'deg' })
-        : fail({ at: '', text: `an angle lies between 0 and 360, not at ${figure}` });
-  if (unit === 'deg') return fail({ at: '', text: 'a length is in in, mm or m, not in deg' });
-  if (figure <= 0) return fail({ at: '', text: `a length is greater than 0, not ${figure}` });
+        : fail({ at: '', text: message('device.an-angle-lies-between-0-and', { figure }) });
+  if (unit === 'deg') return fail({ at: '', text: message('device.a-length-is-in-in-mm') });
+  if (figure <= 0) return fail({ at: '', text: message('device.a-length-is-greater-than-0', { figure }) });
   return ok({
     device,
     number: Number(number),

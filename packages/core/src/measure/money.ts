@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 
 /**
@@ -110,7 +111,7 @@ const BOTH = /^\d{1,3}(?:(?:,\d{3})+\.|(?:\.\d{3})+,)\d*$/;
  * @example parseMoney('7,50', coinOf('EUR')) // 750
  */
 export function parseMoney(text: string, coin: Coin): Result<number> {
-  const bad = (why: string): Result<never> => fail({ at: '', code: 'money/unreadable', text: why });
+  const bad = (why: Words): Result<never> => fail({ at: '', code: 'money/unreadable', text: why });
   const bare = text
     .trim()
     .replace(/^(?:[A-Z]{0,3}[$€£¥]|[A-Z]{3})\s*/u, '')
@@ -121,23 +122,26 @@ export function parseMoney(text: string, coin: Coin): Result<number> {
       : BOTH.test(bare)
         ? bare.replaceAll(bare.includes(',', bare.indexOf('.')) ? '.' : ',', '')
         : bare;
-  if (plain === '') return bad('write an amount, 0 where it costs nothing');
-  if (/^[-−]/.test(plain)) return bad('a price must not be negative');
+  if (plain === '') return bad(message('figure.write-an-amount-0-where-it'));
+  if (/^[-−]/.test(plain)) return bad(message('figure.a-price-must-not-be-negative'));
   const match = SEPARATED.exec(plain);
-  if (!match) return bad(`"${text.trim().slice(0, 30)}" is no amount: write it like 7.50 or 7,50`);
+  if (!match) return bad(message('figure.is-no-amount-write-it-like', { value: text.trim().slice(0, 30) }));
   const [, whole = '', mark, decimals = ''] = match;
   if (mark !== undefined && decimals.length === 3 && coin.digits !== 3)
-    return bad(
-      `"${plain}" may be thousands or decimals: write it without the mark, or with ${coin.digits} decimals`,
-    );
+    return bad(message('figure.may-be-thousands-or-decimals-write', { plain, digits: coin.digits }));
   const kept = decimals.replace(/0+$/, '');
   if (kept.length > coin.digits)
     return bad(
       coin.digits === 0
-        ? `${coin.currency ?? 'this currency'} has no decimals: write whole amounts`
-        : `at most ${coin.digits} decimals: the smallest coin is ${fromMinor(1, coin)}`,
+        ? message('figure.has-no-decimals-write-whole-amounts', {
+            currency: coin.currency ?? message('figure.this-currency'),
+          })
+        : message('figure.at-most-decimals-the-smallest-coin', {
+            digits: coin.digits,
+            value: fromMinor(1, coin),
+          }),
     );
   const amount = Number(whole.replace(/\D/g, '')) + Number(`0.${decimals || '0'}`);
-  if (amount > LARGEST) return bad('is too large to be a price');
+  if (amount > LARGEST) return bad(message('figure.is-too-large-to-be-a'));
   return ok(toMinor(amount, coin));
 }

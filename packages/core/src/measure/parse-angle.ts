@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 
 const ANGLE = /^(\d+(?:[.,]\d+)?|[.,]\d+)?(?:\s*(\d+)\s*\/\s*(\d+))?\s*(?:°|deg)?$/i;
@@ -10,13 +11,13 @@ const HALVES: Readonly<Record<string, string>> = { '½': ' 1/2', '¼': ' 1/4', '
  */
 export function parseAngle(typed: string): Result<number> {
   const text = typed.replace(/[½¼¾]/g, (sign) => HALVES[sign] ?? '').trim();
-  if (text === '') return fail({ at: '', text: 'write an angle' });
+  if (text === '') return fail({ at: '', text: message('figure.write-an-angle') });
   const match = ANGLE.exec(text);
   if (!match || (match[1] === undefined && match[2] === undefined))
-    return fail({ at: '', text: `"${typed}" is not an angle: write it like 134.5 or 134 1/2` });
+    return fail({ at: '', text: message('figure.is-not-an-angle-write-it', { typed }) });
   const [, whole, top, bottom] = match;
   if (bottom !== undefined && Number(bottom) === 0)
-    return fail({ at: '', text: `${top}/0 is not a fraction: nothing can be divided by 0` });
+    return fail({ at: '', text: message('figure.0-is-not-a-fraction-nothing', { top: top! }) });
   return ok(
     Number((whole ?? '0').replace(',', '.')) + (top === undefined ? 0 : Number(top) / Number(bottom)),
   );
@@ -39,7 +40,8 @@ export function parseAngles(typed: string): Result<number[]> {
   for (const one of typed.split(/[;\s]+|,(?=\s)|,$/).filter((part) => part !== '' && part !== undefined)) {
     const read = parseAngle(one);
     if (!read.ok) return read;
-    if (read.value > 90) return fail({ at: '', text: `"${one}" is no setting: it lies beyond 90` });
+    if (read.value > 90)
+      return fail({ at: '', text: message('figure.is-no-setting-it-lies-beyond', { one }) });
     found.push(read.value);
   }
   return ok([...new Set(found)].sort((a, b) => a - b));

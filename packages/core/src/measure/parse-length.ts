@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 import { convertLength, maxLength, type Unit } from './unit.ts';
 
@@ -35,18 +36,18 @@ function readInches(text: string): Result<number> {
   if (fraction) {
     const [, whole, top, bottom] = fraction;
     if (Number(bottom) === 0)
-      return fail({ at: '', text: `${top}/0 is not a fraction: nothing can be divided by 0` });
+      return fail({ at: '', text: message('figure.0-is-not-a-fraction-nothing', { top: top! }) });
     if (Number(top) >= Number(bottom) && whole !== undefined)
       return fail({
         at: '',
-        text: `${top}/${bottom} is a whole inch or more: write it as inches and a fraction under 1`,
+        text: message('figure.is-a-whole-inch-or-more', { top: top!, bottom: bottom! }),
       });
     return ok(Number(whole ?? 0) + Number(top) / Number(bottom));
   }
   const plain = PLAIN.exec(body);
   return plain
     ? ok(decimal(plain[1]!))
-    : fail({ at: '', text: `"${text}" is not a length: write it like 142 3/8, 11' 10 3/8 or 3617 mm` });
+    : fail({ at: '', text: message('figure.is-not-a-length-write-it', { text }) });
 }
 
 function readAny(text: string, unit: Unit): Result<number> {
@@ -77,8 +78,8 @@ function readAny(text: string, unit: Unit): Result<number> {
  */
 export function parseLength(typed: string, unit: Unit, offset = 0): Result<LengthReading> {
   const text = plainText(typed);
-  if (text === '') return fail({ at: '', text: 'write a length' });
-  if (text.startsWith('-')) return fail({ at: '', text: 'a length must be greater than 0' });
+  if (text === '') return fail({ at: '', text: message('figure.write-a-length') });
+  if (text.startsWith('-')) return fail({ at: '', text: message('figure.a-length-must-be-greater-than') });
   const read = readAny(text, unit);
   if (!read.ok) return read;
   const value = read.value - offset;
@@ -87,11 +88,14 @@ export function parseLength(typed: string, unit: Unit, offset = 0): Result<Lengt
       at: '',
       text:
         offset > 0
-          ? `must be more than the ${offset} ${unit} mark it was measured from`
-          : 'a length must be greater than 0',
+          ? message('figure.must-be-more-than-the-mark', { offset, unit })
+          : message('figure.a-length-must-be-greater-than'),
     });
   if (value > maxLength(unit))
-    return fail({ at: '', text: `is longer than ${maxLength(unit)} ${unit}: check the figure and its unit` });
+    return fail({
+      at: '',
+      text: message('figure.is-longer-than-check-the-figure', { unit: maxLength(unit), unit2: unit }),
+    });
   return ok({ typed: typed.trim(), value });
 }
 

@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 
 export interface NumberLimits {
@@ -13,17 +14,20 @@ export interface NumberLimits {
  * @example parseNumber('7,5 %', { min: 0, max: 100 }) // 7.5
  */
 export function parseNumber(text: string, { min, max, whole }: NumberLimits): Result<number> {
-  const bad = (why: string): Result<never> => fail({ at: '', code: 'number/unreadable', text: why });
+  const bad = (why: Words): Result<never> => fail({ at: '', code: 'number/unreadable', text: why });
   const plain = text
     .trim()
     .replace(/\s*[°%]$/, '')
     .replace('−', '-');
-  if (plain === '') return bad('write a number');
+  if (plain === '') return bad(message('figure.write-a-number'));
   if (!/^-?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(plain))
-    return bad(`"${text.trim().slice(0, 30)}" is no number`);
+    return bad(message('figure.is-no-number', { value: text.trim().slice(0, 30) }));
   const value = Number(plain.replace(',', '.'));
-  if (whole && !Number.isInteger(value)) return bad('must be a whole number');
-  if (value < min) return bad(min === 0 ? 'must not be negative' : `must be at least ${min}`);
-  if (value > max) return bad(`must be at most ${max}`);
+  if (whole && !Number.isInteger(value)) return bad(message('figure.must-be-a-whole-number'));
+  if (value < min)
+    return bad(
+      min === 0 ? message('figure.must-not-be-negative') : message('figure.must-be-at-least', { min }),
+    );
+  if (value > max) return bad(message('figure.must-be-at-most', { max }));
   return ok(value);
 }

@@ -1,3 +1,4 @@
+import { actTexts } from './en-us/act.ts';
 import { adviceTexts } from './en-us/advice.ts';
 import { benchTexts } from './en-us/bench.ts';
 import { boundTexts } from './en-us/bound.ts';
@@ -16,8 +17,11 @@ import { calcUntrueWallsTexts } from './en-us/calc-untrue-walls.ts';
 import { crownTexts } from './en-us/crown.ts';
 import { cutTexts } from './en-us/cut.ts';
 import { cutlistTexts } from './en-us/cutlist.ts';
+import { deviceTexts } from './en-us/device.ts';
 import { drawTexts } from './en-us/draw.ts';
 import { faultTexts } from './en-us/fault.ts';
+import { fieldTexts } from './en-us/field.ts';
+import { figureTexts } from './en-us/figure.ts';
 import { glueTexts } from './en-us/glue.ts';
 import { handoverTexts } from './en-us/handover.ts';
 import { hangTexts } from './en-us/hang.ts';
@@ -25,6 +29,7 @@ import { hangingTexts } from './en-us/hanging.ts';
 import { jointTexts } from './en-us/joint.ts';
 import { lacksTexts } from './en-us/lacks.ts';
 import { lessonTexts } from './en-us/lesson.ts';
+import { libraryTexts } from './en-us/library.ts';
 import { listTexts } from './en-us/list.ts';
 import { markTexts } from './en-us/mark.ts';
 import { materialTexts } from './en-us/material.ts';
@@ -33,20 +38,29 @@ import { paperTexts } from './en-us/paper.ts';
 import { partTexts } from './en-us/part.ts';
 import { pieceTexts } from './en-us/piece.ts';
 import { pinTexts } from './en-us/pin.ts';
+import { placeTexts } from './en-us/place.ts';
 import { practiceTexts } from './en-us/practice.ts';
 import { purchaseTexts } from './en-us/purchase.ts';
+import { rackTexts } from './en-us/rack.ts';
+import { readingTexts } from './en-us/reading.ts';
 import { refusalTexts } from './en-us/refusal.ts';
 import { restTexts } from './en-us/rest.ts';
+import { rightsTexts } from './en-us/rights.ts';
+import { ruleTexts } from './en-us/rule.ts';
 import { sawTexts } from './en-us/saw.ts';
 import { sheetTexts } from './en-us/sheet.ts';
 import { shopTexts } from './en-us/shop.ts';
 import { spliceTexts } from './en-us/splice.ts';
+import { statusTexts } from './en-us/status.ts';
+import { tableTexts } from './en-us/table.ts';
+import { walkTexts } from './en-us/walk.ts';
 import { warningTexts } from './en-us/warning.ts';
 import { whatifTexts } from './en-us/whatif.ts';
 import { wordTexts } from './en-us/word.ts';
 
 /** Every text of the core: its code, and how it reads in American English. The other languages are layers on it. */
 export const CATALOGUE = {
+  ...actTexts,
   ...adviceTexts,
   ...benchTexts,
   ...boundTexts,
@@ -65,8 +79,11 @@ export const CATALOGUE = {
   ...crownTexts,
   ...cutTexts,
   ...cutlistTexts,
+  ...deviceTexts,
   ...drawTexts,
   ...faultTexts,
+  ...fieldTexts,
+  ...figureTexts,
   ...glueTexts,
   ...handoverTexts,
   ...hangTexts,
@@ -74,6 +91,7 @@ export const CATALOGUE = {
   ...jointTexts,
   ...lacksTexts,
   ...lessonTexts,
+  ...libraryTexts,
   ...listTexts,
   ...markTexts,
   ...materialTexts,
@@ -82,14 +100,22 @@ export const CATALOGUE = {
   ...partTexts,
   ...pieceTexts,
   ...pinTexts,
+  ...placeTexts,
   ...practiceTexts,
   ...purchaseTexts,
+  ...rackTexts,
+  ...readingTexts,
   ...refusalTexts,
   ...restTexts,
+  ...rightsTexts,
+  ...ruleTexts,
   ...sawTexts,
   ...sheetTexts,
   ...shopTexts,
   ...spliceTexts,
+  ...statusTexts,
+  ...tableTexts,
+  ...walkTexts,
   ...warningTexts,
   ...whatifTexts,
   ...wordTexts,

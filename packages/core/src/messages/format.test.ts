@@ -83,6 +83,8 @@ describe('messages', () => {
         ]),
       };
       const of = text
+        // Braces in quotes are braces.
+        .replace(/'(\{.*\})'/g, '$1')
         .replace(/\{\w+, plural, one \{[^}]*\} other \{([^}]*)\}\}/g, (_all, many: string) =>
           many.replace('#', '2'),
         )

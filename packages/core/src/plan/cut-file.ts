@@ -1,3 +1,5 @@
+import { faultText } from '../messages/index.ts';
+import { message } from '../messages/index.ts';
 import { z } from 'zod';
 import { pointer, type Issue, type Result } from '../base/index.ts';
 import {
@@ -14,11 +16,17 @@ import { cutFaultText, listOf, shortageText } from '../messages/index.ts';
 
 /** Reads the open problem format of the `cut` command: integers in the problem's unit, prices in cents. */
 
-const id = z.string().min(1, 'must not be empty');
-const whole = z.number().int('must be a whole number').max(1e12, 'is too large');
-const natural = whole.min(0, 'must not be negative');
-const above0 = whole.min(1, 'must be greater than 0');
-const angle = z.number().gt(-90, 'must be more than -90').lt(90, 'must be less than 90');
+const id = z.string().min(1, faultText('fault.must-not-be-empty'));
+const whole = z
+  .number()
+  .int(faultText('fault.must-be-a-whole-number'))
+  .max(1e12, faultText('fault.is-too-large'));
+const natural = whole.min(0, faultText('fault.must-not-be-negative'));
+const above0 = whole.min(1, faultText('fault.must-be-greater-than-0'));
+const angle = z
+  .number()
+  .gt(-90, faultText('fault.must-be-more-than-90'))
+  .lt(90, faultText('fault.must-be-less-than-90'));
 
 const stockItem = z.strictObject({
   id,
@@ -48,19 +56,21 @@ const keptPart = z.union([
 ]);
 /** The plan before, as its solution lists it; each stick of it that is not found again counts `weight` cents. */
 const kept = z.strictObject({
-  sticks: z.array(z.strictObject({ stock: id, pieces: z.array(keptPart).min(1, 'must not be empty') })),
-  weight: natural.max(1e6, 'must not be more than 1000000'),
+  sticks: z.array(
+    z.strictObject({ stock: id, pieces: z.array(keptPart).min(1, faultText('fault.must-not-be-empty')) }),
+  ),
+  weight: natural.max(1e6, faultText('fault.must-not-be-more-than-1000000')),
 });
 /** Ids of pieces and walls by trip, in order; what is not named goes last. A stick that stays open counts `weight` cents. */
 const trips = z.strictObject({
   order: z.array(z.array(id)),
-  weight: natural.max(1e6, 'must not be more than 1000000').optional(),
+  weight: natural.max(1e6, faultText('fault.must-not-be-more-than-1000000')).optional(),
 });
 const rackItem = z.strictObject({ id, length: above0, price: natural.optional() });
 
 export const cutProblemSchema = z.strictObject({
-  format: z.literal('longmiter-cut-problem', 'must be "longmiter-cut-problem"'),
-  version: z.literal(1, 'must be 1, the version this program reads'),
+  format: z.literal('longmiter-cut-problem', faultText('fault.must-be-longmiter-cut-problem')),
+  version: z.literal(1, faultText('fault.must-be-1-the-version-this-program-reads')),
   name: z.string(),
   unit: z.string(),
   profile: z.strictObject({ thickness: natural }),
@@ -96,8 +106,11 @@ export const cutProblemSchema = z.strictObject({
         held: z.boolean().optional(),
         splice: z
           .strictObject({
-            angle: z.number().min(0, 'must not be negative').lt(90, 'must be less than 90'),
-            lap: z.enum(['left', 'right'], 'must be "left" or "right"').optional(),
+            angle: z
+              .number()
+              .min(0, faultText('fault.must-not-be-negative'))
+              .lt(90, faultText('fault.must-be-less-than-90')),
+            lap: z.enum(['left', 'right'], faultText('fault.must-be-left-or-right')).optional(),
             positions: z.array(natural),
             max: natural.optional(),
             penalty: natural.optional(),
@@ -113,7 +126,7 @@ export const cutProblemSchema = z.strictObject({
 const repeated = (ids: readonly string[], at: string): Issue[] =>
   ids.flatMap((one, index) =>
     ids.indexOf(one) < index
-      ? [{ at: `${at}${pointer(index, 'id')}`, text: `"${one}" is used twice: each needs its own id` }]
+      ? [{ at: `${at}${pointer(index, 'id')}`, text: message('fault.is-used-twice-each-needs-its', { one }) }]
       : [],
   );
 
@@ -146,7 +159,7 @@ export function readCutProblem(value: unknown): Result<{ file: CutProblemFile; p
     if (sticks.has(name) || opened.indexOf(name) < index)
       issues.push({
         at: pointer('opened', index, 'stick'),
-        text: `"${name}" is used twice: an opened stick needs a name of its own`,
+        text: message('fault.is-used-twice-an-opened-stick', { name }),
       });
   });
   const named = new Set([...file.pieces, ...(file.walls ?? [])].map((one) => one.id));
@@ -154,20 +167,21 @@ export function readCutProblem(value: unknown): Result<{ file: CutProblemFile; p
   file.trips?.order.forEach((ids, trip) =>
     ids.forEach((one, index) => {
       const at = pointer('trips', 'order', trip, index);
-      if (!named.has(one)) issues.push({ at, text: `"${one}" is neither a piece nor a wall` });
-      else if (seen.has(one)) issues.push({ at, text: `"${one}" goes with two trips: name it once` });
+      if (!named.has(one)) issues.push({ at, text: message('fault.is-neither-a-piece-nor-a', { one }) });
+      else if (seen.has(one))
+        issues.push({ at, text: message('fault.goes-with-two-trips-name-it', { one }) });
       seen.add(one);
     }),
   );
   const shared = (file.rack ?? []).findIndex((item) => file.stock.some((other) => other.id === item.id));
   if (shared >= 0)
-    issues.push({ at: pointer('rack', shared, 'id'), text: 'is also the id of a stock length' });
+    issues.push({ at: pointer('rack', shared, 'id'), text: message('fault.is-also-the-id-of-a') });
   (file.walls ?? []).forEach((wall, index) => {
     const outside = (wall.splice?.positions ?? []).findIndex((at) => at <= 0 || at >= wall.length);
     if (outside >= 0)
       issues.push({
         at: pointer('walls', index, 'splice', 'positions', outside),
-        text: `must lie inside the wall, between 0 and ${wall.length}`,
+        text: message('fault.must-lie-inside-the-wall-between', { length: wall.length }),
       });
   });
   const [first, ...rest] = issues;

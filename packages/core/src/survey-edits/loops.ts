@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 import type { Survey } from '../api-schemas/index.ts';
 import type { CeilingLoop } from '../job/index.ts';
@@ -33,7 +34,7 @@ export function readLoop(
   if (values.length < 2)
     return fail({
       at: 'lengths',
-      text: 'write its sides with commas between; two are the sides of a rectangle',
+      text: message('fault.write-its-sides-with-commas-between'),
     });
   const sides = values.length === 2 ? [...values, ...values] : values;
   const angles: number[] = [];
@@ -46,7 +47,10 @@ export function readLoop(
     angles.push(read.value);
   }
   if (angles.length > sides.length)
-    return fail({ at: 'corners', text: `has ${angles.length} corners for ${sides.length} sides` });
+    return fail({
+      at: 'corners',
+      text: message('fault.has-corners-for-sides', { corners: angles.length, sides: sides.length }),
+    });
   return ok(
     sides.map((length, k) => ({
       id: `${prefix}-${k + 1}`,

@@ -1,7 +1,8 @@
+import { message, lengthFigure, angleFigure, type Words } from '../messages/index.ts';
 import { NOISE, sameValue } from '../base/index.ts';
 import type { RoomSheet } from '../api-schemas/index.ts';
 import type { ReadingNote } from '../job/index.ts';
-import { formatAngle, formatWithUnit, type Unit } from '../measure/index.ts';
+import { type Unit } from '../measure/index.ts';
 import { wallAngle } from '../survey/index.ts';
 import { jointFit } from '../trade/index.ts';
 
@@ -16,6 +17,22 @@ export const ANGLE_WAYS = [
   'tape',
 ] as const;
 export const LENGTH_WAYS = ['tape', 'tape from a mark', 'laser', 'two people', 'fixed casing'] as const;
+
+/** Each way as it is said; the job file holds it under its own name. */
+const WAY_WORDS: Readonly<Record<string, Words>> = {
+  'straightedge across the high spots': message('reading.way-straightedge'),
+  'bevel, left way': message('reading.way-bevel-left'),
+  'bevel, right way': message('reading.way-bevel-right'),
+  'finder on the walls': message('reading.way-finder'),
+  tape: message('reading.way-tape'),
+  'tape from a mark': message('reading.way-tape-from-a-mark'),
+  laser: message('reading.way-laser'),
+  'two people': message('reading.way-two-people'),
+  'fixed casing': message('reading.way-fixed-casing'),
+};
+
+/** How a figure was taken, in words; what somebody wrote himself stands as it is. */
+export const wayWords = (how: string): Words => WAY_WORDS[how] ?? how;
 
 /** The way that spans hollows and bumps: of several readings of a corner it is the one to use, unless the lead decides otherwise. */
 const BEST_WAY = ANGLE_WAYS[0];
@@ -41,7 +58,7 @@ interface Spread {
   /** The gap that the spread can leave at the face of a miter; angles only. */
   readonly gap: number | undefined;
   /** Why it matters, in words; undefined where nobody would see it. */
-  readonly warning: string | undefined;
+  readonly warning: Words | undefined;
 }
 
 /** What shows from arm's length: 1/64 in, 0.4 mm. */
@@ -67,7 +84,7 @@ export function spreadOf(notes: readonly ReadingNote[], unit: Unit, thickness: n
       gap: undefined,
       warning:
         spread > TAPE[unit] + NOISE
-          ? `the readings differ by ${formatWithUnit(spread, unit)}: measure it once more`
+          ? message('reading.the-readings-differ-by-measure-it', { spread: lengthFigure(spread, unit) })
           : undefined,
     };
   // Cut to the smallest of them where the largest is true: the joint closes at the back and its face stays open.
@@ -79,7 +96,10 @@ export function spreadOf(notes: readonly ReadingNote[], unit: Unit, thickness: n
     gap,
     warning:
       gap > VISIBLE[unit]
-        ? `the readings differ by ${formatAngle(spread)}: cut to one of them the joint may stand open ${formatWithUnit(gap, unit)}`
+        ? message('reading.the-readings-differ-by-cut-to', {
+            spread: angleFigure(spread),
+            gap: lengthFigure(gap, unit),
+          })
         : undefined,
   };
 }

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { fileOf } from '../../test/helpers/jobs.ts';
 import { describe, expect, it, test } from '@jest/globals';
 import fc from 'fast-check';
@@ -81,7 +82,7 @@ describe('the walk line', () => {
     ['b0,36,36,36', 'high above low'],
   ])('refuses "%s" with a reason', (text, reason) => {
     const read = parseWalkLine(text, 'in');
-    expect(read.ok ? '' : read.issues[0].text).toContain(reason);
+    expect(inWords(read.ok ? '' : read.issues[0].text)).toContain(reason);
   });
   it('takes the mark the tape was held at off a wall, not off an angle', () => {
     expect(parseWalkLine('152 3/8', 'in', 10)).toMatchObject({ value: { length: 142.375 } });
@@ -235,10 +236,10 @@ describe('readings and the list of what is to be measured', () => {
     // Half a degree: 2 · (0.75 / cos 45) · sin 0.25 = 0.0093 in, which nobody sees; a degree: twice that, which shows.
     expect(spreadOf([note(89.75), note(90.25)], 'in', 0.75)).toMatchObject({ spread: 0.5, warning: undefined });
     expect(spreadOf([note(89.75), note(90.25)], 'in', 0.75)!.gap).toBeCloseTo(0.0093, 4);
-    expect(spreadOf([note(89.5), note(90.5)], 'in', 0.75)!.warning).toContain('1°');
+    expect(inWords(spreadOf([note(89.5), note(90.5)], 'in', 0.75)!.warning)).toContain('1°');
     expect(spreadOf([note(90)], 'in', 0.75)).toBeUndefined();
     const tape = (value: number) => ({ text: String(value), value, how: 'tape' });
-    expect(spreadOf([tape(120), tape(120.125)], 'in', 0.75)!.warning).toContain('1/8 in');
+    expect(inWords(spreadOf([tape(120), tape(120.125)], 'in', 0.75)!.warning)).toContain('1/8 in');
     expect(spreadOf([tape(3000), tape(3001)], 'mm', 18)!.warning).toBeUndefined();
   }); // prettier-ignore
   it('proposes the reading over the straightedge, the newest of several, until one is used', () => {
@@ -268,7 +269,7 @@ describe('readings and the list of what is to be measured', () => {
       '/walls/w4/length': 'closes the room',
       '/walls/w1/corner': 'x',
     });
-    expect(toMeasure(listed).map(({ at, why }) => [at, why])).toEqual([
+    expect(inWords(toMeasure(listed).map(({ at, why }) => [at, why]))).toEqual([
       ['/walls/w1/corner', 'x'],
       ['/walls/w2/corner', 'assumed 90'],
       ['/walls/w4/length', 'closes the room'],

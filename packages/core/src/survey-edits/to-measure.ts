@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import type { RoomSheet } from '../api-schemas/index.ts';
 import { isAssumed } from '../survey/index.ts';
 
@@ -9,7 +10,7 @@ export interface ToMeasure {
   /** Index of the wall it belongs to. */
   readonly wall: number;
   readonly what: 'length' | 'corner';
-  readonly why: string;
+  readonly why: Words;
   /** On the list by hand: it can be ticked off. An assumed corner goes by measuring it. */
   readonly byHand: boolean;
 }
@@ -24,12 +25,30 @@ export function toMeasure({ survey, notes }: Pick<RoomSheet, 'survey' | 'notes'>
     const items: ToMeasure[] = [];
     const lengthWhy = notes.check?.[lengthAt(wall.id)];
     if (lengthWhy !== undefined)
-      items.push({ at: lengthAt(wall.id), wall: index, what: 'length', why: lengthWhy, byHand: true });
+      items.push({
+        at: lengthAt(wall.id),
+        wall: index,
+        what: 'length',
+        why: lengthWhy,
+        byHand: true,
+      });
     const cornerWhy = notes.check?.[cornerAt(wall.id)];
     if (!last && isAssumed(wall.corner))
-      items.push({ at: cornerAt(wall.id), wall: index, what: 'corner', why: 'assumed 90', byHand: false });
+      items.push({
+        at: cornerAt(wall.id),
+        wall: index,
+        what: 'corner',
+        why: message('place.assumed-90'),
+        byHand: false,
+      });
     else if (cornerWhy !== undefined)
-      items.push({ at: cornerAt(wall.id), wall: index, what: 'corner', why: cornerWhy, byHand: true });
+      items.push({
+        at: cornerAt(wall.id),
+        wall: index,
+        what: 'corner',
+        why: cornerWhy,
+        byHand: true,
+      });
     return items;
   });
 }

@@ -1,6 +1,7 @@
+import { message, type Words } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 import type { AngleReading, Interruption, Opening, Wall } from '../job/index.ts';
-import { parseAngle, parseLength, parsePosition, type Unit, plainText } from '../measure/index.ts';
+import { parseAngle, parseLength, parsePosition, type Unit } from '../measure/index.ts';
 
 /**
  * The walk line: one field takes everything one finds while walking, so that a room is recorded without leaving it. A bare
@@ -21,32 +22,44 @@ export type WalkEntry =
 
 interface WalkLetter {
   readonly letter: string;
-  readonly what: string;
-  readonly figures: string;
+  readonly what: Words;
+  readonly figures: Words;
 }
 
 /** The letters and what follows them, for the list of keys. */
 export const WALK_LETTERS: readonly WalkLetter[] = [
-  { letter: '', what: 'the next wall', figures: 'length' },
+  { letter: '', what: message('walk.the-next-wall'), figures: message('walk.length') },
   {
     letter: 'a',
-    what: 'the corner after it',
-    figures: 'wall angle, or between the faces with i or o behind it',
+    what: message('walk.the-corner-after-it'),
+    figures: message('walk.wall-angle-or-between-the-faces'),
   },
-  { letter: 'm', what: 'the corner, off a miter scale', figures: 'angle, o behind it for outside' },
-  { letter: 't', what: 'the corner, off straight', figures: 'angle, o behind it for outside' },
-  { letter: 'l', what: 'the corner, by tape', figures: 'left leg, right leg, across' },
-  { letter: 'd', what: 'door', figures: 'from left, width, head' },
-  { letter: 'c', what: 'cased opening', figures: 'from left, width, head' },
-  { letter: 'k', what: 'pocket door', figures: 'from left, width, head' },
-  { letter: 'w', what: 'window', figures: 'from left, width, head, sill' },
-  { letter: 'o', what: 'plain opening', figures: 'from left, width, head' },
-  { letter: 'b', what: 'built-in', figures: 'from left, width, low, high' },
-  { letter: 's', what: 'studs', figures: 'first, spacing' },
-  { letter: 'e', what: 'socket', figures: 'from left' },
-  { letter: 'v', what: 'switch', figures: 'from left' },
-  { letter: 'f', what: 'pipe', figures: 'from left' },
-  { letter: 'g', what: 'register', figures: 'from left, width' },
+  {
+    letter: 'm',
+    what: message('walk.the-corner-off-a-miter-scale'),
+    figures: message('walk.angle-o-behind-it-for-outside'),
+  },
+  {
+    letter: 't',
+    what: message('walk.the-corner-off-straight'),
+    figures: message('walk.angle-o-behind-it-for-outside'),
+  },
+  {
+    letter: 'l',
+    what: message('walk.the-corner-by-tape'),
+    figures: message('walk.left-leg-right-leg-across'),
+  },
+  { letter: 'd', what: message('walk.door'), figures: message('walk.from-left-width-head') },
+  { letter: 'c', what: message('walk.cased-opening'), figures: message('walk.from-left-width-head') },
+  { letter: 'k', what: message('walk.pocket-door'), figures: message('walk.from-left-width-head') },
+  { letter: 'w', what: message('walk.window'), figures: message('walk.from-left-width-head-sill') },
+  { letter: 'o', what: message('walk.plain-opening'), figures: message('walk.from-left-width-head') },
+  { letter: 'b', what: message('walk.built-in'), figures: message('walk.from-left-width-low-high') },
+  { letter: 's', what: message('walk.studs'), figures: message('walk.first-spacing') },
+  { letter: 'e', what: message('walk.socket'), figures: message('walk.from-left') },
+  { letter: 'v', what: message('walk.switch'), figures: message('walk.from-left') },
+  { letter: 'f', what: message('walk.pipe'), figures: message('walk.from-left') },
+  { letter: 'g', what: message('walk.register'), figures: message('walk.from-left-width') },
 ];
 
 const OPENINGS: Readonly<Record<string, Opening['kind']>> = {
@@ -69,15 +82,19 @@ function lengthsOf(
   text: string,
   unit: Unit,
   most: number,
-  names: string,
+  names: Words,
 ): Result<{ values: number[]; texts: string[] }> {
   const texts = text.split(/[,;]/).map((part) => part.trim());
   if (texts.length > most)
-    return fail({ at: '', text: `takes ${names}, with commas between: that is ${texts.length} figures` });
+    return fail({
+      at: '',
+      text: message('walk.takes-with-commas-between-that-is', { names, length: texts.length }),
+    });
   const values: number[] = [];
   for (const part of texts) {
     const read = parsePosition(part, unit);
-    if (!read.ok) return fail({ at: '', text: `${plainText(read.issues[0].text)} (${names})` });
+    if (!read.ok)
+      return fail({ at: '', text: message('walk.joined', { fault: read.issues[0].text, names }) });
     values.push(read.value.value);
   }
   return ok({ values, texts });
@@ -87,12 +104,12 @@ function cornerOf(letter: string, text: string, unit: Unit): Result<AngleReading
   const [, figure = '', suffix = ''] = /^(.*?)\s*([io]?)$/i.exec(text) ?? [];
   const side = suffix.toLowerCase() === 'o' ? 'outside' : 'inside';
   if (letter === 'l') {
-    const legs = lengthsOf(figure, unit, 3, 'left leg, right leg, across');
+    const legs = lengthsOf(figure, unit, 3, message('walk.left-leg-right-leg-across'));
     if (!legs.ok) return legs;
     const [left, right, across] = legs.value.values;
     return left && right && across
       ? ok({ as: 'legs', left, right, across, side })
-      : fail({ at: '', text: 'takes left leg, right leg, across, with commas between' });
+      : fail({ at: '', text: message('walk.takes-left-leg-right-leg-across') });
   }
   const degrees = parseAngle(figure);
   if (!degrees.ok) return degrees;
@@ -103,7 +120,7 @@ function cornerOf(letter: string, text: string, unit: Unit): Result<AngleReading
 
 function openingOf(letter: string, text: string, unit: Unit): Result<WalkEntry> {
   const window = letter === 'w';
-  const names = `from left, width, head${window ? ', sill' : ''}`;
+  const names = message('walk.from-left-width-head-2', { sill: window ? message('walk.sill') : '' });
   const read = lengthsOf(text, unit, window ? 4 : 3, names);
   if (!read.ok) return read;
   const [
@@ -113,7 +130,7 @@ function openingOf(letter: string, text: string, unit: Unit): Result<WalkEntry> 
     sillHeight = USUAL_OPENING[unit].sill,
   ] = read.value.values;
   if (!(width > 0 && headHeight > 0))
-    return fail({ at: '', text: `width and head must be greater than 0 (${names})` });
+    return fail({ at: '', text: message('walk.width-and-head-must-be-greater', { names }) });
   const keys = ['at', 'width', 'headHeight', 'sillHeight'];
   return ok({
     kind: 'opening',
@@ -150,23 +167,23 @@ export function parseWalkLine(text: string, unit: Unit, offset = 0): Result<Walk
   }
   if (letter in OPENINGS) return openingOf(letter, rest, unit);
   if (letter === 's') {
-    const read = lengthsOf(rest, unit, 2, 'first, spacing');
+    const read = lengthsOf(rest, unit, 2, message('walk.first-spacing'));
     if (!read.ok) return read;
     const [start, spacing = unit === 'in' ? 16 : 400] = read.value.values;
     return spacing > 0
       ? ok({ kind: 'studs', studs: { first: start!, spacing } })
-      : fail({ at: '', text: 'the spacing of studs must be greater than 0' });
+      : fail({ at: '', text: message('walk.the-spacing-of-studs-must-be') });
   }
   if (letter === 'b') {
-    const read = lengthsOf(rest, unit, 4, 'from left, width, low, high');
+    const read = lengthsOf(rest, unit, 4, message('walk.from-left-width-low-high'));
     if (!read.ok) return read;
     const [at = 0, width, low = 0, high = unit === 'in' ? 36 : 900] = read.value.values;
     return width !== undefined && width > 0 && high > low
       ? ok({ kind: 'built-in', item: { at, width, low, high } })
-      : fail({ at: '', text: 'takes from left, width, low, high, with commas between; high above low' });
+      : fail({ at: '', text: message('walk.takes-from-left-width-low-high') });
   }
   if (letter in POINTS) {
-    const read = lengthsOf(rest, unit, 2, 'from left, width');
+    const read = lengthsOf(rest, unit, 2, message('walk.from-left-width'));
     if (!read.ok) return read;
     const [at = 0, width] = read.value.values;
     return ok({
@@ -180,6 +197,6 @@ export function parseWalkLine(text: string, unit: Unit, offset = 0): Result<Walk
   }
   return fail({
     at: '',
-    text: `"${first}" means nothing here: write a length, or one of a m t l d c k w o b s e v f g`,
+    text: message('walk.means-nothing-here-write-a-length', { first }),
   });
 }

@@ -1,3 +1,4 @@
+import { message, type Words } from '../messages/index.ts';
 import { fail, failIfAny, ok, type Issue, type Result } from '../base/index.ts';
 import type { Survey } from '../api-schemas/index.ts';
 import type { AngleReading } from '../job/index.ts';
@@ -49,16 +50,15 @@ export function wallTable(rooms: readonly TableRoom[]): string[][] {
 /** Column numbers by name, from the heading row; a table without one has the columns in their own order. */
 function columnsOf(
   heading: readonly string[],
-): { readonly at: Map<string, number>; readonly skip: number } | string {
+): { readonly at: Map<string, number>; readonly skip: number } | { readonly fault: Words } {
   const names = heading.map((one) => one.trim().toLowerCase());
   if (!names.includes('length')) {
     const looksLikeHeading = names.every((one) => one === '' || /^[a-z ]+$/.test(one)) && names.length > 1;
-    if (looksLikeHeading) return 'has no column "length": name the columns room, length, corner, openings';
+    if (looksLikeHeading) return { fault: message('table.has-no-column-length-name-the') };
     return { at: new Map(WALL_COLUMNS.map((name, index) => [name, index])), skip: 0 };
   }
   const unknown = names.find((one) => one !== '' && !(WALL_COLUMNS as readonly string[]).includes(one));
-  if (unknown !== undefined)
-    return `has a column "${unknown}": only room, length, corner and openings are read`;
+  if (unknown !== undefined) return { fault: message('table.has-a-column-only-room-length', { unknown }) };
   return { at: new Map(names.map((name, index) => [name, index])), skip: 1 };
 }
 
@@ -74,9 +74,9 @@ export function roomsOfTable(
   survey: Survey,
 ): Result<TableRoom[]> {
   const filled = rows.filter((row) => row.some((cell) => cell.trim() !== ''));
-  if (filled.length === 0) return fail({ at: '', text: 'the table is empty' });
+  if (filled.length === 0) return fail({ at: '', text: message('table.the-table-is-empty') });
   const columns = columnsOf(filled[0]!);
-  if (typeof columns === 'string') return fail({ at: 'line 1', text: columns });
+  if ('fault' in columns) return fail({ at: 'line 1', text: columns.fault });
   const issues: Issue[] = [];
   const rooms = new Map<string, Survey>();
   filled.slice(columns.skip).forEach((row, index) => {
@@ -122,7 +122,7 @@ function openingsOf(text: string, unit: Unit, survey: Survey): Result<Openings> 
     const entry = parseWalkLine(part, unit);
     if (!entry.ok) return entry;
     if (entry.value.kind !== 'opening')
-      return fail({ at: '', text: `"${part.trim()}" is no opening: write d, c, k, w or o and its figures` });
+      return fail({ at: '', text: message('table.is-no-opening-write-d-c', { part: part.trim() }) });
     openings.push({ id: `o${before + openings.length + 1}`, ...entry.value.opening });
   }
   return ok(openings.sort((a, b) => a.at - b.at));

@@ -1,3 +1,4 @@
+import { inWords } from '../../test/helpers/in-words.ts';
 import { expect, test } from '@jest/globals';
 import type { RoomRecord } from '../api-schemas/index.ts';
 import type { Shop, ShopPiece } from '../workshop/index.ts';
@@ -22,11 +23,11 @@ const shopOf = (...states: ShopPiece['state'][]): Shop =>
 
 test('what is missing first is said, and leads there', () => {
   expect(workStatus([], undefined).next.stage).toBe('rooms');
-  expect(workStatus([den, room('Hall', []), room('Loft', [])], undefined)).toEqual({
+  expect(inWords(workStatus([den, room('Hall', []), room('Loft', [])], undefined))).toEqual({
     says: 'Hall and Loft not walked.',
     next: { stage: 'walk', room: 'hall', word: 'Walk Hall' },
   });
-  expect(workStatus([room('Den', [120, 96, 110, 96])], undefined).says).toBe(
+  expect(inWords(workStatus([room('Den', [120, 96, 110, 96])], undefined).says)).toBe(
     'Den does not close: a figure is wrong.',
   );
   expect(workStatus([den], undefined)).toMatchObject({
@@ -36,10 +37,10 @@ test('what is missing first is said, and leads there', () => {
 });
 
 test('once something is given the pieces are counted: what is not good and what was replaced is none of them', () => {
-  expect(workStatus([den], shopOf('cut', 'ready', 'spoilt', 'superseded'))).toEqual({
+  expect(inWords(workStatus([den], shopOf('cut', 'ready', 'spoilt', 'superseded')))).toEqual({
     says: '1 of 2 pieces cut, 0 fixed.',
     next: { stage: 'saw', word: 'To the saw' },
   });
   expect(workStatus([den], shopOf('cut', 'fixed')).next.stage).toBe('hang');
-  expect(workStatus([den], shopOf('fixed', 'fixed')).says).toBe('All 2 pieces fixed.');
+  expect(inWords(workStatus([den], shopOf('fixed', 'fixed')).says)).toBe('All 2 pieces fixed.');
 });

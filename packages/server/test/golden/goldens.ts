@@ -61,8 +61,7 @@ function checked(name: string, file: unknown): JobFile {
 }
 
 /** Messages stand in them as an American crew reads them. */
-const text = (value: unknown): string =>
-  `${JSON.stringify(formatAll(value, readerOf('us')), null, 1)}\n`;
+const text = (value: unknown): string => `${JSON.stringify(formatAll(value, readerOf('us')), null, 1)}\n`;
 const digest = (value: string | Buffer): string =>
   createHash('sha256').update(value).digest('hex').slice(0, 24);
 

@@ -1,3 +1,4 @@
+import { translateIfAny } from '../messages/t.ts';
 import { rightOf, whyNot, type Right } from '@long-miter/core';
 import { api, useSessionQuery } from '../api/api.ts';
 import type { State } from './store.ts';
@@ -8,12 +9,13 @@ const roleIn = (state: State) => api.endpoints.session.select()(state).data?.me?
 
 /** Why this change may not be made here; undefined where it may. */
 export const rightRefusal = (state: State, method: string, path: string): string | undefined =>
-  whyNot(roleIn(state), rightOf(method, path));
+  translateIfAny(whyNot(roleIn(state), rightOf(method, path)));
 
-export const refusalFor = (state: State, right: Right): string | undefined => whyNot(roleIn(state), right);
+export const refusalFor = (state: State, right: Right): string | undefined =>
+  translateIfAny(whyNot(roleIn(state), right));
 
 /** Why one may not; undefined where one may, or nobody has an account. */
 export function useWhyNot(right: Right): string | undefined {
   const { data } = useSessionQuery();
-  return whyNot(data?.me?.role, right);
+  return translateIfAny(whyNot(data?.me?.role, right));
 }

@@ -1,5 +1,4 @@
-import { packed, type Message } from '../../messages/index.ts';
-import { message } from '../../messages/index.ts';
+import { faultText, message, packed, type Message } from '../../messages/index.ts';
 import { z } from 'zod';
 import { ok, type Result } from '../../base/index.ts';
 import { checkShape } from '../../job/index.ts';
@@ -10,34 +9,34 @@ import * as trade from '../../trade/index.ts';
  * answers. What no corner, saw or board can be gets a reason, not a number.
  */
 
-const length = z.number().gt(0, packed(message('calc.must-be-greater-than-0')));
-const size = z.number().min(0, packed(message('calc.must-not-be-negative')));
+const length = z.number().gt(0, faultText('calc.must-be-greater-than-0'));
+const size = z.number().min(0, faultText('calc.must-not-be-negative'));
 const any = z.number();
 const wallAngle = z
   .number()
-  .gt(0, packed(message('calc.must-be-greater-than-0')))
-  .lt(360, packed(message('calc.must-be-less-than-360')));
+  .gt(0, faultText('calc.must-be-greater-than-0'))
+  .lt(360, faultText('calc.must-be-less-than-360'));
 const inside = z
   .number()
-  .gt(0, packed(message('calc.must-be-greater-than-0')))
-  .lt(180, packed(message('calc.must-be-less-than-180-only')));
+  .gt(0, faultText('calc.must-be-greater-than-0'))
+  .lt(180, faultText('calc.must-be-less-than-180-only'));
 const acute = z
   .number()
-  .gt(0, packed(message('calc.must-be-greater-than-0')))
-  .lt(90, packed(message('calc.must-be-less-than-90')));
+  .gt(0, faultText('calc.must-be-greater-than-0'))
+  .lt(90, faultText('calc.must-be-less-than-90'));
 const slope = z
   .number()
-  .gt(-90, packed(message('calc.must-be-more-than-90')))
-  .lt(90, packed(message('calc.must-be-less-than-90')));
+  .gt(-90, faultText('calc.must-be-more-than-90'))
+  .lt(90, faultText('calc.must-be-less-than-90'));
 const turn = z
   .number()
-  .gt(0, packed(message('calc.must-be-greater-than-0')))
-  .lt(180, packed(message('calc.must-be-less-than-180')));
+  .gt(0, faultText('calc.must-be-greater-than-0'))
+  .lt(180, faultText('calc.must-be-less-than-180'));
 const pieces = z
   .number()
-  .int(packed(message('calc.must-be-a-whole-number')))
-  .min(0, packed(message('calc.must-not-be-negative')))
-  .max(100, packed(message('calc.must-be-at-most-100')));
+  .int(faultText('calc.must-be-a-whole-number'))
+  .min(0, faultText('calc.must-not-be-negative'))
+  .max(100, faultText('calc.must-be-at-most-100'));
 const side = z.enum(['inside', 'outside']);
 const whichPiece = z.enum(['left', 'right']);
 const rakeEnd = z.enum(['low', 'high']);
@@ -95,7 +94,7 @@ const flatEnd = z
     ]),
     A: wallAngle.optional(),
     mateT: length.optional(),
-    s: size.lt(90, packed(message('calc.must-be-less-than-90'))).optional(),
+    s: size.lt(90, faultText('calc.must-be-less-than-90')).optional(),
   })
   .superRefine((end, context) => {
     const needsA = ['insideMiter', 'outsideMiter', 'buttSquare', 'buttFitted', 'cope', 'buttMate'].includes(
@@ -105,27 +104,24 @@ const flatEnd = z
       context.addIssue({
         code: 'custom',
         path: ['A'],
-        message: packed(message('calc.is-missing-this-end-meets-a')),
+        message: faultText('calc.is-missing-this-end-meets-a'),
       });
     if (end.A !== undefined && end.kind === 'outsideMiter' && end.A < 180)
       context.addIssue({
         code: 'custom',
         path: ['A'],
-        message: packed(message('calc.must-be-more-than-180-at')),
+        message: faultText('calc.must-be-more-than-180-at'),
       });
     if (end.A !== undefined && needsA && end.kind !== 'outsideMiter' && end.A >= 180)
       context.addIssue({
         code: 'custom',
         path: ['A'],
-        message: packed(message('calc.must-be-less-than-180-at')),
+        message: faultText('calc.must-be-less-than-180-at'),
       });
   });
 
 const room = {
-  lengths: z
-    .array(length)
-    .min(3, packed(message('calc.a-room-has-at-least-three')))
-    .max(500),
+  lengths: z.array(length).min(3, faultText('calc.a-room-has-at-least-three')).max(500),
   angles: z.array(wallAngle).min(3).max(500),
 };
 const sameCount = ({
@@ -203,7 +199,7 @@ const ops: Readonly<Record<string, Op>> = {
   ),
   'flat.unequal': op(
     {
-      A: wallAngle.refine((A) => A !== 180, packed(message('calc.must-not-be-180-there-is'))),
+      A: wallAngle.refine((A) => A !== 180, faultText('calc.must-not-be-180-there-is')),
       t1: length,
       t2: length,
     },
@@ -214,7 +210,7 @@ const ops: Readonly<Record<string, Op>> = {
     {
       run: length,
       joint: length,
-      s: size.lt(90, packed(message('calc.must-be-less-than-90'))),
+      s: size.lt(90, faultText('calc.must-be-less-than-90')),
       t: length,
       lap: z.enum(['leftOver', 'rightOver']),
     },
@@ -347,7 +343,7 @@ const ops: Readonly<Record<string, Op>> = {
   ),
   'rake.unequal': op(
     {
-      slope: slope.refine((phi) => phi !== 0, packed(message('calc.must-not-be-0-there-is'))),
+      slope: slope.refine((phi) => phi !== 0, faultText('calc.must-not-be-0-there-is')),
       h1: length,
       h2: length,
     },
@@ -368,10 +364,10 @@ const ops: Readonly<Record<string, Op>> = {
   ),
   'fit.corner': checked(
     {
-      A: wallAngle.refine((A) => A !== 180, packed(message('calc.must-not-be-180-there-is'))),
+      A: wallAngle.refine((A) => A !== 180, faultText('calc.must-not-be-180-there-is')),
       t: length,
-      cutLeft: size.lt(90, packed(message('calc.must-be-less-than-90'))),
-      cutRight: size.lt(90, packed(message('calc.must-be-less-than-90'))),
+      cutLeft: size.lt(90, faultText('calc.must-be-less-than-90')),
+      cutRight: size.lt(90, faultText('calc.must-be-less-than-90')),
       sawError: any.optional(),
       backBevel: any.optional(),
     },
@@ -404,9 +400,9 @@ const ops: Readonly<Record<string, Op>> = {
       value: any,
       den: z
         .number()
-        .int(packed(message('calc.must-be-a-whole-number')))
-        .min(1, packed(message('calc.must-be-at-least-1')))
-        .max(1024, packed(message('calc.must-be-at-most-1024'))),
+        .int(faultText('calc.must-be-a-whole-number'))
+        .min(1, faultText('calc.must-be-at-least-1'))
+        .max(1024, faultText('calc.must-be-at-most-1024')),
     },
     ({ value, den }) => trade.tapeFraction(value, den),
   ),
@@ -416,7 +412,7 @@ const ops: Readonly<Record<string, Op>> = {
   'scarf.lap': checked(
     {
       joint: any,
-      s: size.lt(90, packed(message('calc.must-be-less-than-90'))),
+      s: size.lt(90, faultText('calc.must-be-less-than-90')),
       t: length,
       gap: size,
       viewer: point,

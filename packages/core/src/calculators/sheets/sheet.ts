@@ -164,7 +164,7 @@ export function gapFigure(
   };
 }
 
-/** The same in one. @example plainText(formatGap(0.0186, 'in')) // '0.019 in (about 1/64)' */
+/** The same in one. @example plainText(formatGap(0.0186, 'in')) // "0.019 in (about 1/64)" */
 export function formatGap(value: number, unit: Unit): Words {
   const { figure, about } = gapFigure(value, unit);
   return about === undefined ? figure : message('calc.gap-about', { figure, about });

@@ -3,6 +3,12 @@ import type { MessageCode } from '../message.ts';
 /** Written by `npm run words`: what reads otherwise than in American English with its trade words. */
 export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode, string>>>>> = {
   'en-US uk': {
+    'act.changed-a-pinned-stick': 'changed a pinned length',
+    'act.noted-a-stick-as-cut': 'noted a length as cut',
+    'act.pinned-a-stick': 'pinned a length',
+    'act.pinned-or-released-sticks': 'pinned or released lengths',
+    'act.released-a-pinned-stick': 'released a pinned length',
+    'act.took-back-that-a-stick-was': 'took back that a length was cut',
     'advice.a-gap-beside-the-casing-has': 'A gap beside the architrave has to be filled, and cracks.',
     'advice.add-shoe-or-take-a-thicker': 'Add quadrant, or take a thicker skirting.',
     'advice.buy-a-longer-stick-for-this': 'Buy a longer length for this wall.',
@@ -164,6 +170,23 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'cut.there-is-no-stick-left-to': 'there is no length "{stick}" left to pin: release it',
     'cutlist.long-cope': 'long, scribe',
     'draw.stick-pieces': 'Length {number}, {length}, {count} pieces',
+    'fault.at-most-1000-sticks-can-be': 'at most 1000 lengths can be pinned',
+    'fault.does-not-agree-with-the-other':
+      'does not agree with the other figures of this cornice ({readings}): {width} at {spring} stands out {projection} and comes down {drop}; measure them again',
+    'fault.is-missing-crown-needs-its-spring':
+      'is missing: cornice needs its spring angle, or its projection and drop',
+    'fault.is-missing-crown-needs-the-height': 'is missing: cornice needs the height of the ceiling',
+    'fault.is-used-twice-an-opened-stick': '"{name}" is used twice: an opened length needs a name of its own',
+    'fault.must-be-a-uuid-made-by': 'must be a UUID, made by whoever says that the length is cut',
+    'fault.must-be-cope-miter-or-butt': 'must be "scribe", "mitre" or "butt"',
+    'fault.must-be-miter-butt-or-block': 'must be "mitre", "butt" or "block"',
+    'fault.must-be-short-slant-damaged-or-wrong-stick':
+      'must be "short", "slant", "damaged" or "wrong-length"',
+    'field.from-the-jamb-face-to-sound':
+      'From the jamb face to sound wall: reveal and architrave must cover it',
+    'field.how-far-the-stool-runs-past':
+      'How far the stool runs past the architrave on its left; empty: the house rule',
+    'field.how-far-the-stool-stands-past': 'How far the stool stands past the face of the architrave',
     'hang.between-its-neighbors-along-the-wall': 'between its neighbours, along the wall',
     'hang.hang-both-its-neighbors-then-measure':
       'Hang both its neighbours, then measure on the wall between them, along the edge on the wall.',
@@ -217,6 +240,7 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'practice.the-piece-on-the-wall-of':
       'The piece on the wall {side} of {choice} corner: its {end} end, mitred.',
     'purchase.pieces-fit-no-stick': 'pieces fit no length',
+    'reading.way-fixed-casing': 'fixed architrave',
     'refusal.has-no-sticks-of-add-a': 'has no lengths of "{id}" ({profile}): add a stock length for it',
     'refusal.of-cannot-be-made-of-pieces':
       '{stretch} of {profile} cannot be made of pieces that fit the lengths (longest {longest}): add a longer one{remedy}',
@@ -224,8 +248,72 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
       'piece {piece} of {profile} ({length}) fits no length (longest {longest}): add a longer one',
     'refusal.the-stock-of-does-not-suffice':
       'the stock of "{id}" ({profile}) does not suffice: {more} would do. Without a length are {parts}',
+    'rule.a-cope-stays-closed-when-wood':
+      'A scribe stays closed when wood shrinks or a corner is off; a glued mitre is quicker and suits MDF; foam is butted.',
+    'rule.a-raw-end-beside-a-thinner': 'A raw end beside a thinner architrave catches the eye and the dust.',
+    'rule.a-small-mitered-return-or-square': 'A small mitred return, or square with the nose snipped off.',
+    'rule.advise-a-miter-where-an-inside':
+      'Advise a mitre where an inside corner is wider than this and would be scribed.',
+    'rule.back-cut-of-casing': 'back-cut of architrave',
+    'rule.bias-of-miters': 'bias of mitres',
+    'rule.casing-laps-by': 'architrave laps by',
+    'rule.closing-piece-of-crown': 'closing piece of cornice',
+    'rule.cope-everything': 'Scribe everything',
+    'rule.cope-one-piece-over-the-other': 'Scribe one piece over the other, mitre both, or butt them.',
+    'rule.crown-on-the-saw': 'cornice on the saw',
+    'rule.cut-casing-miters-so-many-degrees': 'Cut architrave mitres so many degrees open at the back.',
+    'rule.cut-the-last-piece-of-a':
+      'Cut the last piece of a cornice run long, or hold it until its neighbours hang and it is measured between them.',
+    'rule.ends-of-shoe': 'ends of quadrant',
+    'rule.fewer-joints-look-better-on-paint-grade':
+      'Fewer joints look better; on paint-grade trim a splice on a stud costs less than a longer length.',
+    'rule.gap-above-crown-up-to': 'gap above cornice up to',
+    'rule.glued-crown-shy-by': 'glued cornice shy by',
+    'rule.heads-of-casing': 'heads of architrave',
+    'rule.how-far-a-stool-runs-past': 'How far a stool runs past the architrave at each end.',
+    'rule.how-far-casing-must-reach-past': 'How far architrave must reach past the gap it covers.',
+    'rule.how-far-from-a-corner-crown':
+      'How far from a corner cornice is left without nails until its neighbour is up: foam, and all others.',
+    'rule.it-shows-only-at-corners-off':
+      'It shows only at corners off square, and a square end under a scribe is covered anyway.',
+    'rule.light-gap-above-crown': 'light gap above cornice',
+    'rule.line-of-crown': 'line of cornice',
+    'rule.loose-ends-of-crown': 'loose ends of cornice',
+    'rule.miter-and-glue': 'Mitre and glue',
+    'rule.miter-rather-than-cope-from': 'mitre rather than scribe from',
+    'rule.nested-needs-no-compound-angles-but':
+      'Nested needs no compound angles but a saw tall enough; flat suits wide cornice.',
+    'rule.nested-upside-down-against-the-fence':
+      'Nested upside down against the fence, or lying flat with mitre and bevel.',
+    'rule.one-long-piece-leaves-a-short':
+      'One long piece leaves a short one that an offcut may give; like lengths are easier to carry and look laid out on purpose. What it costs in lengths comes first.',
+    'rule.one-miter-is-quicker-two-half':
+      'One mitre is quicker; two half turns die softly into the backer and leave no corner to catch a sleeve.',
+    'rule.only-where-a-wall-is-longer':
+      'Only where a wall is longer than any length, or wherever they save stock.',
+    'rule.order-of-crown': 'order of cornice',
+    'rule.pressed-in-the-last-piece-closes':
+      'Pressed in, the last piece closes both its joints; glued mitres want a little room and test blocks; foam must not be forced.',
+    'rule.return-an-end-that-stands-prouder':
+      'Return an end that stands prouder than the architrave by more than this.',
+    'rule.return-at-casing': 'return at architrave',
+    'rule.step-between-jamb-and-casing': 'Step between jamb and architrave.',
+    'rule.test-pair-of-crown': 'test pair of cornice',
+    'rule.the-tip-of-a-cope-gets':
+      'The tip of a scribe gets too thin there, and the relief behind it too deep. It is advised, never forced.',
+    'rule.turn-a-rail-back-in-one': 'Turn a rail back in one mitre of 45, or in two half turns of 22½.',
+    'rule.two-pieces-mitered-over-the-round':
+      'Two pieces mitred over the round, or small pieces that turn with it.',
+    'rule.up-to-this-a-jamb-that':
+      'Up to this a jamb that stands out is planed or the architrave back-cut; beyond it is packed out.',
+    'rule.what-crown-glued-in-between-two': 'What cornice glued in between two that hang is cut shorter.',
+    'rule.what-crown-hangs-below-the-ceiling':
+      'What cornice hangs below the ceiling for a line of light; 0 for none.',
+    'rule.what-may-stay-open-between-crown':
+      'What may stay open between cornice and ceiling and still be caulked.',
+    'rule.what-the-last-piece-of-a': 'What the last piece of a cornice run is cut longer.',
     'sheet.lengths-in-millimeters': 'Lengths in millimetres.',
-    'sheet.stick': 'length',
+    'sheet.stick': 'length no.',
     'sheet.sticks': 'Lengths',
     'shop.is-written-on-another-stick-already': '{letter} is written on another length already',
     'shop.lies-on-stick-both-ends-are': '{tag} lies on length {letter}: both ends are cut on one length',
@@ -236,6 +324,7 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'shop.stick-is-put-away': 'length {letter} is put away',
     'shop.stick-is-put-away-already': 'length {letter} is put away already',
     'shop.there-is-no-stick': 'there is no length {letter}',
+    'walk.the-corner-off-a-miter-scale': 'the corner, off a mitre scale',
     'warning.base-and-rails-are-cut-to': '{corner}: {walls}; skirting and rails are cut to that',
     'warning.base-and-shoe-cover-of-floor':
       '{room}: skirting and quadrant cover {covers} of floor, its gap at the wall is {gap}',
@@ -301,6 +390,10 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'piece.held-until-its-neighbors-hang-and':
       'held until its neighbours hang and it is measured between them',
     'piece.leave-its-last-loose-until-its': 'leave its last {loose} loose until its neighbour is up',
+    'rule.cut-the-last-piece-of-a':
+      'Cut the last piece of a crown run long, or hold it until its neighbours hang and it is measured between them.',
+    'rule.how-far-from-a-corner-crown':
+      'How far from a corner crown is left without nails until its neighbour is up: foam, and all others.',
     'sheet.lengths-in-millimeters': 'Lengths in millimetres.',
   },
   'en-GB uk': {},

@@ -1,3 +1,4 @@
+import { message } from '../../messages/index.ts';
 import { pointer, type Issue } from '../../base/index.ts';
 import type { Survey } from '../../api-schemas/index.ts';
 import type { Opening } from '../../job/index.ts';
@@ -100,7 +101,7 @@ export function readKindAndWall(
   if (!read || !kind)
     return {
       at: '',
-      text: 'write what it is and the number of its wall: d3 is a door on wall 3 (d door, c cased opening, k pocket door, w window, o plain opening)',
+      text: message('fault.write-what-it-is-and-the'),
     };
   const wall = Number(read[2]);
   if (wall < 1 || wall > walls)
@@ -108,8 +109,8 @@ export function readKindAndWall(
       at: pointer('wall'),
       text:
         walls === 0
-          ? 'the room has no wall yet: walk it first'
-          : `there is no wall ${wall}: walls 1 to ${walls}`,
+          ? message('fault.the-room-has-no-wall-yet')
+          : message('fault.there-is-no-wall-walls-1', { wall, walls }),
     };
   return { kind, wall: wall - 1 };
 }

@@ -1,3 +1,4 @@
+import { message, type Words } from '../../messages/index.ts';
 import { fail, ok, type Result } from '../../base/index.ts';
 import type { Opening } from '../../job/index.ts';
 import {
@@ -16,43 +17,43 @@ import {
 export interface OpeningField {
   /** Where it is kept: `width`, `jambDepth.topLeft`. */
   readonly key: string;
-  readonly label: string;
+  readonly label: Words;
   /** Over a column. */
-  readonly short: string;
+  readonly short: Words;
   readonly reads: 'length' | 'position' | 'signed' | 'degrees';
   readonly only?: 'window' | 'door';
   /** Which columns are seen together. */
   readonly group: 'size' | 'depth' | 'true' | 'stool';
   /** What it is or how it is taken, for the field's tip. */
-  readonly tip: string;
+  readonly tip: Words;
 }
 
 export const OPENING_FIELDS: readonly OpeningField[] = [
-  { key: 'at', label: 'from the left corner', short: 'from left', reads: 'position', group: 'size', tip: 'From the wall’s left corner to the left jamb face' },
-  { key: 'width', label: 'width', short: 'width', reads: 'length', group: 'size', tip: 'Between the jamb faces, at the floor or the sill' },
-  { key: 'headLeft', label: 'head height, left', short: 'head left', reads: 'length', group: 'size', tip: 'From the floor to the head, plumb, at the left jamb' },
-  { key: 'headRight', label: 'head height, right', short: 'head right', reads: 'length', group: 'size', tip: 'The same at the right jamb; empty where the head is level' },
-  { key: 'sillHeight', label: 'sill', short: 'sill', reads: 'position', only: 'window', group: 'size', tip: 'From the floor to the top of the stool, or to the frame where that is said' },
-  { key: 'jambDepth.bottomLeft', label: 'depth, bottom left', short: 'bottom left', reads: 'signed', group: 'depth', tip: 'From the frame out to the wall plane; write - in front where the jamb stands proud' },
-  { key: 'jambDepth.topLeft', label: 'depth, top left', short: 'top left', reads: 'signed', group: 'depth', tip: 'From the frame out to the wall plane; write - in front where the jamb stands proud' },
-  { key: 'jambDepth.topRight', label: 'depth, top right', short: 'top right', reads: 'signed', group: 'depth', tip: 'From the frame out to the wall plane; write - in front where the jamb stands proud' },
-  { key: 'jambDepth.bottomRight', label: 'depth, bottom right', short: 'bottom right', reads: 'signed', group: 'depth', tip: 'From the frame out to the wall plane; write - in front where the jamb stands proud' },
-  { key: 'roughGap', label: 'gap to be covered', short: 'gap', reads: 'position', group: 'depth', tip: 'From the jamb face to sound wall: reveal and casing must cover it' },
-  { key: 'drywallRadius', label: 'rounded wall edge', short: 'rounded', reads: 'position', group: 'depth', tip: 'Radius of the wall’s edge, where it is rounded into the opening' },
-  { key: 'floorGap', label: 'gap at the floor', short: 'floor gap', reads: 'position', only: 'door', group: 'depth', tip: 'What the legs stay off the floor: flooring to come, a damp slab' },
-  { key: 'widthTop', label: 'width at the top', short: 'width top', reads: 'length', group: 'true', tip: 'Between the jamb faces at the head' },
-  { key: 'headLevel', label: 'head rises to the right', short: 'rises', reads: 'signed', group: 'true', tip: 'Off the level over the width, instead of a height at the right; - where it falls' },
-  { key: 'diagonal', label: 'diagonal', short: 'diagonal', reads: 'length', group: 'true', tip: 'Inside, from bottom left to top right' },
-  { key: 'lean.left', label: 'left jamb out of plumb', short: 'lean left', reads: 'degrees', group: 'true', tip: 'Degrees, with its top to the right; - with its top to the left' },
-  { key: 'lean.right', label: 'right jamb out of plumb', short: 'lean right', reads: 'degrees', group: 'true', tip: 'Degrees, with its top to the right; - with its top to the left' },
-  { key: 'sillLeft', label: 'sill at the left', short: 'sill left', reads: 'position', only: 'window', group: 'true', tip: 'Where the sill is not level' },
-  { key: 'sillRight', label: 'sill at the right', short: 'sill right', reads: 'position', only: 'window', group: 'true', tip: 'Where the sill is not level' },
-  { key: 'reveal', label: 'reveal', short: 'reveal', reads: 'position', group: 'stool', tip: 'Empty: the house rule' },
-  { key: 'nose', label: 'nose', short: 'nose', reads: 'position', only: 'window', group: 'stool', tip: 'How far the stool stands past the face of the casing' },
-  { key: 'hornLeft', label: 'left horn', short: 'horn left', reads: 'position', only: 'window', group: 'stool', tip: 'How far the stool runs past the casing on its left; empty: the house rule' },
-  { key: 'hornRight', label: 'right horn', short: 'horn right', reads: 'position', only: 'window', group: 'stool', tip: 'The same on its right' },
-  { key: 'measuredHead', label: 'head, outside to outside', short: 'head measured', reads: 'length', group: 'stool', tip: 'Along the upper edge, over both legs as they stand: the head is cut to it' },
-  { key: 'pocketDepth', label: 'to the pocket', short: 'to pocket', reads: 'position', only: 'door', group: 'stool', tip: 'From the wall’s face to the path of a door that slides into it' },
+  { key: 'at', label: message('field.from-the-left-corner'), short: message('field.from-left'), reads: 'position', group: 'size', tip: message('field.from-the-wall-s-left-corner') },
+  { key: 'width', label: message('field.width'), short: message('field.width'), reads: 'length', group: 'size', tip: message('field.between-the-jamb-faces-at-the') },
+  { key: 'headLeft', label: message('field.head-height-left'), short: message('field.head-left'), reads: 'length', group: 'size', tip: message('field.from-the-floor-to-the-head') },
+  { key: 'headRight', label: message('field.head-height-right'), short: message('field.head-right'), reads: 'length', group: 'size', tip: message('field.the-same-at-the-right-jamb') },
+  { key: 'sillHeight', label: message('field.sill'), short: message('field.sill'), reads: 'position', only: 'window', group: 'size', tip: message('field.from-the-floor-to-the-top') },
+  { key: 'jambDepth.bottomLeft', label: message('field.depth-bottom-left'), short: message('field.bottom-left'), reads: 'signed', group: 'depth', tip: message('field.from-the-frame-out-to-the') },
+  { key: 'jambDepth.topLeft', label: message('field.depth-top-left'), short: message('field.top-left'), reads: 'signed', group: 'depth', tip: message('field.from-the-frame-out-to-the') },
+  { key: 'jambDepth.topRight', label: message('field.depth-top-right'), short: message('field.top-right'), reads: 'signed', group: 'depth', tip: message('field.from-the-frame-out-to-the') },
+  { key: 'jambDepth.bottomRight', label: message('field.depth-bottom-right'), short: message('field.bottom-right'), reads: 'signed', group: 'depth', tip: message('field.from-the-frame-out-to-the') },
+  { key: 'roughGap', label: message('field.gap-to-be-covered'), short: message('field.gap'), reads: 'position', group: 'depth', tip: message('field.from-the-jamb-face-to-sound') },
+  { key: 'drywallRadius', label: message('field.rounded-wall-edge'), short: message('field.rounded'), reads: 'position', group: 'depth', tip: message('field.radius-of-the-wall-s-edge') },
+  { key: 'floorGap', label: message('field.gap-at-the-floor'), short: message('field.floor-gap'), reads: 'position', only: 'door', group: 'depth', tip: message('field.what-the-legs-stay-off-the') },
+  { key: 'widthTop', label: message('field.width-at-the-top'), short: message('field.width-top'), reads: 'length', group: 'true', tip: message('field.between-the-jamb-faces-at-the-2') },
+  { key: 'headLevel', label: message('field.head-rises-to-the-right'), short: message('field.rises'), reads: 'signed', group: 'true', tip: message('field.off-the-level-over-the-width') },
+  { key: 'diagonal', label: message('field.diagonal'), short: message('field.diagonal'), reads: 'length', group: 'true', tip: message('field.inside-from-bottom-left-to-top') },
+  { key: 'lean.left', label: message('field.left-jamb-out-of-plumb'), short: message('field.lean-left'), reads: 'degrees', group: 'true', tip: message('field.degrees-with-its-top-to-the') },
+  { key: 'lean.right', label: message('field.right-jamb-out-of-plumb'), short: message('field.lean-right'), reads: 'degrees', group: 'true', tip: message('field.degrees-with-its-top-to-the') },
+  { key: 'sillLeft', label: message('field.sill-at-the-left'), short: message('field.sill-left'), reads: 'position', only: 'window', group: 'true', tip: message('field.where-the-sill-is-not-level') },
+  { key: 'sillRight', label: message('field.sill-at-the-right'), short: message('field.sill-right'), reads: 'position', only: 'window', group: 'true', tip: message('field.where-the-sill-is-not-level') },
+  { key: 'reveal', label: message('field.reveal'), short: message('field.reveal'), reads: 'position', group: 'stool', tip: message('field.empty-the-house-rule') },
+  { key: 'nose', label: message('field.nose'), short: message('field.nose'), reads: 'position', only: 'window', group: 'stool', tip: message('field.how-far-the-stool-stands-past') },
+  { key: 'hornLeft', label: message('field.left-horn'), short: message('field.horn-left'), reads: 'position', only: 'window', group: 'stool', tip: message('field.how-far-the-stool-runs-past') },
+  { key: 'hornRight', label: message('field.right-horn'), short: message('field.horn-right'), reads: 'position', only: 'window', group: 'stool', tip: message('field.the-same-on-its-right') },
+  { key: 'measuredHead', label: message('field.head-outside-to-outside'), short: message('field.head-measured'), reads: 'length', group: 'stool', tip: message('field.along-the-upper-edge-over-both') },
+  { key: 'pocketDepth', label: message('field.to-the-pocket'), short: message('field.to-pocket'), reads: 'position', only: 'door', group: 'stool', tip: message('field.from-the-wall-s-face-to') },
 ]; // prettier-ignore
 
 /** Whether a figure is taken of this kind of opening. */
@@ -110,7 +111,9 @@ export function readOpeningFigure(
   const written = text.trim();
   if (written === '') {
     const needed = field.key === 'at' || field.key === 'width' || field.key === 'headLeft';
-    return needed ? fail({ at: '', text: `${field.label} is missing` }) : ok(undefined);
+    return needed
+      ? fail({ at: '', text: message('field.is-missing', { label: field.label }) })
+      : ok(undefined);
   }
   if (field.reads === 'degrees') {
     const read = parseNumber(written.replace(/°$/, '').replace(/^[−–]/, '-'), { min: -29, max: 29 });

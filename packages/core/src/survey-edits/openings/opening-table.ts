@@ -1,8 +1,8 @@
-import { type Words } from '../../messages/index.ts';
+import { listOf, message, type Words } from '../../messages/index.ts';
 import { fail, failIfAny, type Issue, type Result } from '../../base/index.ts';
 import type { RoomRecord, Survey } from '../../api-schemas/index.ts';
 import type { Opening, Profile } from '../../job/index.ts';
-import type { Unit } from '../../measure/index.ts';
+import { plainText, type Unit } from '../../measure/index.ts';
 import { freeName, openingNames, placeKey } from '../../openings/index.ts';
 import { newOpeningId } from '../edits.ts';
 import {
@@ -11,6 +11,7 @@ import {
   readOpeningFigure,
   takesField,
   withFigure,
+  type OpeningField,
 } from './opening-fields.ts';
 
 /**
@@ -31,7 +32,10 @@ const HEAD = [
 ] as const;
 const KINDS = ['door', 'cased', 'pocket', 'window', 'drywall'] as const;
 
-export const OPENING_COLUMNS: readonly string[] = [...HEAD, ...OPENING_FIELDS.map((field) => field.label)];
+/** A column is found again by its name: it is the same in every language. */
+const columnOf = (field: OpeningField): string => plainText(field.label);
+
+export const OPENING_COLUMNS: readonly string[] = [...HEAD, ...OPENING_FIELDS.map(columnOf)];
 
 type Room = Pick<RoomRecord, 'id' | 'name' | 'survey'>;
 
@@ -91,10 +95,10 @@ export function openingsFromTable(
   const heading = (filled[0] ?? []).map((one) => one.trim().toLowerCase());
   for (const needed of ['room', 'wall', 'kind'])
     if (!heading.includes(needed))
-      return fail({ at: 'line 1', text: `has no column "${needed}": the first line names the columns` });
+      return fail({ at: 'line 1', text: message('table.has-no-column-the-first-line', { needed }) });
   const unknown = heading.find((one) => one !== '' && !OPENING_COLUMNS.includes(one));
   if (unknown !== undefined)
-    return fail({ at: 'line 1', text: `has a column "${unknown}" that is not known` });
+    return fail({ at: 'line 1', text: message('table.has-a-column-that-is-not', { unknown }) });
   const issues: Issue[] = [];
   const names = namesOf(rooms);
   const taken = new Set(names.values());
@@ -109,23 +113,32 @@ export function openingsFromTable(
     const refuse = (column: string, text: Words): void =>
       void issues.push({ at: `${line}, ${column}`, text });
     const room = rooms.find((one) => one.name.toLowerCase() === (cell('room') ?? '').toLowerCase());
-    if (!room) return refuse('room', `there is no room "${cell('room')}" in this job`);
+    if (!room)
+      return refuse('room', message('table.there-is-no-room-in-this', { value: cell('room') ?? '' }));
     const survey = surveys.get(room.id)!;
     const wallIndex = Number(cell('wall')) - 1;
     const wall = survey.walls[wallIndex];
     if (!wall)
       return refuse(
         'wall',
-        `"${cell('wall')}" is no wall of ${room.name}: walls 1 to ${survey.walls.length}`,
+        message('table.is-no-wall-of-walls-1', {
+          value: cell('wall') ?? '',
+          name: room.name,
+          length: survey.walls.length,
+        }),
       );
     const kind = KINDS.find((one) => one === cell('kind')?.toLowerCase());
-    if (!kind) return refuse('kind', `"${cell('kind')}" is none of ${KINDS.join(', ')}`);
+    if (!kind)
+      return refuse(
+        'kind',
+        message('table.is-none-of', { value: cell('kind') ?? '', items: listOf(KINDS, ', ') }),
+      );
     const name = cell('name') ?? '';
     const known = (wall.openings ?? []).find(
       (one) => name !== '' && names.get(placeKey({ room: room.id, wall: wall.id, opening: one.id })) === name,
     );
     if (!known && name !== '' && taken.has(name))
-      return refuse('name', `"${name}" is another opening already: each has its own name`);
+      return refuse('name', message('table.is-another-opening-already-each-has', { name }));
     let next: Opening = known ?? {
       id: newOpeningId(survey, kind),
       kind,
@@ -139,25 +152,25 @@ export function openingsFromTable(
       const text = cell(column);
       if (text === undefined || text === '') return;
       const profile = profiles.find((one) => one.name.toLowerCase() === text.toLowerCase());
-      if (!profile) return refuse(column, `there is no profile "${text}" in this job`);
+      if (!profile) return refuse(column, message('table.there-is-no-profile-in-this', { text }));
       next = { ...next, [column]: profile.id };
     };
     (['casing', 'stool', 'apron'] as const).forEach(dress);
     const other = cell('other side');
     if (other !== undefined && other !== '') {
       const profile = profiles.find((one) => one.name.toLowerCase() === other.toLowerCase());
-      if (!profile) return refuse('other side', `there is no profile "${other}" in this job`);
+      if (!profile) return refuse('other side', message('table.there-is-no-profile-in-this-2', { other }));
       next = { ...next, other: { ...next.other, casing: profile.id } };
     }
     if (cell('word')) next = { ...next, word: cell('word')! };
     if (cell('cased all round'))
       next = { ...next, picture: /^(y|yes|1|true)$/i.test(cell('cased all round')!) };
     for (const field of OPENING_FIELDS) {
-      const text = cell(field.label);
+      const text = cell(columnOf(field));
       const needed = !known && (field.key === 'at' || field.key === 'width' || field.key === 'headLeft');
       if (!takesField(field, kind) || (!needed && (text === undefined || text === ''))) continue;
       const read = readOpeningFigure(field, text ?? '', unit);
-      if (!read.ok) return refuse(field.label, read.issues[0].text);
+      if (!read.ok) return refuse(columnOf(field), read.issues[0].text);
       if (read.value) next = withFigure(next, field.key, read.value.value);
     }
     taken.add(next.name ?? '');

@@ -1,3 +1,5 @@
+import { faultText } from '../../messages/index.ts';
+import { message } from '../../messages/index.ts';
 import { z } from 'zod';
 import { pointer, type Issue, type Result } from '../../base/index.ts';
 import { checkJobFile, checkShape, type JobFile } from '../../job/index.ts';
@@ -10,21 +12,33 @@ import { checkJobFile, checkShape, type JobFile } from '../../job/index.ts';
 /** Largest log read: each issue holds a plan as it stood. */
 export const MAX_LOG_BYTES = 100_000_000;
 
-const text = z.string().min(1, 'must not be empty').max(200, 'must have at most 200 characters');
-const length = z.number().min(0, 'must not be negative').max(1_000_000, 'must be at most 1000000');
-const positive = z.number().gt(0, 'must be greater than 0').max(1_000_000, 'must be at most 1000000');
-const side = z.enum(['left', 'right'], 'must be "left" or "right"');
+const text = z
+  .string()
+  .min(1, faultText('fault.must-not-be-empty'))
+  .max(200, faultText('fault.must-have-at-most-200-characters'));
+const length = z
+  .number()
+  .min(0, faultText('fault.must-not-be-negative'))
+  .max(1_000_000, faultText('fault.must-be-at-most-1000000'));
+const positive = z
+  .number()
+  .gt(0, faultText('fault.must-be-greater-than-0'))
+  .max(1_000_000, faultText('fault.must-be-at-most-1000000'));
+const side = z.enum(['left', 'right'], faultText('fault.must-be-left-or-right'));
 const instant = z
   .string()
-  .refine((at) => !Number.isNaN(Date.parse(at)), 'is not a time: write it like 2026-03-02T08:00:00Z');
+  .refine((at) => !Number.isNaN(Date.parse(at)), faultText('fault.is-not-a-time-write-it'));
 
 /** What every event carries: its identity, made on the device, and when it was there. */
 const common = {
   id: text,
   device: text,
-  deviceSeq: z.int('must be a whole number').min(0, 'must not be negative'),
+  deviceSeq: z.int(faultText('fault.must-be-a-whole-number')).min(0, faultText('fault.must-not-be-negative')),
   /** The server's number in the job; absent until it has one. */
-  seq: z.int('must be a whole number').min(0, 'must not be negative').optional(),
+  seq: z
+    .int(faultText('fault.must-be-a-whole-number'))
+    .min(0, faultText('fault.must-not-be-negative'))
+    .optional(),
   at: instant,
   actor: text.optional(),
 };
@@ -46,7 +60,7 @@ export const logEventSchema = z.discriminatedUnion('kind', [
   event('written', { tag, near: positive.optional() }),
   event('miscut', {
     tag,
-    what: z.enum(MISCUTS, 'must be "short", "slant", "damaged" or "wrong-stick"'),
+    what: z.enum(MISCUTS, faultText('fault.must-be-short-slant-damaged-or-wrong-stick')),
     usable: length.optional(),
   }),
   event('piece-reused', { tag, as: tag }),
@@ -60,11 +74,11 @@ export const logEventSchema = z.discriminatedUnion('kind', [
   event('opening-of-joint', {
     tag,
     end: side,
-    where: z.enum(['front', 'back'], 'must be "front" or "back"'),
+    where: z.enum(['front', 'back'], faultText('fault.must-be-front-or-back')),
     gap: positive,
   }),
   event('undone', { event: text }),
-  event('note', { text: z.string().max(4000, 'must have at most 4000 characters') }),
+  event('note', { text: z.string().max(4000, faultText('fault.must-have-at-most-4000-characters')) }),
   event('issued', {}),
   event('end-set', {}),
   event('test-cut', {}),
@@ -105,7 +119,7 @@ const loggedPlan = z.looseObject({
 export type LoggedPlan = z.infer<typeof loggedPlan>;
 
 export const issueSchema = z.strictObject({
-  revision: z.int('must be a whole number').min(0, 'must not be negative'),
+  revision: z.int(faultText('fault.must-be-a-whole-number')).min(0, faultText('fault.must-not-be-negative')),
   at: instant,
   by: text.optional(),
   plan: loggedPlan,
@@ -117,8 +131,8 @@ export const issueSchema = z.strictObject({
 export type ShopIssue = z.infer<typeof issueSchema>;
 
 export const logFileSchema = z.strictObject({
-  format: z.literal('longmiter-log', 'must be "longmiter-log"'),
-  version: z.literal(1, 'must be 1'),
+  format: z.literal('longmiter-log', faultText('fault.must-be-longmiter-log')),
+  version: z.literal(1, faultText('fault.must-be-1')),
   job: z.unknown(),
   issues: z.array(issueSchema).max(10_000),
   events: z.array(logEventSchema).max(1_000_000),
@@ -145,16 +159,16 @@ export function checkLogFile(value: unknown): Result<LogFile> {
     if (seen.has(issue.revision))
       faults.push({
         at: pointer('issues', index, 'revision'),
-        text: `${issue.revision} stands twice: every issue has a number of its own`,
+        text: message('fault.stands-twice-every-issue-has-a', { revision: issue.revision }),
       });
     seen.add(issue.revision);
     const pieces = new Set(issue.plan.pieces.map((piece) => piece.id));
     const tags = new Set<string>();
     for (const [piece, given] of Object.entries(issue.tags)) {
       const at = pointer('issues', index, 'tags', piece);
-      if (!pieces.has(piece)) faults.push({ at, text: 'is not a piece of its plan' });
+      if (!pieces.has(piece)) faults.push({ at, text: message('fault.is-not-a-piece-of-its') });
       if (tags.has(given))
-        faults.push({ at, text: `${given} stands twice: every piece has a tag of its own` });
+        faults.push({ at, text: message('fault.stands-twice-every-piece-has-a', { given }) });
       tags.add(given);
     }
   });

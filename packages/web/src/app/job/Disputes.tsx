@@ -3,7 +3,7 @@ import { figurePlace, figureValue, type Dispute, type Unit } from '@long-miter/c
 import { useAppDispatch, useAppSelector } from '../../session/store.ts';
 import { draftKey } from '../../session/drafts/draft-key.ts';
 import { settled } from '../../session/drafts/draft-slice.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 const NONE: readonly Dispute[] = [];
 
@@ -19,7 +19,7 @@ export function Disputes({ jobId, roomId, unit }: { jobId: string; roomId: strin
       {disputes.map((dispute, index) => (
         <Group key={`${dispute.at}${index}`} gap={8} wrap="wrap">
           <Text fw={650} style={{ color: 'var(--lm-bad)' }}>
-            {t('Two figures for {figurePlace}:', { figurePlace: figurePlace(survey, dispute.at) })}
+            {t('Two figures for {figurePlace}:', { figurePlace: translate(figurePlace(survey, dispute.at)) })}
           </Text>
           {(['stands', 'other'] as const).map((keep) => (
             <Button
@@ -28,12 +28,14 @@ export function Disputes({ jobId, roomId, unit }: { jobId: string; roomId: strin
               variant={keep === 'stands' ? 'filled' : 'default'}
               onClick={() => dispatch(settled({ id: key, at: dispute.at, keep }))}
             >
-              {t('keep {figureValue}', { figureValue: figureValue(dispute[keep], dispute.at, unit) })}
+              {t('keep {figureValue}', {
+                figureValue: translate(figureValue(dispute[keep], dispute.at, unit)),
+              })}
             </Button>
           ))}
           <Text size="sm" c="dimmed">
             {t('{figureValue} was saved first and stands until someone decides.', {
-              figureValue: figureValue(dispute.stands, dispute.at, unit),
+              figureValue: translate(figureValue(dispute.stands, dispute.at, unit)),
             })}
           </Text>
         </Group>

@@ -15,7 +15,7 @@ import { useJob } from '../../session/use-job.ts';
 import { useTitle } from '../../shared/hooks/use-title.ts';
 import { Typeset } from '../../shared/fields/Figure.tsx';
 import { language } from '../../messages/language.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 /** Figures of a change that are shown before one asks for all. */
 const SHOWN = 4;
@@ -161,10 +161,10 @@ function surveyOf(row: ChangeRow, job: JobRecord | undefined) {
 /** A figure in words; of another job, and of what is no room, by its own name. */
 function figureWords(row: ChangeRow, figure: ChangedFigure, job: JobRecord | undefined): string {
   const survey = row.act.includes('/rooms') ? surveyOf(row, job) : undefined;
-  const place = survey ? figurePlace(survey, figure.at) : figure.at.split('/').slice(1).join(', ');
+  const place = survey ? translate(figurePlace(survey, figure.at)) : figure.at.split('/').slice(1).join(', ');
   const value = (one: unknown): string =>
     survey && job
-      ? figureValue(one, figure.at, job.unit)
+      ? translate(figureValue(one, figure.at, job.unit))
       : typeof one === 'string'
         ? one
         : JSON.stringify(one);
@@ -178,7 +178,7 @@ const textOf = (row: ChangeRow, job: JobRecord | undefined): string =>
   [
     row.person ?? '',
     row.device,
-    actWords(row.act),
+    translate(actWords(row.act)),
     row.about,
     row.job?.name ?? '',
     ...row.figures.map((figure) => figureWords(row, figure, job)),
@@ -199,7 +199,7 @@ function Row({ row, job }: { readonly row: ChangeRow; readonly job: JobRecord | 
         </Text>
       </Table.Td>
       <Table.Td style={{ overflowWrap: 'anywhere' }}>
-        {actWords(row.act)}
+        {translate(actWords(row.act))}
         {row.about !== '' && <b> {row.about}</b>}
         {job === undefined && row.job && (
           <>

@@ -17,7 +17,7 @@ import {
 import { useJobQuery, useShopLogQuery } from '../../api/api.ts';
 import { Painted } from '../../drawing/Painted.tsx';
 import { useWidth } from '../../shared/hooks/use-width.ts';
-import { t } from '../../messages/t.ts';
+import { t, translateIfAny } from '../../messages/t.ts';
 
 /** Heights of the strip, in pixels. */
 const STRIP = 44;
@@ -78,10 +78,10 @@ export function JobStrip({ summary }: { readonly summary: JobSummary }) {
           <Text fw={650} fz="lg">
             {summary.name}
           </Text>
-          <Text>{standing?.says ?? '…'}</Text>
+          <Text>{translateIfAny(standing?.says) ?? '…'}</Text>
         </div>
         <Button component={Link} to={to} size="md">
-          {standing?.next.word ?? t('Open')}
+          {translateIfAny(standing?.next.word) ?? t('Open')}
         </Button>
       </Group>
       <div ref={box} style={{ height: STRIP, marginTop: 4, overflow: 'hidden' }}>

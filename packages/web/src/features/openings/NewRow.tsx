@@ -113,8 +113,11 @@ export function NewRow({ job, room, fields, taken, casing, like, onAdded }: Prop
             {takesField(field, kind) && (
               <input
                 className="cell"
-                aria-label={t('New opening of {name}: {label}', { name: room.name, label: field.label })}
-                title={field.tip}
+                aria-label={t('New opening of {name}: {label}', {
+                  name: room.name,
+                  label: translate(field.label),
+                })}
+                title={translate(field.tip)}
                 aria-invalid={fault?.at === field.key || undefined}
                 autoComplete="off"
                 value={texts[field.key] ?? ''}

@@ -26,7 +26,7 @@ import { listOpenings, type Listed } from './openings-of.ts';
 import { readOpenings, saveOpenings } from './opening-files.ts';
 import { SheetRow } from './SheetRow.tsx';
 import { useRoomPlans } from './use-room-plans.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 const GROUPS: readonly { value: OpeningField['group']; label: string }[] = [
   { value: 'size', label: t('Size') },
@@ -158,8 +158,8 @@ export function OpeningsPage({
               <th scope="col">{t('name')}</th>
               <th scope="col">{t('where')}</th>
               {fields.map((field) => (
-                <th key={field.key} scope="col" title={field.tip}>
-                  {field.short}
+                <th key={field.key} scope="col" title={translate(field.tip)}>
+                  {translate(field.short)}
                 </th>
               ))}
             </tr>

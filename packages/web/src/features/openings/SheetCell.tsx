@@ -42,7 +42,7 @@ export const SheetCell = memo(function SheetCell(props: Props) {
   const { field, opening, name, wallIndex, unit, typed, placeholder, edit } = props;
   const value = openingFigure(opening, field.key);
   const at = `/openings/${opening.id}/${field.key.replace('.', '/')}`;
-  const label = `${name}, ${field.label}`;
+  const label = `${name}, ${translate(field.label)}`;
   const text = textOf(field, value, typed, unit);
   const held = useCommitted({
     name: label,
@@ -73,7 +73,7 @@ export const SheetCell = memo(function SheetCell(props: Props) {
       className="cell"
       aria-label={label}
       aria-invalid={held.fault !== undefined || undefined}
-      title={held.fault ?? field.tip}
+      title={held.fault ?? translate(field.tip)}
       data-walk=""
       data-column={field.key}
       autoComplete="off"

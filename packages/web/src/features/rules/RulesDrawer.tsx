@@ -24,6 +24,7 @@ import {
   type JobFile,
   type JobRecord,
   type Survey,
+  wordsKey,
 } from '@long-miter/core';
 import { errorOf, useRuleSetsQuery } from '../../api/api.ts';
 import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/commands-api.ts';
@@ -281,7 +282,7 @@ function Sets({ draft, onTake }: { draft: HouseRulesInput; onTake: (rules: House
   const all = [
     ...own.map((set) => ({ key: set.id, name: set.name, rules: set.rules })),
     ...RULE_SCHOOLS.map((school) => ({
-      key: school.name,
+      key: wordsKey(school.name),
       name: translate(school.name),
       rules: school.rules,
     })),

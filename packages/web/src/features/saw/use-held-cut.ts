@@ -7,9 +7,16 @@ type CutTask = Extract<SawTask, { kind: 'cut' }>;
 
 const keyOf = ({ step }: CutTask): string => `${step.piece.label} ${step.end}`;
 const figuresOf = ({ mark, saw }: CutStep): string =>
-  [mark.text, wordsKey(mark.edge), saw.swing, saw.dial, saw.tilt, saw.dialBevel, saw.keep, saw.seat].join(
-    '|',
-  );
+  [
+    wordsKey(mark.text),
+    wordsKey(mark.edge),
+    saw.swing,
+    saw.dial,
+    saw.tilt,
+    saw.dialBevel,
+    saw.keep,
+    saw.seat,
+  ].join('|');
 
 /** The newest thing this device did, as a mark by which one sees that it has done something since. */
 function markOf({ log, device }: ShopSession): number {

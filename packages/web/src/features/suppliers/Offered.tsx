@@ -8,6 +8,7 @@ import {
   type LibraryPrices,
   type LibraryTrim,
   type Supplier,
+  wordsKey,
 } from '@long-miter/core';
 import { errorOf, useLibraryTrimsQuery } from '../../api/api.ts';
 import { useKeepTrimMutation } from '../../session/commands-api.ts';
@@ -15,7 +16,7 @@ import { Typeset } from '../../shared/fields/Figure.tsx';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { language } from '../../messages/language.ts';
 import { dayHere } from '../../messages/days.ts';
-import { t } from '../../messages/t.ts';
+import { t, translate } from '../../messages/t.ts';
 
 interface Props {
   readonly supplier: Supplier;
@@ -92,8 +93,8 @@ export function Offered({ supplier, offer, onDone }: Props) {
           />
           <Group component="ul" className="price-changes">
             {otherwise.map((text) => (
-              <li key={text}>
-                <Typeset text={text} />
+              <li key={wordsKey(text)}>
+                <Typeset text={translate(text)} />
               </li>
             ))}
           </Group>

@@ -8,6 +8,7 @@ import {
   formatWithUnit,
   keepReading,
   LENGTH_WAYS,
+  wayWords,
   parseLength,
   proposedReading,
   readingsAt,
@@ -92,7 +93,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
           <Radio
             size="sm"
             name={at}
-            label={`${shown(note.value)}, ${translate(note.how)}`}
+            label={`${shown(note.value)}, ${translate(wayWords(note.how))}`}
             checked={sameValue(note.value, reading)}
             onChange={() => use(note)}
           />
@@ -100,7 +101,10 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
             size={28}
             variant="subtle"
             color="gray"
-            aria-label={t('Forget the reading {text}, {how}', { text: note.text, how: translate(note.how) })}
+            aria-label={t('Forget the reading {text}, {how}', {
+              text: note.text,
+              how: translate(wayWords(note.how)),
+            })}
             onClick={() => editSheet((sheet) => dropReading(sheet, at, i))}
           >
             <IconTrash size={15} />
@@ -110,7 +114,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
       {spread && (
         <Text size="sm" style={{ color: spread.warning ? 'var(--lm-assumed)' : undefined }}>
           {spread.warning
-            ? `▲ ${spread.warning}`
+            ? `▲ ${translate(spread.warning)}`
             : t('{count} readings within {spread}: no one will see that.', {
                 count: spread.count,
                 spread: what === 'angle' ? formatAngle(spread.spread) : formatWithUnit(spread.spread, unit),
@@ -147,7 +151,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         <NativeSelect
           size="sm"
           aria-label={t('How the {what} was read', { what })}
-          data={ways.map((one) => ({ value: one, label: translate(one) }))}
+          data={ways.map((one) => ({ value: one, label: translate(wayWords(one)) }))}
           value={how}
           onChange={(event) => setHow(event.currentTarget.value)}
         />

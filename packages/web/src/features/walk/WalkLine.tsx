@@ -22,7 +22,7 @@ import { onReading } from '../../shared/text/readings-in.ts';
 import { TAB_TAG } from '../../session/outbox/tab-tag.ts';
 import type { EditSheet } from '../../session/drafts/use-sheet.ts';
 import { defineMessage } from '../../messages/define-message.ts';
-import { t, translateIfAny } from '../../messages/t.ts';
+import { t, translateIfAny, translate } from '../../messages/t.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -198,8 +198,8 @@ export function WalkLine(props: Props) {
               {WALK_LETTERS.map(({ letter, what, figures }) => (
                 <Table.Tr key={letter}>
                   <Table.Td fw={700}>{letter}</Table.Td>
-                  <Table.Td>{what}</Table.Td>
-                  <Table.Td c="dimmed">{figures}</Table.Td>
+                  <Table.Td>{translate(what)}</Table.Td>
+                  <Table.Td c="dimmed">{translate(figures)}</Table.Td>
                 </Table.Tr>
               ))}
             </Table.Tbody>

@@ -1,3 +1,4 @@
+import { translate } from '../../messages/t.ts';
 import { useCallback } from 'react';
 import { rackWords, type JobRecord, type PlanFile, type PlannedStick } from '@long-miter/core';
 import { useRackQuery } from '../../api/api.ts';
@@ -9,5 +10,5 @@ export function useRackWords(job: JobRecord, plan: PlanFile | undefined): (stick
   const wanted = plan?.sticks.some((stick) => stick.source === 'rack') ?? false;
   const { data: offcuts = NONE } = useRackQuery(undefined, { skip: !wanted });
   const { rack } = job.settings;
-  return useCallback((stick) => rackWords(stick, rack, offcuts), [rack, offcuts]);
+  return useCallback((stick) => translate(rackWords(stick, rack, offcuts)), [rack, offcuts]);
 }
