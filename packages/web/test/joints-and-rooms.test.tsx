@@ -4,6 +4,7 @@ import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import {
+  plainText,
   figurePlace,
   figureValue,
   addWall,
@@ -83,7 +84,7 @@ describe('the rooms of a job', () => {
       const read = readWalls(text, 'in', emptySurvey(starterSettings('in')));
       expect('rooms' in read && read.rooms[0]!.survey.walls.map((wall) => wall.length)).toEqual([120.375, 96]);
     }
-    expect(readWalls('', 'in', emptySurvey(starterSettings('in')))).toMatchObject({ issues: [{ text: 'the table is empty' }] });
+    expect(readWalls('', 'in', emptySurvey(starterSettings('in')))).toMatchObject({ issues: [{ text: { code: 'table.the-table-is-empty' } }] });
   }); // prettier-ignore
 });
 
@@ -231,13 +232,15 @@ describe('watch-outs', () => {
 describe('a figure two people disagree on', () => {
   const survey = setReading(rectangle(), 1, { as: 'wall-angle', degrees: 91 });
   test('is named and written as people do', () => {
-    expect(figurePlace(survey, '/walls/w3/length')).toBe('wall 3, length');
-    expect(figurePlace(survey, '/walls/w2/corner/reading')).toBe('corner after wall 2');
-    expect(figurePlace(survey, '/name')).toBe('name of the room');
-    expect(figureValue(142.375, '/walls/w3/length', 'in')).toBe('142 3/8 in');
-    expect(figureValue({ as: 'protractor', degrees: 92, side: 'outside' }, '/x', 'in')).toBe('268°');
-    expect(figureValue({ as: 'assumed' }, '/x', 'in')).toBe('90° assumed');
-    expect(figureValue(null, '/x', 'mm')).toBe('none');
+    expect(plainText(figurePlace(survey, '/walls/w3/length'))).toBe('wall 3, length');
+    expect(plainText(figurePlace(survey, '/walls/w2/corner/reading'))).toBe('corner after wall 2');
+    expect(plainText(figurePlace(survey, '/name'))).toBe('name of the room');
+    expect(plainText(figureValue(142.375, '/walls/w3/length', 'in'))).toBe('142 3/8 in');
+    expect(plainText(figureValue({ as: 'protractor', degrees: 92, side: 'outside' }, '/x', 'in'))).toBe(
+      '268°',
+    );
+    expect(plainText(figureValue({ as: 'assumed' }, '/x', 'in'))).toBe('90° assumed');
+    expect(plainText(figureValue(null, '/x', 'mm'))).toBe('none');
   });
   test('is settled by either value', async () => {
     const store = makeStore();
