@@ -28,10 +28,12 @@ export type { Coin, DeviceReading, NumberLimits, Unit } from './measure/index.ts
 export {
   adviceFor,
   eachWordsOnce,
+  faultText,
   formatAll,
   formatMessage,
   lackText,
   lengthFigure,
+  listOf,
   message,
   partWords,
   tradeTerms,

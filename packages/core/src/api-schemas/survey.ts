@@ -126,6 +126,8 @@ export interface Problem {
   readonly title: string;
   readonly status: number;
   readonly detail: string;
+  /** The same as a message, for whoever reads another language. */
+  readonly message?: Words;
   readonly code: ProblemCode;
   readonly issues: readonly PublishedIssue[];
 }

@@ -1,4 +1,4 @@
-import { type Words } from '../messages/index.ts';
+import { type Words, message } from '../messages/index.ts';
 import { area, eyeFrom, facing, label, prism, seen, type Drawing, type Vec3 } from '../geometry/index.ts';
 import { traitsOf, type Profile } from '../job/index.ts';
 import { section } from './cut-drawing.ts';
@@ -29,7 +29,7 @@ export function endSolidDrawing(profile: Profile, normal: Vec3, title: Words): D
       ...facing(faces, eye).map((face) =>
         area(face.kind === 'end' ? 'wood-other' : 'wood', ...face.points.map((p) => seen(eye, p))),
       ),
-      label(middle, out > 0 ? 'right end' : 'left end', { as: 'small' }),
+      label(middle, message(out > 0 ? 'draw.right-end' : 'draw.left-end'), { as: 'small' }),
     ],
   };
 }

@@ -48,6 +48,7 @@ import { restTexts } from './en-us/rest.ts';
 import { rightsTexts } from './en-us/rights.ts';
 import { ruleTexts } from './en-us/rule.ts';
 import { sawTexts } from './en-us/saw.ts';
+import { serverTexts } from './en-us/server.ts';
 import { sheetTexts } from './en-us/sheet.ts';
 import { shopTexts } from './en-us/shop.ts';
 import { spliceTexts } from './en-us/splice.ts';
@@ -110,6 +111,7 @@ export const CATALOGUE = {
   ...rightsTexts,
   ...ruleTexts,
   ...sawTexts,
+  ...serverTexts,
   ...sheetTexts,
   ...shopTexts,
   ...spliceTexts,

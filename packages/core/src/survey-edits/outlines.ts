@@ -1,3 +1,4 @@
+import { message } from '../messages/index.ts';
 import { fail, ok, type Result } from '../base/index.ts';
 import type { Survey } from '../api-schemas/index.ts';
 import type { Vec2 } from '../geometry/index.ts';
@@ -73,7 +74,7 @@ export function roomsOfOutlines(
     ? ok(rooms)
     : fail({
         at: '',
-        text: 'has no closed outline with three corners or more: draw each room as one closed polyline',
+        text: message('table.no-closed-outline'),
       });
 }
 

@@ -1,4 +1,4 @@
-import { publishedIssue } from '@long-miter/core';
+import { message, publishedIssue } from '@long-miter/core';
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import type { Problem } from '@long-miter/core';
 import { whyUnavailable } from '../db/sql-errors.ts';
@@ -22,6 +22,7 @@ function send(response: Response, problem: HttpProblem): void {
     title: TITLES[problem.status] ?? 'Error',
     status: problem.status,
     detail: problem.message,
+    ...(typeof problem.detail === 'string' ? {} : { message: problem.detail }),
     code: problem.code,
     issues: problem.issues.map(publishedIssue),
   };
@@ -32,17 +33,19 @@ function problemOf(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const { status, type } = error as { status?: number; type?: string };
   if (type === 'entity.too.large')
-    return new HttpProblem('too-large', 'the request is larger than the server reads (6 MB)');
+    return new HttpProblem('too-large', message('server.the-request-is-larger-than-the'));
   if (type === 'entity.parse.failed')
-    return new HttpProblem('invalid', 'the request is not JSON', [{ at: '', text: 'is not JSON' }]);
+    return new HttpProblem('invalid', message('server.the-request-is-not-json'), [
+      { at: '', text: message('server.is-not-json') },
+    ]);
   // Before the driver is asked: a missing file is no missing database.
   if (status !== undefined && status >= 400 && status < 500)
     return status === 404
-      ? new HttpProblem('not-found', 'there is nothing at this address')
-      : new HttpProblem('invalid', 'the request cannot be read');
+      ? new HttpProblem('not-found', message('server.there-is-nothing-at-this-address'))
+      : new HttpProblem('invalid', message('server.the-request-cannot-be-read'));
   const why = whyUnavailable(error);
   if (why !== undefined) return new HttpProblem('unavailable', why);
-  return new HttpProblem('internal', 'something went wrong on the server; nothing was changed');
+  return new HttpProblem('internal', message('server.something-went-wrong-on-the-server'));
 }
 
 /** Writes every failure as problem+json; our own mistakes go to the log with their stack, never to the client. */
@@ -57,5 +60,8 @@ export const errorHandler: ErrorRequestHandler = (error, _request, response, nex
 export const unknownAddress: RequestHandler = (request, response) =>
   send(
     response,
-    new HttpProblem('not-found', `there is nothing at ${request.method} ${request.path.slice(0, 200)}`),
+    new HttpProblem(
+      'not-found',
+      message('server.there-is-nothing-at', { method: request.method, slice: request.path.slice(0, 200) }),
+    ),
   );

@@ -1,3 +1,4 @@
+import { message } from '@long-miter/core';
 import { hostname, networkInterfaces } from 'node:os';
 import type { RequestHandler } from 'express';
 import { HttpProblem } from './problem.ts';
@@ -41,7 +42,7 @@ export function guard(told: readonly string[]): RequestHandler {
   return (request, _response, next) => {
     const host = request.get('host') ?? '';
     if (!names().has(nameOf(host)))
-      return next(new HttpProblem('not-found', 'this server does not go by that name: see LONGMITER_NAMES'));
+      return next(new HttpProblem('not-found', message('server.this-server-does-not-go-by')));
     if (request.method === 'GET' || request.method === 'HEAD') return next();
     const site = request.get('sec-fetch-site');
     const origin = request.get('origin');
@@ -50,7 +51,7 @@ export function guard(told: readonly string[]): RequestHandler {
       (origin !== undefined && !(URL.canParse(origin) && new URL(origin).host === host));
     next(
       foreign
-        ? new HttpProblem('forbidden', 'changes come from this application’s own pages only')
+        ? new HttpProblem('forbidden', message('server.changes-come-from-this-application-s'))
         : undefined,
     );
   };

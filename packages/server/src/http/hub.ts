@@ -1,3 +1,4 @@
+import { message } from '@long-miter/core';
 import type { Request, Response } from 'express';
 import { HttpProblem } from './problem.ts';
 
@@ -15,10 +16,7 @@ export class Hub<Event> {
   /** Keeps a request open and sends it everything told on a topic until the page goes away. */
   open(topic: string, request: Request, response: Response, gone?: () => void): void {
     if (this.count >= MOST_LISTENERS)
-      throw new HttpProblem(
-        'unavailable',
-        'too many pages listen just now; close some and load this one again',
-      );
+      throw new HttpProblem('unavailable', message('server.too-many-pages-listen-just-now'));
     response.set({
       'Content-Type': 'text/event-stream',
       // Compression would hold events back until its buffer is full.

@@ -1,3 +1,4 @@
+import { message } from '@long-miter/core';
 import { createHash } from 'node:crypto';
 import type { Request, RequestHandler, Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
@@ -15,7 +16,7 @@ export interface Limits {
 const MINUTE = 60_000;
 
 const tooMany = (): HttpProblem =>
-  new HttpProblem('unavailable', 'more is asked than one sender may; wait a minute and go on');
+  new HttpProblem('unavailable', message('server.more-is-asked-than-one-sender'));
 
 /** Counts requests by address, and by what the sender shows; beyond the limit they are refused until the minute is over. */
 export function limitRequests({ perAddress, perSession }: Limits): RequestHandler[] {
@@ -50,7 +51,7 @@ export class Streams {
     const key = actor.account?.id ?? actor.address ?? '';
     const before = this.open.get(key) ?? 0;
     if (before >= MOST_STREAMS)
-      throw new HttpProblem('unavailable', 'too many pages of yours listen just now; close some');
+      throw new HttpProblem('unavailable', message('server.too-many-pages-of-yours-listen'));
     this.open.set(key, before + 1);
     response.on('close', () => {
       const left = (this.open.get(key) ?? 1) - 1;

@@ -1,6 +1,6 @@
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import type { z } from 'zod';
-import { checkShape, type Issue } from '@long-miter/core';
+import { message, checkShape, type Issue } from '@long-miter/core';
 import type { Database } from '../db/pool.ts';
 import { findCommand, keepCommand } from '../db/commands.ts';
 import { holdJob } from '../features/jobs/repository.ts';
@@ -42,12 +42,13 @@ function paramsOf(request: Request): Record<string, string> {
 function unkeepable(value: unknown, at = '', depth = 0): Issue | undefined {
   if (typeof value === 'string')
     return LONE_SURROGATE.test(value)
-      ? { at, text: 'has half of a character in it: write it again' }
+      ? { at, text: message('server.has-half-of-a-character-in') }
       : undefined;
   if (typeof value !== 'object' || value === null) return undefined;
-  if (depth >= DEEPEST) return { at, text: `is nested deeper than ${DEEPEST} levels` };
+  if (depth >= DEEPEST)
+    return { at, text: message('server.is-nested-deeper-than-levels', { value: DEEPEST }) };
   for (const [key, inner] of Object.entries(value)) {
-    if (LONE_SURROGATE.test(key)) return { at, text: 'has a key with half of a character in it' };
+    if (LONE_SURROGATE.test(key)) return { at, text: message('server.has-a-key-with-half-of') };
     const found = unkeepable(
       inner,
       `${at}/${key.replaceAll('~', '~0').replaceAll('/', '~1').slice(0, 80)}`,
@@ -71,7 +72,7 @@ function bodyOf(schema: z.ZodType | undefined, body: unknown): unknown {
 function commandOf(request: Request): string | undefined {
   const id = request.get('x-command');
   if (id === undefined) return undefined;
-  if (!UUID.test(id)) throw invalid([{ at: 'x-command', text: 'must be a UUID' }]);
+  if (!UUID.test(id)) throw invalid([{ at: 'x-command', text: message('server.must-be-a-uuid') }]);
   return id;
 }
 
@@ -101,7 +102,7 @@ async function answerTo(route: AnswerRoute<never>, request: Request, context: Co
     const known = command === undefined ? undefined : await findCommand(own.db, command);
     if (known) {
       if (known.route !== nameOf(route))
-        throw invalid([{ at: 'x-command', text: 'belongs to another change' }]);
+        throw invalid([{ at: 'x-command', text: message('server.belongs-to-another-change') }]);
       return { status: known.status, value: known.answer };
     }
     const answer = await run(own);
@@ -157,7 +158,7 @@ function handlerOf(
       actor.pageToken !== undefined &&
       request.get('x-token') !== actor.pageToken
     )
-      throw new HttpProblem('sign-in', 'the page does not show who it is from: load it again');
+      throw new HttpProblem('sign-in', message('server.the-page-does-not-show-who'));
     // A page sends what one person made, under whoever is signed in by the time it comes through: never as another's.
     const made = request.get('x-account');
     if (
@@ -168,12 +169,9 @@ function handlerOf(
       !actor.demo &&
       made !== actor.account.id
     )
-      throw new HttpProblem('sign-in', 'this was made by somebody else, who has to sign in again to send it');
+      throw new HttpProblem('sign-in', message('server.this-was-made-by-somebody-else'));
     if (route.method !== 'GET' && (await disk.isLow()))
-      throw new HttpProblem(
-        'unavailable',
-        'the disk of the server is nearly full: everything can be read, nothing is changed until there is room again',
-      );
+      throw new HttpProblem('unavailable', message('server.the-disk-of-the-server-is'));
     const context = contextOf(database, hub, actor, {
       name: nameOf(route),
       job: params['job'],

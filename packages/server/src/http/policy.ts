@@ -1,4 +1,4 @@
-import { CREW_ROLES, RIGHTS, type CrewRole } from '@long-miter/core';
+import { message, CREW_ROLES, RIGHTS, type CrewRole } from '@long-miter/core';
 import type { Actor } from './context.ts';
 import { HttpProblem, notFound } from './problem.ts';
 import type { RouteAccess } from './route.ts';
@@ -26,13 +26,13 @@ export function authorize(
 ): void {
   if (role === 'open' || actor.kind === 'device') return;
   const { account } = actor;
-  if (!account) throw new HttpProblem('sign-in', 'sign in first');
+  if (!account) throw new HttpProblem('sign-in', message('server.sign-in-first'));
   if (!may(account.role, role))
-    throw new HttpProblem('forbidden', `a ${account.role} may not do that; ask the lead`);
+    throw new HttpProblem('forbidden', message('server.a-may-not-do-that-ask', { role: account.role }));
   if (account.role !== 'guest' || role === 'self') return;
   const job = params['job'];
   if (job === undefined ? !GUEST_READS.has(path) : job !== account.job)
     throw job === undefined
-      ? new HttpProblem('forbidden', 'a guest sees one job and nothing else')
-      : notFound('job');
+      ? new HttpProblem('forbidden', message('server.a-guest-sees-one-job-and'))
+      : notFound(message('server.job'));
 }

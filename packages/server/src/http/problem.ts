@@ -1,5 +1,5 @@
-import { plainText } from '@long-miter/core';
-import type { Issue, ProblemCode } from '@long-miter/core';
+import { message, plainText } from '@long-miter/core';
+import type { Issue, ProblemCode, Words } from '@long-miter/core';
 
 const STATUS: Readonly<Record<ProblemCode, number>> = {
   invalid: 422,
@@ -17,9 +17,12 @@ const STATUS: Readonly<Record<ProblemCode, number>> = {
 export class HttpProblem extends Error {
   readonly code: ProblemCode;
   readonly issues: readonly Issue[];
+  /** What is said of it; as text in English it is the message of the error. */
+  readonly detail: Words;
 
-  constructor(code: ProblemCode, detail: string, issues: readonly Issue[] = []) {
-    super(detail);
+  constructor(code: ProblemCode, detail: Words, issues: readonly Issue[] = []) {
+    super(plainText(detail));
+    this.detail = detail;
     this.code = code;
     this.issues = issues;
   }
@@ -29,9 +32,9 @@ export class HttpProblem extends Error {
   }
 }
 
-export const notFound = (what: string): HttpProblem =>
-  new HttpProblem('not-found', `there is no such ${what}; it may have been deleted`);
+export const notFound = (what: Words): HttpProblem =>
+  new HttpProblem('not-found', message('server.there-is-no-such-it-may', { what }));
 export const invalid = (issues: readonly Issue[]): HttpProblem =>
-  new HttpProblem('invalid', issues[0] ? plainText(issues[0].text) : 'the request is not valid', issues);
-export const conflict = (what: string): HttpProblem =>
-  new HttpProblem('conflict', `this ${what} was changed by someone else meanwhile; load it again`);
+  new HttpProblem('invalid', issues[0]?.text ?? message('server.the-request-is-not-valid'), issues);
+export const conflict = (what: Words): HttpProblem =>
+  new HttpProblem('conflict', message('server.this-was-changed-by-someone-else', { what }));

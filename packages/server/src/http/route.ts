@@ -1,3 +1,4 @@
+import { message } from '@long-miter/core';
 import type { Request, Response } from 'express';
 import type { z } from 'zod';
 import type { Right } from '@long-miter/core';
@@ -8,26 +9,26 @@ export type RouteAccess = 'open' | 'self' | 'demo' | Right;
 
 /** What the names in an address stand for. */
 const PARAMS = {
-  job: { what: 'job', form: 'uuid' },
-  room: { what: 'room', form: 'id' },
-  item: { what: 'part of this job', form: 'id' },
-  offcut: { what: 'piece on the rack', form: 'uuid' },
-  record: { what: 'cut stick', form: 'uuid' },
-  supplier: { what: 'supplier', form: 'uuid' },
-  order: { what: 'order', form: 'uuid' },
-  set: { what: 'set of rules', form: 'uuid' },
-  saw: { what: 'saw of the crew', form: 'id' },
+  job: { what: message('server.job'), form: 'uuid' },
+  room: { what: message('server.room'), form: 'id' },
+  item: { what: message('server.part-of-this-job'), form: 'id' },
+  offcut: { what: message('server.piece-on-the-rack'), form: 'uuid' },
+  record: { what: message('server.cut-stick'), form: 'uuid' },
+  supplier: { what: message('server.supplier'), form: 'uuid' },
+  order: { what: message('server.order'), form: 'uuid' },
+  set: { what: message('server.set-of-rules'), form: 'uuid' },
+  saw: { what: message('server.saw-of-the-crew'), form: 'id' },
   trim: { what: 'trim of the Library', form: 'id' },
-  code: { what: 'pairing', form: 'id' },
-  member: { what: 'person of the crew', form: 'uuid' },
-  session: { what: 'session', form: 'uuid' },
-  token: { what: 'token', form: 'uuid' },
-  change: { what: 'change', form: 'uuid' },
-  search: { what: 'job', form: 'id' },
+  code: { what: message('server.pairing'), form: 'id' },
+  member: { what: message('server.person-of-the-crew'), form: 'uuid' },
+  session: { what: message('server.session'), form: 'uuid' },
+  token: { what: message('server.token'), form: 'uuid' },
+  change: { what: message('server.change'), form: 'uuid' },
+  search: { what: message('server.job'), form: 'id' },
 } as const;
 type ParamName = keyof typeof PARAMS;
 export const paramOf = (name: string): { what: string; form: 'uuid' | 'id' } =>
-  PARAMS[name as ParamName] ?? { what: 'address', form: 'id' };
+  PARAMS[name as ParamName] ?? { what: message('server.address'), form: 'id' };
 
 interface Input<Body> {
   readonly params: Readonly<Record<string, string>>;

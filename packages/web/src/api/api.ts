@@ -69,7 +69,10 @@ const baseQuery: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (arg
   return {
     error: {
       code: body?.code ?? 'internal',
-      detail: body?.detail === undefined ? t('the server could not answer') : translate(body.detail),
+      detail:
+        body?.detail === undefined
+          ? t('the server could not answer')
+          : translate(body.message ?? body.detail),
       issues: (body?.issues ?? []).map(({ message, ...issue }) => ({
         ...issue,
         text: translate(message ?? issue.text),

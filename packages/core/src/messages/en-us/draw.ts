@@ -84,4 +84,6 @@ export const drawTexts = {
   'draw.joined-13': '{label}  {near}',
   'draw.splice': 'splice',
   'draw.built-in': 'built-in',
+  'draw.right-end': 'right end',
+  'draw.left-end': 'left end',
 } as const;

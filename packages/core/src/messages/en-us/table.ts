@@ -14,4 +14,6 @@ export const tableTexts = {
     'has a column "{unknown}": only room, length, corner and openings are read',
   'table.the-table-is-empty': 'the table is empty',
   'table.is-no-opening-write-d-c': '"{part}" is no opening: write d, c, k, w or o and its figures',
+  'table.no-closed-outline':
+    'has no closed outline with three corners or more: draw each room as one closed polyline',
 } as const;

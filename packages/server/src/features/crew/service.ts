@@ -1,6 +1,7 @@
 import { timingSafeEqual } from 'node:crypto';
 import type { z } from 'zod';
 import {
+  message,
   CREW_ROLES,
   type AccessToken,
   type changeMemberSchema,
@@ -57,7 +58,7 @@ export async function signIn(
   const me = await accounts.accountFor(context.db, name, password);
   if (!me) {
     throttle.failed(keys);
-    throw invalid([{ at: '/password', text: 'name and password do not go together' }]);
+    throw invalid([{ at: '/password', text: message('server.name-and-password-do-not-go') }]);
   }
   throttle.succeeded(keys);
   return begin(context, me, device);
@@ -66,11 +67,11 @@ export async function signIn(
 /** Looks at the demo as somebody of its crew, made when first asked for: a role by one click, while the house is open. */
 export async function lookAs(context: Context, demo: boolean, role: CrewRole): Promise<SignedIn> {
   if (!demo || (context.actor.kind !== 'device' && context.actor.demo !== true))
-    throw new HttpProblem('forbidden', 'this is no demo: sign in by name and password');
+    throw new HttpProblem('forbidden', message('server.this-is-no-demo-sign-in'));
   const { db } = context;
   const job = role === 'guest' ? (await listJobs(context)).find((one) => !one.archived)?.id : undefined;
   if (role === 'guest' && job === undefined)
-    throw new HttpProblem('conflict', 'there is no job that a guest could look at');
+    throw new HttpProblem('conflict', message('server.there-is-no-job-that-a'));
   // All of them at once: who is at the saw is picked among the crew.
   for (const other of CREW_ROLES)
     if (other !== 'guest' && other !== role) await accounts.demoAccount(db, other, undefined);
@@ -94,10 +95,10 @@ export async function firstAccount(
   throttle.check(keys);
   if (expected === undefined || !sameText(code.trim().toUpperCase(), expected)) {
     throttle.failed(keys);
-    throw invalid([{ at: '/code', text: 'is not the code on the terminal where the server was started' }]);
+    throw invalid([{ at: '/code', text: message('server.is-not-the-code-on-the') }]);
   }
   if (await accounts.anyAccount(context.db))
-    throw new HttpProblem('conflict', 'there is an account already: sign in, or be invited by the lead');
+    throw new HttpProblem('conflict', message('server.there-is-an-account-already-sign'));
   const hashed = await accounts.hashPassword(password);
   // Two with the code at once: the row can be written by one of them.
   await noteSeeded(context.db, 'first account');
@@ -118,14 +119,12 @@ export async function join(
   throttle.check(keys);
   const hashed = await accounts.hashPassword(password);
   if (await accounts.nameTaken(context.db, name))
-    throw invalid([{ at: '/name', text: 'somebody of the crew goes by that name: take another' }]);
+    throw invalid([{ at: '/name', text: message('server.somebody-of-the-crew-goes-by') }]);
   // In one transaction with the account: refused for its name it may be used again.
   const invited = await accounts.useInvitation(context.db, token);
   if (!invited) {
     throttle.failed(keys);
-    throw invalid([
-      { at: '/token', text: 'has been used, or is too old: ask the lead for another invitation' },
-    ]);
+    throw invalid([{ at: '/token', text: message('server.has-been-used-or-is-too') }]);
   }
   const { role, job, days } = invited;
   const me = await accounts.insertAccount(context.db, {
@@ -147,7 +146,8 @@ export async function invite(
   { role, job, days }: z.infer<typeof inviteSchema>,
 ): Promise<Invited> {
   const { account } = context.actor;
-  if (!account || context.actor.demo) throw new HttpProblem('conflict', 'make the lead’s own account first');
+  if (!account || context.actor.demo)
+    throw new HttpProblem('conflict', message('server.make-the-lead-s-own-account'));
   if (job !== undefined) await headOfJob(context, job);
   context.note({ about: `as ${role}`, ...(job === undefined ? {} : { job }) });
   return accounts.insertInvitation(context.db, { role, job, days, by: account.id });
@@ -157,12 +157,15 @@ export async function invite(
 async function keepALead({ db }: Context, member: Me): Promise<void> {
   const leads = await accounts.holdLeads(db);
   if (member.role === 'lead' && leads < 2)
-    throw new HttpProblem('conflict', `${member.name} is the only lead: make somebody else lead first`);
+    throw new HttpProblem(
+      'conflict',
+      message('server.is-the-only-lead-make-somebody', { name: member.name }),
+    );
 }
 
 async function hold({ db }: Context, id: string): Promise<Me> {
   const member = await accounts.holdAccount(db, id);
-  if (!member) throw notFound('person of the crew');
+  if (!member) throw notFound(message('server.person-of-the-crew'));
   return member;
 }
 
@@ -173,7 +176,7 @@ export async function changeMember(
 ): Promise<Member[]> {
   const member = await hold(context, id);
   if (member.role === 'guest')
-    throw new HttpProblem('conflict', 'a guest stays a guest: invite this person to the crew');
+    throw new HttpProblem('conflict', message('server.a-guest-stays-a-guest-invite'));
   if (role !== member.role) {
     if (role !== 'lead') await keepALead(context, member);
     await accounts.setRole(context.db, id, role);
@@ -194,7 +197,7 @@ export const ownSessions = ({ db, actor }: Context): Promise<DeviceSession[]> =>
 
 export async function endOwnSession({ db, actor }: Context, id: string): Promise<void> {
   if (!actor.account || (await accounts.deleteOwnSession(db, actor.account.id, id)) === 0)
-    throw notFound('session');
+    throw notFound(message('server.session'));
 }
 
 export const ownTokens = ({ db, actor }: Context): Promise<AccessToken[]> =>
@@ -206,13 +209,15 @@ export async function makeToken(
   { name, role }: z.infer<typeof newTokenSchema>,
 ): Promise<{ token: string }> {
   const { account } = actor;
-  if (!account || actor.demo) throw new HttpProblem('conflict', 'make the lead’s account first');
+  if (!account || actor.demo)
+    throw new HttpProblem('conflict', message('server.make-the-lead-s-account-first'));
   if (account.role !== 'lead' && account.role !== role)
-    throw new HttpProblem('forbidden', `a ${account.role} gives a program no other role than that`);
+    throw new HttpProblem('forbidden', message('server.a-gives-a-program-no-other', { role: account.role }));
   note({ about: `${name}, as ${role}` });
   return { token: await accounts.insertToken(db, account.id, name, role) };
 }
 
 export async function endToken({ db, actor }: Context, id: string): Promise<void> {
-  if (!actor.account || (await accounts.deleteToken(db, actor.account.id, id)) === 0) throw notFound('token');
+  if (!actor.account || (await accounts.deleteToken(db, actor.account.id, id)) === 0)
+    throw notFound(message('server.token'));
 }

@@ -1,3 +1,4 @@
+import { message } from '@long-miter/core';
 import { HttpProblem } from '../../http/problem.ts';
 
 /** Slows down whoever tries names and passwords: by name and by address, each failure doubling the pause. */
@@ -26,7 +27,10 @@ export class Throttle {
   check(keys: readonly string[], now = Date.now()): void {
     const pause = Math.max(0, ...keys.map((key) => this.pauseOf(key, now)));
     if (pause > 0)
-      throw new HttpProblem('unavailable', `too many tries: wait ${Math.ceil(pause / 1000)} s and try again`);
+      throw new HttpProblem(
+        'unavailable',
+        message('server.too-many-tries-wait-s-and', { pause: Math.ceil(pause / 1000) }),
+      );
   }
 
   failed(keys: readonly string[], now = Date.now()): void {

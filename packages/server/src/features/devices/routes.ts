@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { pairingAnswer } from '@long-miter/core';
+import { message, pairingAnswer } from '@long-miter/core';
 import { HttpProblem, notFound } from '../../http/problem.ts';
 import { route, stream, type Route } from '../../http/route.ts';
 import type { DeviceListener } from './listener.ts';
@@ -17,7 +17,7 @@ export const deviceRoutes = (devices: DeviceListener): readonly Route[] => [
     outside: true,
     handle: () => {
       const made = devices.pairings.make();
-      if (!made) throw new HttpProblem('unavailable', 'too many pages wait for devices just now');
+      if (!made) throw new HttpProblem('unavailable', message('server.too-many-pages-wait-for-devices'));
       return Promise.resolve({ code: made.code, key: made.key });
     },
   }),
@@ -28,7 +28,7 @@ export const deviceRoutes = (devices: DeviceListener): readonly Route[] => [
     about: 'Readings of the devices paired with this page',
     stream: (_context, { params }, request, response) => {
       const pairing = devices.pairings.withKey(params['code']!);
-      if (!pairing) return Promise.reject(notFound('pairing'));
+      if (!pairing) return Promise.reject(notFound(message('server.pairing')));
       devices.hub.open(pairing.key, request, response, () => {
         pairing.listens = devices.hub.listening(pairing.key) > 0;
         if (!pairing.listens) devices.pairings.endUnlessHeard(pairing);
@@ -48,7 +48,7 @@ export const deviceRoutes = (devices: DeviceListener): readonly Route[] => [
     outside: true,
     handle: (_context, { body }) => {
       if (devices.port === 0)
-        throw new HttpProblem('unavailable', 'the device port could not be opened when the server started');
+        throw new HttpProblem('unavailable', message('server.the-device-port-could-not-be'));
       return press(devices.port, body);
     },
   }),

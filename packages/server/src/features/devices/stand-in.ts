@@ -1,3 +1,4 @@
+import { faultText } from '@long-miter/core';
 import { connect } from 'node:net';
 import { z } from 'zod';
 
@@ -11,7 +12,7 @@ const share = z.number().min(0, 'must not be negative').max(1, 'must be at most 
 export const standInSchema = z.strictObject({
   instrument: z.enum(['laser', 'finder']),
   /** Of the page it belongs to. */
-  code: z.string().regex(/^\d{6}$/, 'must be the six digits on the page'),
+  code: z.string().regex(/^\d{6}$/, faultText('server.must-be-the-six-digits')),
   value: z.number().gt(0, 'must be greater than 0').lt(1_000_000, 'is more than any device reads'),
   unit: z.enum(['in', 'mm', 'deg']),
   /** Largest error that is added or taken off, in the unit. */

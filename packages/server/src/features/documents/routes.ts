@@ -1,4 +1,4 @@
-import { documentSchema, checkShape, exportJobFile, type PlanFile } from '@long-miter/core';
+import { message, documentSchema, checkShape, exportJobFile, type PlanFile } from '@long-miter/core';
 import { NoDocument, writeDocument } from '../../formats/documents.ts';
 import { LARGEST_WORKBOOK, NoWorkbook, readXlsx } from '../../formats/read-xlsx.ts';
 import { HttpProblem, invalid } from '../../http/problem.ts';
@@ -18,7 +18,8 @@ export const documentRoutes: readonly Route[] = [
       let size = 0;
       for await (const part of request as AsyncIterable<Buffer>) {
         size += part.length;
-        if (size > LARGEST_WORKBOOK) throw new HttpProblem('too-large', 'a table has at most 2 MB');
+        if (size > LARGEST_WORKBOOK)
+          throw new HttpProblem('too-large', message('server.a-table-has-at-most-2'));
         parts.push(part);
       }
       response.json(
@@ -51,7 +52,7 @@ export const documentRoutes: readonly Route[] = [
       }).catch((error: unknown) => {
         if (error instanceof NoDocument) throw new HttpProblem('not-found', error.message);
         if (error instanceof TypeError)
-          throw invalid([{ at: '/plan', text: 'is not a plan of this job: plan it anew' }]);
+          throw invalid([{ at: '/plan', text: message('server.is-not-a-plan-of-this') }]);
         throw error;
       });
       response.attachment(document).type(written.type).send(written.content);

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import {
+  listOf,
+  message,
   applyChange,
   changedFigures,
   checkJobFile,
@@ -45,7 +47,7 @@ export const listPutAway = ({ db }: Context, search: string): Promise<JobSummary
 /** The head of a job; with its row held where something of the job is going to change. */
 export async function headOfJob({ db }: Context, id: string, lock = false): Promise<JobHead> {
   const head = await repository.getHead(db, id, lock);
-  if (!head) throw notFound('job');
+  if (!head) throw notFound(message('server.job'));
   return head;
 }
 
@@ -67,7 +69,7 @@ export async function createJob(
     // The same request once more: the job that it made.
     const made = await getJob(context, id).catch(() => undefined);
     if (made && made.name === input.name && made.unit === input.unit) return made;
-    throw new HttpProblem('conflict', 'there is another job of this id');
+    throw new HttpProblem('conflict', message('server.there-is-another-job-of-this'));
   }
   await repository.insertJob(context.db, {
     id,
@@ -106,11 +108,16 @@ export function clashOf(
 ): HttpProblem {
   return new HttpProblem(
     'conflict',
-    `somebody has changed ${clashes.map((one) => one.field).join(', ')} meanwhile; theirs stands`,
+    message('server.somebody-has-changed-meanwhile-theirs-stands', {
+      fields: listOf(
+        clashes.map((one) => one.field),
+        ', ',
+      ),
+    }),
     clashes.map(({ field, stands }) => ({
       at: `/set/${field}`,
       code: 'change/clash',
-      text: `is ${JSON.stringify(stands)} now`,
+      text: message('server.is-now', { stands: JSON.stringify(stands) }),
     })),
   );
 }
@@ -130,7 +137,9 @@ function recount(from: JobHead['coin'], to: JobHead['coin'], prices: readonly nu
   throw invalid([
     {
       at: '/set/currency',
-      text: `${to.currency ?? 'this currency'} has no coin small enough for the prices of this job: round them first`,
+      text: message('server.has-no-coin-small-enough-for', {
+        currency: to.currency ?? message('server.this-currency'),
+      }),
     },
   ]);
 }
@@ -176,7 +185,7 @@ export async function markJob(context: Context, id: string, act: 'delete' | 'res
   if ((await repository.updateJobMark(context.db, id, act)) === 0) {
     // Said twice it happened once.
     if (await repository.jobExists(context.db, id)) return;
-    throw notFound('job');
+    throw notFound(message('server.job'));
   }
   context.note({ about: (await repository.jobName(context.db, id)) ?? '' });
   context.tell(id, { kind: 'rooms' });
@@ -221,13 +230,13 @@ export async function putRoom(
 ): Promise<{ version: number }> {
   const head = await headOfJob(context, jobId, true);
   const known = await repository.selectRoom(context.db, jobId, id);
-  if (!known) throw notFound('room');
+  if (!known) throw notFound(message('server.room'));
   if (known.deleted)
     throw new HttpProblem(
       'deleted',
-      `${known.room.name} was deleted by somebody; restore it and your figures go in`,
+      message('server.was-deleted-by-somebody-restore-it', { name: known.room.name }),
     );
-  if (known.room.version !== version) throw conflict('room');
+  if (known.room.version !== version) throw conflict(message('server.room'));
   const sheet = await checkedSheet(context, head, input);
   await repository.updateRoom(context.db, jobId, id, sheet);
   context.note({ about: known.room.name, figures: changedFigures(known.room, sheet) });
@@ -238,7 +247,7 @@ export async function putRoom(
 export async function getRoom(context: Context, jobId: string, id: string): Promise<RoomRecord> {
   await headOfJob(context, jobId);
   const known = await repository.selectRoom(context.db, jobId, id);
-  if (!known || known.deleted) throw notFound('room');
+  if (!known || known.deleted) throw notFound(message('server.room'));
   return known.room;
 }
 
@@ -250,7 +259,7 @@ export async function markRoom(
 ): Promise<void> {
   const head = await headOfJob(context, jobId, true);
   const known = await repository.selectRoom(context.db, jobId, id);
-  if (!known) throw notFound('room');
+  if (!known) throw notFound(message('server.room'));
   // What it runs may have been taken out of the job since: a room that could not be taken away as a file is not let in.
   if (act === 'restore' && known.deleted) await checkedSheet(context, head, known.room);
   context.note({ about: known.room.name });

@@ -1,4 +1,10 @@
-import { libraryAnswer, libraryKitsAnswer, libraryKitSchema, libraryTrimSchema } from '@long-miter/core';
+import {
+  message,
+  libraryAnswer,
+  libraryKitsAnswer,
+  libraryKitSchema,
+  libraryTrimSchema,
+} from '@long-miter/core';
 import { invalid } from '../../http/problem.ts';
 import { route, type Route } from '../../http/route.ts';
 import * as repository from './repository.ts';
@@ -21,7 +27,8 @@ export const libraryRoutes: readonly Route[] = [
     body: libraryTrimSchema,
     answer: libraryAnswer,
     handle: async ({ db, note }, { params, body }) => {
-      if (body.id !== params['trim']) throw invalid([{ at: '/id', text: 'is not the id in the address' }]);
+      if (body.id !== params['trim'])
+        throw invalid([{ at: '/id', text: message('server.is-not-the-id-in-the') }]);
       await repository.keepTrim(db, body);
       note({ about: body.profile.name });
       return repository.listTrims(db);
@@ -51,7 +58,8 @@ export const libraryRoutes: readonly Route[] = [
     body: libraryKitSchema,
     answer: libraryKitsAnswer,
     handle: async ({ db, note }, { params, body }) => {
-      if (body.id !== params['kit']) throw invalid([{ at: '/id', text: 'is not the id in the address' }]);
+      if (body.id !== params['kit'])
+        throw invalid([{ at: '/id', text: message('server.is-not-the-id-in-the') }]);
       await repository.keepKit(db, body);
       note({ about: body.name });
       return repository.listKits(db);

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import {
+  message,
   completeHouseRules,
   cutOut,
   isSameTrim,
@@ -25,7 +26,7 @@ import * as repository from './repository.ts';
 
 /** The crew's rack, what jobs take from it, and sticks that have been cut. Everything under the rows it is about. */
 
-const WHAT = 'piece on the rack';
+const WHAT = message('server.piece-on-the-rack');
 
 export const listOffcuts = ({ db }: Context): Promise<Offcut[]> => repository.selectOffcuts(db);
 
@@ -41,7 +42,9 @@ export async function addOffcut(context: Context, input: z.infer<typeof addOffcu
 function checkDamages({ length, damages }: Pick<Offcut, 'length' | 'damages'>): void {
   const past = damages.findIndex((one) => one.to > length);
   if (past >= 0)
-    throw invalid([{ at: `/damages/${past}/to`, text: `is past the end of the piece at ${length}` }]);
+    throw invalid([
+      { at: `/damages/${past}/to`, text: message('server.is-past-the-end-of-the', { length }) },
+    ]);
 }
 
 async function hold({ db }: Context, id: string): Promise<Offcut> {
@@ -76,7 +79,10 @@ export async function discard(context: Context, id: string): Promise<void> {
   if (held.offcut.job)
     throw new HttpProblem(
       'conflict',
-      `${held.offcut.label} is reserved for ${held.offcut.job.name}: give it back there first`,
+      message('server.is-reserved-for-give-it-back', {
+        label: held.offcut.label,
+        name: held.offcut.job.name,
+      }),
     );
   context.note({ about: held.offcut.label });
   await repository.setGone(context.db, id, true);
@@ -110,17 +116,27 @@ export async function takeOffcut(
   const offcut = await hold(context, input.offcut);
   if (offcut.job?.id === jobId) return { rack: settings.rack, version: head.version };
   if (offcut.job)
-    throw new HttpProblem('conflict', `${offcut.label} is reserved for ${offcut.job.name} already`);
+    throw new HttpProblem(
+      'conflict',
+      message('server.is-reserved-for-already', { label: offcut.label, name: offcut.job.name }),
+    );
   const profile = settings.profiles.find((one) => one.id === input.profile);
   if (!profile)
-    throw invalid([{ at: '/profile', text: `there is no profile "${input.profile}" in this job` }]);
+    throw invalid([
+      { at: '/profile', text: message('server.there-is-no-profile-in-this', { profile: input.profile }) },
+    ]);
   if (!isSameTrim(offcut.trim, profile, head.unit))
-    throw invalid([{ at: '/offcut', text: `${offcut.label} is ${offcut.trim.name}, not ${profile.name}` }]);
+    throw invalid([
+      {
+        at: '/offcut',
+        text: message('server.is-not', { label: offcut.label, trim: offcut.trim.name, wanted: profile.name }),
+      },
+    ]);
   const { minPiece } = completeHouseRules(settings.houseRules, head.unit);
   const entries = rackEntries(offcut, profile.id, head.unit, minPiece);
   if (entries.length === 0)
     throw invalid([
-      { at: '/offcut', text: `${offcut.label} has no stretch that is long enough for a piece` },
+      { at: '/offcut', text: message('server.has-no-stretch-that-is-long', { label: offcut.label }) },
     ]);
   await repository.reserve(context.db, offcut.id, jobId);
   context.note({ about: offcut.label });
@@ -133,7 +149,8 @@ export async function giveBack(context: Context, jobId: string, offcutId: string
   await headOfJob(context, jobId, true);
   const held = await repository.holdOffcut(context.db, offcutId);
   if (!held) throw notFound(WHAT);
-  if (held.offcut.job && held.offcut.job.id !== jobId) throw notFound('piece reserved for this job');
+  if (held.offcut.job && held.offcut.job.id !== jobId)
+    throw notFound(message('server.piece-reserved-for-this-job'));
   const cut = new Set((await repository.listCuts(context.db, jobId)).map((one) => one.record.stock));
   const { rack } = await getSettings(context.db, jobId);
   for (const entry of rack.filter((one) => one.offcut === offcutId && !cut.has(one.id)))
@@ -197,7 +214,12 @@ export async function stickCut(
     };
   const profile = settings.profiles.find((one) => one.id === record.profile);
   if (!profile)
-    throw invalid([{ at: '/record/profile', text: `there is no profile "${record.profile}" in this job` }]);
+    throw invalid([
+      {
+        at: '/record/profile',
+        text: message('server.there-is-no-profile-in-this', { profile: record.profile }),
+      },
+    ]);
   const cuts = await repository.listCuts(context.db, jobId);
   const pieces = new Set(record.pieces.map((piece) => piece.id));
   const again = cuts.find((one) =>
@@ -212,11 +234,16 @@ export async function stickCut(
     if (again.record.pieces.every((piece) => pieces.has(piece.id)))
       return { offcut: (again.left && (await repository.getOffcut(context.db, again.left))) || null };
     const label = again.record.pieces.find((piece) => pieces.has(piece.id))!.label;
-    throw new HttpProblem('conflict', `${label} is noted as cut from another stick already`);
+    throw new HttpProblem('conflict', message('server.is-noted-as-cut-from-another', { label }));
   }
   const entry = record.source === 'rack' ? entryOf(settings, record.stock) : undefined;
   if (entry && cuts.some((one) => one.record.source === 'rack' && one.record.stock === entry.id))
-    throw new HttpProblem('conflict', `${entry.label ?? 'this piece of the rack'} is noted as cut already`);
+    throw new HttpProblem(
+      'conflict',
+      message('server.is-noted-as-cut-already', {
+        label: entry.label ?? message('server.this-piece-of-the-rack'),
+      }),
+    );
   if (entry?.offcut !== undefined && entry.from !== undefined && entry.to !== undefined)
     await cutOutOf(context, head.unit, settings.houseRules, entry.offcut, { from: entry.from, to: entry.to });
   let left: string | undefined;
@@ -241,14 +268,17 @@ export async function stickNotCut(context: Context, jobId: string, id: string): 
   await headOfJob(context, jobId, true);
   const settings = await getSettings(context.db, jobId);
   const cut = await repository.getCut(context.db, jobId, id);
-  if (!cut) throw notFound('cut stick');
+  if (!cut) throw notFound(message('server.cut-stick'));
   if (cut.undone) return;
   const left = cut.left === undefined ? undefined : await repository.holdOffcut(context.db, cut.left);
   if (left && !left.gone) {
     if (left.offcut.job)
       throw new HttpProblem(
         'conflict',
-        `what it left, ${left.offcut.label}, is reserved for ${left.offcut.job.name}: give it back there first`,
+        message('server.what-it-left-is-reserved-for', {
+          label: left.offcut.label,
+          name: left.offcut.job.name,
+        }),
       );
     await repository.setGone(context.db, left.offcut.id, true);
   }

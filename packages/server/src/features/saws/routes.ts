@@ -1,4 +1,4 @@
-import { crewSawsAnswer, keepSawSchema } from '@long-miter/core';
+import { message, crewSawsAnswer, keepSawSchema } from '@long-miter/core';
 import { invalid } from '../../http/problem.ts';
 import { route, type Route } from '../../http/route.ts';
 import * as repository from './repository.ts';
@@ -22,7 +22,7 @@ export const sawRoutes: readonly Route[] = [
     answer: crewSawsAnswer,
     handle: async ({ db, note }, { params, body }) => {
       if (body.saw.id !== params['saw'])
-        throw invalid([{ at: '/saw/id', text: 'is not the id in the address' }]);
+        throw invalid([{ at: '/saw/id', text: message('server.is-not-the-id-in-the') }]);
       await repository.keepSaw(db, body);
       note({ about: body.saw.name ?? body.saw.id });
       return repository.listSaws(db);

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import {
+  message,
   applyChange,
   checkJob,
   checkShape,
@@ -18,7 +19,6 @@ import {
   type replaceStockSchema,
   type SettingsAnswer,
   type SingleName,
-  plainText,
 } from '@long-miter/core';
 import type { Context } from '../../http/context.ts';
 import { HttpProblem, invalid, notFound } from '../../http/problem.ts';
@@ -34,7 +34,7 @@ const SCHEMA = { rules: houseRulesSchema, choices: choicesSchema } as const;
 function asSent(issues: readonly Issue[]): Issue[] {
   return issues.map((issue) =>
     issue.at.startsWith('/rooms')
-      ? { ...issue, at: '', text: `a room still needs it: ${plainText(issue.text)}` }
+      ? { ...issue, at: '', text: message('server.a-room-still-needs-it', { text: issue.text }) }
       : { ...issue, at: issue.at },
   );
 }
@@ -83,7 +83,7 @@ export async function putItem(
   const head = await headOfJob(context, job, true);
   const checked = checkShape(LISTS[list], value);
   if (!checked.ok) throw invalid(checked.issues);
-  if (checked.value.id !== id) throw invalid([{ at: '/id', text: 'is not the id in the address' }]);
+  if (checked.value.id !== id) throw invalid([{ at: '/id', text: message('server.is-not-the-id-in-the') }]);
   const settings = await repository.getSettings(context.db, job);
   const others = (settings[list] as readonly Item[]).filter((one) => one.id !== id);
   await check(context, head, { ...settings, [list]: [...others, checked.value] }, list === 'profiles');
@@ -104,7 +104,7 @@ export async function changeItem(
   const settings = await repository.getSettings(context.db, job);
   const items = settings[list] as unknown as readonly Item[];
   const held = items.find((one) => one.id === id);
-  if (!held) throw notFound('part of this job');
+  if (!held) throw notFound(message('server.part-of-this-job'));
   const { next, clashes } = applyChange(held, change);
   if (clashes.length > 0) throw clashOf(clashes);
   const checked = checkShape(LISTS[list], { ...next, id });
@@ -142,7 +142,7 @@ export async function addProfile(
   const settings = await repository.getSettings(context.db, job);
   const known = new Set([...settings.profiles, ...settings.stock].map((one) => one.id));
   if (settings.profiles.some((one) => one.id === profile.id))
-    throw new HttpProblem('conflict', `this job has a profile "${profile.id}" already`);
+    throw new HttpProblem('conflict', message('server.this-job-has-a-profile-already', { id: profile.id }));
   const lines = stock.filter((line) => !known.has(line.id));
   const next = {
     ...settings,

@@ -1,4 +1,5 @@
 import {
+  message,
   checkLogFile,
   eachOnce,
   exportJobFile,
@@ -54,10 +55,10 @@ export async function addEvents(
     const before = known.get(event.id);
     if (before) {
       if (eachOnce([before.content, plain(event)]).contradictions.length > 0)
-        throw new HttpProblem('conflict', 'another event of this id says something else', [
+        throw new HttpProblem('conflict', message('server.another-event-of-this-id-says'), [
           {
             at: `/events/${index}/id`,
-            text: `${event.id} is used already: give the new event an id of its own`,
+            text: message('server.is-used-already-give-the-new', { id: event.id }),
           },
         ]);
       numbers.set(event.id, before.seq);
@@ -87,7 +88,7 @@ export async function give(
   const shop = foldLog({ job: exportJobFile(record), ...log });
   const tags = tagsFor(plan, shop, rooms && new Set(rooms));
   if (Object.keys(tags).length === 0)
-    throw invalid([{ at: '/plan/pieces', text: 'has no piece to give to the saw' }]);
+    throw invalid([{ at: '/plan/pieces', text: message('server.has-no-piece-to-give-to') }]);
   const issue: ShopIssue = {
     revision: 1 + Math.max(0, ...log.issues.map((one) => one.revision)),
     at: new Date().toISOString(),

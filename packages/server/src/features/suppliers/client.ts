@@ -1,4 +1,6 @@
 import {
+  type Words,
+  message,
   checkShape,
   fromMinor,
   orderAnswerSchema,
@@ -35,12 +37,12 @@ export function mayAsk(url: string): boolean {
 }
 
 /** What an error of a supplier's means. What he writes beside it is not passed on: it is his, not ours to show. */
-const MEANS: Readonly<Record<number, string>> = {
-  409: 'has not as much of it any more; fetch the price list again and order what is there',
-  422: 'does not take it as it was asked; fetch the price list again',
-  429: 'is asked too often just now; try again later',
-  500: 'cannot take it just now; try again later or ask another',
-  503: 'cannot take it just now; try again later or ask another',
+const MEANS: Readonly<Record<number, Words>> = {
+  409: message('server.means-409'),
+  422: message('server.means-422'),
+  429: message('server.means-429'),
+  500: message('server.means-500'),
+  503: message('server.means-503'),
 };
 
 /** Longest answer that is read. */
@@ -64,10 +66,7 @@ async function ask<S extends z.ZodType>(
   patience: number,
 ): Promise<z.infer<S>> {
   if (!mayAsk(supplier.url))
-    throw new HttpProblem(
-      'forbidden',
-      `${supplier.name} is at an address that may not be asked: whoever runs the server names it in LONGMITER_SUPPLIERS`,
-    );
+    throw new HttpProblem('forbidden', message('server.is-at-an-address-that-may', { name: supplier.name }));
   let answer: Response;
   let text: string;
   try {
@@ -84,21 +83,30 @@ async function ask<S extends z.ZodType>(
     throw new HttpProblem(
       'unavailable',
       silent
-        ? `${supplier.name} did not answer within ${patience / 1000} seconds; try again later or ask another`
-        : `${supplier.name} cannot be reached; try again later or ask another`,
+        ? message('server.did-not-answer-within-seconds-try', {
+            name: supplier.name,
+            patience: patience / 1000,
+          })
+        : message('server.cannot-be-reached-try-again-later', { name: supplier.name }),
     );
   }
   if (!answer.ok)
     throw new HttpProblem(
       'unavailable',
-      `${supplier.name} ${MEANS[answer.status] ?? `refuses it with error ${answer.status}; ask there`}`,
+      message('server.joined', {
+        name: supplier.name,
+        answer: MEANS[answer.status] ?? message('server.refuses-it-with-error', { status: answer.status }),
+      }),
     );
   const json = readJson(text);
   const checked = json.ok ? checkShape(schema, json.value) : undefined;
   if (!checked?.ok)
     throw new HttpProblem(
       'unavailable',
-      `the answer of ${supplier.name} cannot be read${checked ? ` (at ${checked.issues[0].at.slice(0, 80)})` : ''}; nothing was taken from it`,
+      message('server.the-answer-of-cannot-be-read', {
+        name: supplier.name,
+        where: checked ? message('server.at', { at: checked.issues[0].at.slice(0, 80) }) : '',
+      }),
     );
   return checked.value;
 }

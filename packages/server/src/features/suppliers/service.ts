@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import {
+  message,
   trimKindOf,
   type addSupplierSchema,
   type JobHead,
@@ -30,7 +31,7 @@ export async function addSupplier(
     throw invalid([
       {
         at: '/url',
-        text: 'is not among the addresses that may be asked: whoever runs the server names it in LONGMITER_SUPPLIERS',
+        text: message('server.is-not-among-the-addresses-that'),
       },
     ]);
   note({ about: input.name });
@@ -51,7 +52,7 @@ export async function nameStandIns({ db }: Context, port: number): Promise<void>
 
 async function supplierBy({ db }: Context, id: string): Promise<Supplier> {
   const supplier = await repository.getSupplier(db, id);
-  if (!supplier) throw notFound('supplier');
+  if (!supplier) throw notFound(message('server.supplier'));
   return supplier;
 }
 
@@ -83,8 +84,7 @@ const AT_ONCE = 100;
 export async function askForLibrary(context: Context, supplierId: string): Promise<LibraryPrices> {
   const supplier = await supplierBy(context, supplierId);
   const trims = await listTrims(context.db);
-  if (trims.length === 0)
-    throw invalid([{ at: '', text: 'the Library has no trim yet: keep one from the set-up of a job first' }]);
+  if (trims.length === 0) throw invalid([{ at: '', text: message('server.the-library-has-no-trim-yet') }]);
   const wanted = trims.map(({ profile, unit }) => trimKindOf(profile, unit));
   const lines: QuoteLine[] = [];
   for (let at = 0; at < wanted.length; at += AT_ONCE)
@@ -125,7 +125,7 @@ export async function placeOrder(context: Context, jobId: string, input: PlaceOr
   const isNew = await context.transaction(async ({ db, note }) => {
     await headOfJob({ ...context, db }, jobId, true);
     const known = await repository.getOrder(db, input.id);
-    if (known && known.job !== jobId) throw notFound('order');
+    if (known && known.job !== jobId) throw notFound(message('server.order'));
     if (known) return false;
     await repository.insertOrder(db, {
       id: input.id,
@@ -144,7 +144,7 @@ export async function placeOrder(context: Context, jobId: string, input: PlaceOr
 /** Sends an order again under its own reference: a supplier who had it after all does not deliver twice. */
 export async function sendAgain(context: Context, id: string): Promise<OrderRecord> {
   const known = await repository.getOrder(context.db, id);
-  if (!known?.supplierId) throw notFound('order');
+  if (!known?.supplierId) throw notFound(message('server.order'));
   const { job, supplierId, ...order } = known;
   if (order.state === 'confirmed') return order;
   const head = await headOfJob(context, job);
