@@ -1,7 +1,7 @@
 import { message } from '@long-miter/core';
 import type { Request, Response } from 'express';
 import type { z } from 'zod';
-import type { Right } from '@long-miter/core';
+import type { Right, Words } from '@long-miter/core';
 import type { Context } from './context.ts';
 
 /** What somebody must be to use a route: `open` is for anybody, `self` for anybody who is signed in. */
@@ -18,7 +18,7 @@ const PARAMS = {
   order: { what: message('server.order'), form: 'uuid' },
   set: { what: message('server.set-of-rules'), form: 'uuid' },
   saw: { what: message('server.saw-of-the-crew'), form: 'id' },
-  trim: { what: 'trim of the Library', form: 'id' },
+  trim: { what: message('server.trim-of-the-library'), form: 'id' },
   code: { what: message('server.pairing'), form: 'id' },
   member: { what: message('server.person-of-the-crew'), form: 'uuid' },
   session: { what: message('server.session'), form: 'uuid' },
@@ -27,7 +27,7 @@ const PARAMS = {
   search: { what: message('server.job'), form: 'id' },
 } as const;
 type ParamName = keyof typeof PARAMS;
-export const paramOf = (name: string): { what: string; form: 'uuid' | 'id' } =>
+export const paramOf = (name: string): { what: Words; form: 'uuid' | 'id' } =>
   PARAMS[name as ParamName] ?? { what: message('server.address'), form: 'id' };
 
 interface Input<Body> {

@@ -68,6 +68,7 @@ export const serverTexts = {
   'server.session': 'session',
   'server.make-the-lead-s-account-first': 'make the lead’s account first',
   'server.a-gives-a-program-no-other': 'a {role} gives a program no other role than that',
+  'server.trim-of-the-library': 'trim of the Library',
   'server.token': 'token',
   'server.too-many-tries-wait-s-and': 'too many tries: wait {pause} s and try again',
   'server.a-room-still-needs-it': 'a room still needs it: {text}',
