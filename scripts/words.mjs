@@ -2,14 +2,14 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
 import { layersSource } from './lib/layers.mjs';
-import { british, CATALOGUE, catalogueOf, ofOne, sentences, texts } from './lib/words.mjs';
+import { british, CATALOGUE, catalogueOf, ofOne, texts } from './lib/words.mjs';
 
 /**
  * Brings the catalogue up to the code: texts that are gone go out of every language, British spellings come in, and what a
  * language still lacks is said. `node scripts/words.mjs list` writes every text, one a line, for whoever adds a language.
  */
 const all = texts();
-const known = new Set([...all.map(({ text }) => text), ...sentences()]);
+const known = new Set(all.map(({ text }) => text));
 const counted = all.filter(({ given }) => given.includes('count')).map(({ text }) => text);
 const used = new Set([...known, ...counted.map(ofOne)]);
 

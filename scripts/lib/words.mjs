@@ -82,44 +82,26 @@ export const texts = () =>
 /** The heart of the job, which says why, how and what is wrong. */
 const HEART = join(root, 'packages/core/src');
 /** The server, as far as it answers pages; the rest of it is for whoever runs it. */
-const SERVER = ['http', 'features'].map((folder) => join(root, 'packages/server/src', folder));
-/** Properties that hold words to be shown. */
-const SHOWN = /^(?:group|hint|how|label|name|note|question|text|title|what|why)$/;
-/** Something to say, blanks aside; a word alone, and no key or id. */
-const WORDS = /\p{L}{2}/u;
-const ONE_WORD = /^\p{L}+$/u;
+const SERVER = ['http', 'features', 'formats'].map((folder) => join(root, 'packages/server/src', folder));
+/** Several words, blanks aside: a key or an id is one. */
+const SEVERAL = /\p{L}{2}.*\s|\s.*\p{L}{2}/u;
 
-/** A template with its blanks numbered, as the page looks it up: `it is {1} high`. */
+/** A template with its blanks numbered: `it is {1} high`. */
 const numbered = (template) =>
   template.head.text + template.templateSpans.map((span, k) => `{${k + 1}}${span.literal.text}`).join('');
 
-/** Whether a word is said rather than looked up: it fills in a template, stands in a table of words, or is what a function says. */
-function isSaid(node) {
-  for (let at = node.parent; at; at = at.parent) {
-    if (ts.isTemplateSpan(at)) return true;
-    if (ts.isPropertyAssignment(at) && SHOWN.test(at.name.text ?? '')) return true;
-    if (ts.isVariableDeclaration(at)) return /string>$/.test(at.type?.getText() ?? '');
-    if (ts.isFunctionLike(at)) return at.type?.getText() === 'string';
-  }
-  return false;
-}
-
-/** Whether a string is what a page is answered where something is wrong. */
-function isAnswer(node) {
-  for (let at = node; at; at = at.parent) {
-    if (ts.isNewExpression(at))
-      return /^(?:HttpProblem|NoWorkbook|NoDocument)$/.test(at.expression.getText());
-    if (ts.isPropertyAssignment(at)) return /^(?:detail|text)$/.test(at.name.text ?? '');
-    if (ts.isFunctionLike(at)) return false;
-  }
-  return false;
+/** Whether a string is for whoever reads the source: what `assert` and errors of ours say, and what an address of the server does. */
+function isForUs(node) {
+  const { parent } = node;
+  if (ts.isPropertyAssignment(parent)) return parent.name.getText() === 'about';
+  return ts.isNewExpression(parent) && parent.expression.getText() === 'Error';
 }
 
 /**
- * Sentences and words of one file of the core or the server, each with `{1}`, `{2}` where something is filled in.
- * @param takes which strings, of those that are plainly said
+ * Texts of several words in one file of the core or the server, each with `{1}`, `{2}` where something is filled in. Types,
+ * imports, what is thrown at our own mistakes and names in a line of SQL are none.
  */
-export function sentencesIn(path, code, takes = () => true) {
+export function sentencesIn(path, code) {
   const file = ts.createSourceFile(path, code, ts.ScriptTarget.Latest, true);
   const found = new Set();
   const look = (node) => {
@@ -129,9 +111,7 @@ export function sentencesIn(path, code, takes = () => true) {
       : ts.isStringLiteralLike(node)
         ? node.text
         : '';
-    const own = text.replace(/\{\d+\}/g, '');
-    if (WORDS.test(own) && (/\s/.test(own) || (ONE_WORD.test(text) && isSaid(node))) && takes(node))
-      found.add(text);
+    if (SEVERAL.test(text.replace(/\{\d+\}/g, '')) && !isForUs(node)) found.add(text);
     ts.forEachChild(node, look);
   };
   look(file);
@@ -140,24 +120,16 @@ export function sentencesIn(path, code, takes = () => true) {
 
 /** Texts of the core's catalogue have codes and layers of their own. */
 const CATALOGUED = join(HEART, 'messages');
-const sentencesOf = (folder, takes) =>
-  [...sources(folder)]
-    .filter((path) => !path.startsWith(CATALOGUED))
-    .flatMap((path) => sentencesIn(path, readFileSync(path, 'utf8'), takes));
 
-/** Sentences that stand in the core outside its catalogue, by file: what is still to become messages. */
-export const sentencesInCore = () =>
+/** Texts of several words that stand outside the catalogue in what answers a page, by file. */
+export const textsOutsideCatalogue = () =>
   Object.fromEntries(
-    [...sources(HEART)]
+    [HEART, ...SERVER]
+      .flatMap((folder) => [...sources(folder)])
       .filter((path) => !path.startsWith(CATALOGUED))
-      .map((path) => [relative(HEART, path), sentencesIn(path, readFileSync(path, 'utf8')).length])
-      .filter(([, count]) => count > 0),
+      .map((path) => [relative(join(root, 'packages'), path), sentencesIn(path, readFileSync(path, 'utf8'))])
+      .filter(([, found]) => found.length > 0),
   );
-
-/** Every sentence of the core and the server that a page may show. */
-export const sentences = () => [
-  ...new Set([...sentencesOf(HEART), ...SERVER.flatMap((folder) => sentencesOf(folder, isAnswer))]),
-];
 
 /** A file of the catalogue. */
 export const catalogueOf = (language) =>

@@ -27,16 +27,19 @@ export {
 export type { Coin, DeviceReading, NumberLimits, Unit } from './measure/index.ts';
 export {
   adviceFor,
+  angleFigure,
   eachWordsOnce,
   faultText,
   formatAll,
   formatMessage,
+  keyWord,
   lackText,
   lengthFigure,
   listOf,
   message,
   partWords,
   tradeTerms,
+  wordOf,
   wordsKey,
 } from './messages/index.ts';
 export type {

@@ -1,7 +1,14 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { adviceFor, coinOf, planQuickly, wordsKey, type JobFile } from '@long-miter/core';
+import {
+  adviceFor,
+  angleFigure,
+  coinOf,
+  message,
+  planQuickly,
+  wordsKey,
+  type JobFile,
+} from '@long-miter/core';
 import { nearest } from '../src/messages/language.ts';
-import { sentencesOf } from '../src/messages/sentences.ts';
 import { t, translate } from '../src/messages/t.ts';
 import { setVocabulary } from '../src/messages/vocabulary.ts';
 
@@ -120,50 +127,25 @@ describe('a browser where British English is chosen', () => {
     expect(words.t('Garage colors')).toBe('Garage colours');
     expect(words.t('{count} sticks', { count: 1 })).toBe('1 stick');
   });
-  test('says what the core says in its spelling, whatever is filled in, and leaves what stands in quotes', async () => {
+  test('says what the core says in its spelling and the words of the job, and leaves names as they are', async () => {
     const words = await import('../src/messages/t.ts');
     const vocabulary = await import('../src/messages/vocabulary.ts');
+    const met = message('joint.square-against', { name: 'Neighbor street base' });
     vocabulary.setVocabulary('us');
-    expect(words.translate('leave its last 12 in loose until its neighbor is up')).toBe(
-      'leave its last 12 in loose until its neighbour is up',
+    expect(words.translate(message('advice.leave-it-bare-or-return-both'))).toBe(
+      'Leave it bare, or return both neighbours.',
     );
-    // One sentence behind the other, and one that no file has.
-    expect(words.translate('left: coped over the neighbor; right: coped over the neighbor')).toBe(
-      'left: coped over the neighbour; right: coped over the neighbour',
-    );
-    expect(words.translate('Neighbor street')).toBe('Neighbor street');
+    expect(words.translate(met)).toBe('square against Neighbor street base');
     vocabulary.setVocabulary('uk');
-    expect(words.translate('no sticks of "Base camp" are left to miter')).toBe(
-      'no lengths of "Base camp" are left to mitre',
+    expect(words.translate(message('joint.outside-corner-always-mitered', { angle: angleFigure(270) }))).toBe(
+      'outside corner 270°: always mitred',
     );
+    expect(words.translate('no sticks of Base camp')).toBe('no sticks of Base camp');
   });
   test('writes amounts in a sentence its way', async () => {
     const { amountsIn } = await import('../src/messages/money.ts');
     expect(amountsIn('$1,234.50 is less than $7.50', coinOf('USD'))).toBe('US$1,234.50 is less than US$7.50');
     expect(amountsIn('£7.50, of 3 sticks', coinOf('GBP'))).toBe('£7.50, of 3 sticks');
     expect(amountsIn('12.00', coinOf(undefined))).toBe('12.00');
-  });
-});
-
-describe('sentences of the core in another language', () => {
-  const say = sentencesOf({
-    'it is {1} high, the fence takes {2}': 'es ist {1} hoch, der Anschlag nimmt {2}',
-    'to the {1}, {2}': '{2} nach {1}',
-    left: 'links',
-    'wall {1}': 'Wand {1}',
-    '{1}': 'never',
-  });
-  test('are known by what stands around what is filled in', () =>
-    expect(say('it is 8 high, the fence takes 6 1/2')).toBe('es ist 8 hoch, der Anschlag nimmt 6 1/2'));
-  test('may turn the order, and say what is filled in as well', () =>
-    expect(say('to the left, wall 3')).toBe('Wand 3 nach links'));
-  test('are said one behind the other', () =>
-    expect(say('Hall: wall 3; it is 8 high, the fence takes 6')).toBe(
-      'Hall: Wand 3; es ist 8 hoch, der Anschlag nimmt 6',
-    ));
-  test('stay as they are where there is nothing for them', () => {
-    expect(say('nobody knows it')).toBe('nobody knows it');
-    expect(say('')).toBe('');
-    expect(say('toString')).toBe('toString');
   });
 });

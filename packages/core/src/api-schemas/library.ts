@@ -1,4 +1,4 @@
-import { faultText, message, type Words, lengthFigure } from '../messages/index.ts';
+import { angleFigure, faultText, keyWord, message, type Words, lengthFigure } from '../messages/index.ts';
 import { z } from 'zod';
 import { profileSchema, traitsOf, type Profile } from '../job/index.ts';
 import { convertLength, formatMoney, toMinor, type Coin, type Unit } from '../measure/index.ts';
@@ -83,6 +83,13 @@ const NAMES = {
   springAngle: message('library.spring'),
 } as const;
 
+const traitWord = (value: Profile['material'] | Profile['finish'] | number | undefined): Words =>
+  value === undefined
+    ? message('library.none')
+    : typeof value === 'number'
+      ? angleFigure(value)
+      : keyWord(value);
+
 /** What is otherwise in the Library than in a job, each with before and after; prices only where both count the same money. */
 export function libraryDifference(
   job: { readonly unit: Unit; readonly coin: Coin; readonly settings: Pick<JobSettings, 'stock'> },
@@ -109,8 +116,8 @@ export function libraryDifference(
       : [
           message('library.differs', {
             what: NAMES[key],
-            was: profile[key] ?? message('library.none'),
-            is: trim.profile[key] ?? message('library.none'),
+            was: traitWord(profile[key]),
+            is: traitWord(trim.profile[key]),
           }),
         ],
   );

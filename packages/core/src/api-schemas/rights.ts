@@ -1,4 +1,4 @@
-import { message, type Words } from '../messages/index.ts';
+import { keyWord, message, type Words } from '../messages/index.ts';
 import { type CrewRole, type Right, RIGHTS } from './crew.ts';
 
 /** What a change needs, by its method and address: the page asks before it sends; what counts is the server's own table. */
@@ -31,4 +31,4 @@ const WHOSE: Readonly<Record<Right, Words>> = {
 export const whyNot = (role: CrewRole | undefined, right: Right): Words | undefined =>
   role === undefined || RIGHTS[role].includes(right)
     ? undefined
-    : message('rights.you-are-signed-in-as-a', { role, whose: WHOSE[right] });
+    : message('rights.you-are-signed-in-as-a', { role: keyWord(role), whose: WHOSE[right] });

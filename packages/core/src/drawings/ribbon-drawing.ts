@@ -1,4 +1,4 @@
-import { message, lengthFigure, listOf, type Words } from '../messages/index.ts';
+import { keyWord, message, lengthFigure, listOf, type Words } from '../messages/index.ts';
 import {
   box,
   label,
@@ -162,7 +162,10 @@ function pieceParts(room: Room, layout: RibbonLayout, { pieces, unit }: RibbonWh
     if (piece.role !== 'wall' || wall === undefined) return [];
     const from = ribbonX(layout, wall, piece.from!);
     const to = ribbonX(layout, wall, piece.to!);
-    const joints = message('draw.to-2', { joint: piece.left.joint, joint2: piece.right.joint });
+    const joints = message('draw.to-2', {
+      joint: keyWord(piece.left.joint),
+      joint2: keyWord(piece.right.joint),
+    });
     return [
       {
         kind: 'part',

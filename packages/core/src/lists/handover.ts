@@ -1,4 +1,4 @@
-import { message, bareFigure, type Words, lengthFigure } from '../messages/index.ts';
+import { keyWord, message, bareFigure, type Words, lengthFigure } from '../messages/index.ts';
 import type { JobFile } from '../job/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { isAlive, type Shop } from '../workshop/index.ts';
@@ -60,11 +60,11 @@ export function handover(job: JobFile, shop: Shop): Handover {
     .map((one) => ({
       name: one.name,
       what: message('handover.by', {
-        use: one.use.replace('-', ' '),
-        material: one.material,
+        use: keyWord(one.use),
+        material: keyWord(one.material),
         width: bareFigure(one.width, job.unit),
         thickness: size(one.thickness),
-        finish: one.finish,
+        finish: keyWord(one.finish),
       }),
     }));
   const nameOf = (id: string): string => job.profiles.find((one) => one.id === id)?.name ?? id;

@@ -1,4 +1,4 @@
-import { message, type Words, lengthFigure, type MessageCode } from '../messages/index.ts';
+import { keyWord, message, type Words, lengthFigure, type MessageCode } from '../messages/index.ts';
 import { listOf } from '../messages/index.ts';
 import { roomAlong, type JobFile } from '../job/index.ts';
 
@@ -69,7 +69,7 @@ export function hangNotes(job: JobFile, plan: Piece): Words[] {
         point.kind === 'pipe'
           ? message('hang.a-pipe-at-no-nail-within', { at: say(point.at - from), clear: say(clear) })
           : message('hang.a-at-wires-run-up-or', {
-              kind: point.kind,
+              kind: keyWord(point.kind),
               at: say(point.at - from),
               clear: say(clear),
             }),

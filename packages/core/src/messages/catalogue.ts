@@ -27,6 +27,7 @@ import { handoverTexts } from './en-us/handover.ts';
 import { hangTexts } from './en-us/hang.ts';
 import { hangingTexts } from './en-us/hanging.ts';
 import { jointTexts } from './en-us/joint.ts';
+import { keyTexts } from './en-us/key.ts';
 import { lacksTexts } from './en-us/lacks.ts';
 import { lessonTexts } from './en-us/lesson.ts';
 import { libraryTexts } from './en-us/library.ts';
@@ -90,6 +91,7 @@ export const CATALOGUE = {
   ...hangTexts,
   ...hangingTexts,
   ...jointTexts,
+  ...keyTexts,
   ...lacksTexts,
   ...lessonTexts,
   ...libraryTexts,

@@ -3,6 +3,7 @@ export { formatAll, formatMessage, type InText, type MessageLanguage, type Reade
 export * from './terms.ts';
 export * from './packed.ts';
 export * from './word.ts';
+export * from './key-word.ts';
 export * from './warnings.ts';
 export * from './warning-advice.ts';
 export * from './lacks.ts';

@@ -1,5 +1,7 @@
 import {
   buySheet,
+  listOf,
+  plainText,
   cutListSheet,
   logSheet,
   openingPictures,
@@ -42,11 +44,17 @@ interface Source {
   readonly language?: MessageLanguage;
 }
 
-/** What a document cannot be made for want of, in words. */
-export class NoDocument extends Error {}
+/** Why a document cannot be written. */
+export class NoDocument extends Error {
+  readonly why: Words;
+  constructor(why: Words) {
+    super(plainText(why));
+    this.why = why;
+  }
+}
 
 const needed = ({ plan }: Source): PlanFile => {
-  if (!plan) throw new NoDocument('needs a plan');
+  if (!plan) throw new NoDocument(message('server.document-needs-a-plan'));
   return plan;
 };
 
@@ -151,7 +159,7 @@ const WIDTH = 1000;
 /** Pictures as one file: beneath each other, each with its name. */
 function svgFile(pictures: readonly InText<Picture>[]): string {
   const [first] = pictures;
-  if (!first) throw new NoDocument('there is nothing to draw');
+  if (!first) throw new NoDocument(message('server.nothing-to-draw'));
   if (pictures.length === 1)
     return svgOf(first.drawing, WIDTH, WIDTH * first.ratio, first.ratio < 0.2 ? 4 : 40);
   let top = 0;
@@ -176,7 +184,9 @@ interface Written {
  */
 export async function writeDocument(document: string, source: Source): Promise<Written> {
   if (!DOCUMENTS.includes(document))
-    throw new NoDocument(`there is no "${document}"; there are ${DOCUMENTS.join(', ')}`);
+    throw new NoDocument(
+      message('server.no-such-document', { document, documents: listOf(DOCUMENTS, ', ') }),
+    );
   const [name, format] = document.split('.') as [Name | 'sheets', Format];
   const names = name === 'sheets' ? ALL : [name];
   const type = TYPES[format];
@@ -193,15 +203,13 @@ export async function writeDocument(document: string, source: Source): Promise<W
       return { type, content: (await import('./dxf.ts')).dxfOf(pictures(), source.job.unit) };
     case 'pdf': {
       const { job, paper = job.unit === 'in' ? 'letter' : 'a4' } = source;
-      const note = formatMessage(
-        message(job.unit === 'in' ? 'sheet.lengths-in-inches' : 'sheet.lengths-in-millimeters'),
-        readerFor(source),
-      );
+      const note = message(job.unit === 'in' ? 'sheet.lengths-in-inches' : 'sheet.lengths-in-millimeters');
+      const say = (words: Words): string => formatMessage(words, readerFor(source));
       const parts = names
         .map((one) => paperOf(one, source))
         .filter((one) => one.sheet ?? one.pictures?.length);
-      if (parts.length === 0) throw new NoDocument('there is nothing to draw');
-      return { type, content: await (await import('./pdf.ts')).pdfOf(job.name, parts, { paper, note }) };
+      if (parts.length === 0) throw new NoDocument(message('server.nothing-to-draw'));
+      return { type, content: await (await import('./pdf.ts')).pdfOf(job.name, parts, { paper, note, say }) };
     }
   }
 }

@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import type PDFDocument from 'pdfkit';
 import {
   cellText,
+  lengthFigure,
+  message,
   onPage,
   sizeOf,
   type Ink,
@@ -10,6 +12,7 @@ import {
   type Picture,
   type TableSheet,
   type Unit,
+  type Words,
 } from '@long-miter/core';
 
 /** Sheets of paper, from the same drawings and lists as the screens and the other files. */
@@ -51,7 +54,7 @@ export interface PaperPart {
 export async function pdfOf(
   job: string,
   parts: readonly PaperPart[],
-  { paper, note }: { paper: PaperSize; note: string },
+  { paper, note, say }: { paper: PaperSize; note: Words; say: (words: Words) => string },
 ): Promise<Buffer> {
   // Loaded when it is wanted: whoever asks for a plan alone does not wait for it.
   const { default: Document } = await import('pdfkit');
@@ -76,7 +79,7 @@ export async function pdfOf(
   doc.registerFont('bold', fontsOf().bold);
   for (const { title, sheet, pictures = [], trueSize } of parts) {
     if (trueSize !== undefined) {
-      for (const picture of pictures) drawTrueSize(doc, picture, trueSize);
+      for (const picture of pictures) drawTrueSize(doc, picture, trueSize, say);
       continue;
     }
     doc.addPage();
@@ -85,11 +88,16 @@ export async function pdfOf(
       .fontSize(17)
       .fillColor('#222222')
       .text(paperText(`${job}: ${title}`), MARGIN, MARGIN);
-    doc.font('plain').fontSize(9).fillColor('#6c675e').text(paperText(note)).moveDown(0.6);
+    doc
+      .font('plain')
+      .fontSize(9)
+      .fillColor('#6c675e')
+      .text(paperText(say(note)))
+      .moveDown(0.6);
     if (sheet) (sheet.columns.length > MOST_COLUMNS ? drawBlocks : drawTable)(doc, onPaper(sheet));
     drawPictures(doc, pictures);
   }
-  numberPages(doc, job);
+  numberPages(doc, (page, pages) => say(message('paper.page', { job, page, pages })));
   doc.end();
   return whole;
 }
@@ -222,7 +230,12 @@ const SHARED = 36;
 const FOOT = 54;
 
 /** A picture as large as it is, over as many sheets as that takes, each with a bar to lay a rule on. */
-function drawTrueSize(doc: Doc, { name, drawing }: InText<Picture>, unit: Unit): void {
+function drawTrueSize(
+  doc: Doc,
+  { name, drawing }: InText<Picture>,
+  unit: Unit,
+  say: (words: Words) => string,
+): void {
   const scale = POINTS[unit];
   const real = sizeOf(drawing);
   const [wide, high] = [real.width * scale + 2 * ROUND, real.height * scale + 2 * ROUND];
@@ -236,7 +249,10 @@ function drawTrueSize(doc: Doc, { name, drawing }: InText<Picture>, unit: Unit):
       columns = count(wide, sheetWide);
       rows = count(high, sheetHigh);
       const top = MARGIN + 30;
-      const which = rows * columns > 1 ? `, sheet ${row + 1}-${column + 1} of ${rows} by ${columns}` : '';
+      const which =
+        rows * columns > 1
+          ? say(message('paper.which-sheet', { row: row + 1, column: column + 1, rows, columns }))
+          : '';
       doc
         .font('bold')
         .fontSize(11)
@@ -271,20 +287,20 @@ function drawTrueSize(doc: Doc, { name, drawing }: InText<Picture>, unit: Unit):
             .stroke();
         doc.undash();
       }
-      drawBar(doc, unit);
+      drawBar(doc, unit, say);
     }
 }
 
 /** Kept free around a pattern, for figures that stand aside. */
 const ROUND = 24;
 /** The bar that proves the size of what is printed. */
-const BAR: Readonly<Record<Unit, { length: number; step: number; says: string }>> = {
-  in: { length: 4, step: 1, says: '4 in' },
-  mm: { length: 100, step: 10, says: '100 mm' },
+const BAR: Readonly<Record<Unit, { length: number; step: number }>> = {
+  in: { length: 4, step: 1 },
+  mm: { length: 100, step: 10 },
 };
 
-function drawBar(doc: Doc, unit: Unit): void {
-  const { length, step, says } = BAR[unit];
+function drawBar(doc: Doc, unit: Unit, say: (words: Words) => string): void {
+  const { length, step } = BAR[unit];
   const y = doc.page.height - MARGIN - FOOT + 18;
   const at = (along: number): number => MARGIN + along * POINTS[unit];
   doc.undash().lineWidth(1.2).strokeColor('#222222');
@@ -299,7 +315,7 @@ function drawBar(doc: Doc, unit: Unit): void {
     .fontSize(9)
     .fillColor('#222222')
     .text(
-      `Lay a rule on this bar: it is ${says} long. If it is not, print again in actual size, 100 percent.`,
+      paperText(say(message('paper.lay-a-rule-on-this-bar', { length: lengthFigure(length, unit) }))),
       MARGIN,
       y + 5,
       { lineBreak: false },
@@ -343,7 +359,7 @@ function drawInk(doc: Doc, ink: Ink): void {
   else doc.stroke();
 }
 
-function numberPages(doc: Doc, job: string): void {
+function numberPages(doc: Doc, foot: (page: number, pages: number) => string): void {
   const { start, count } = doc.bufferedPageRange();
   for (let page = start; page < start + count; page++) {
     doc.switchToPage(page);
@@ -353,7 +369,7 @@ function numberPages(doc: Doc, job: string): void {
       .font('plain')
       .fontSize(8)
       .fillColor('#6c675e')
-      .text(paperText(`${job} · page ${page + 1} of ${count}`), MARGIN, doc.page.height - MARGIN, {
+      .text(paperText(foot(page + 1, count)), MARGIN, doc.page.height - MARGIN, {
         lineBreak: false,
       });
   }

@@ -1,6 +1,15 @@
+import { message, plainText, type Words } from '@long-miter/core';
+
 /** The first sheet of a workbook as rows of text. Files are somebody's: what is not a workbook, or unpacks to too much, is refused. */
 
-export class NoWorkbook extends Error {}
+/** What a workbook could not be read for. */
+export class NoWorkbook extends Error {
+  readonly why: Words;
+  constructor(why: Words) {
+    super(plainText(why));
+    this.why = why;
+  }
+}
 
 export const LARGEST_WORKBOOK = 2 * 1024 * 1024;
 /** Bytes that it may unpack to: a small file can hold a sea of zeros. */
@@ -15,12 +24,12 @@ const END = 0x06054b50;
 function unpackedSize(content: Buffer): number {
   let at = content.length - 22;
   while (at >= 0 && content.readUInt32LE(at) !== END) at--;
-  if (at < 0) throw new NoWorkbook('is no workbook: save it as XLSX');
+  if (at < 0) throw new NoWorkbook(message('server.is-no-workbook'));
   let entry = content.readUInt32LE(at + 16);
   let sum = 0;
   for (let left = content.readUInt16LE(at + 10); left > 0; left--) {
     if (entry + 46 > content.length || content.readUInt32LE(entry) !== ENTRY)
-      throw new NoWorkbook('is damaged: save it anew');
+      throw new NoWorkbook(message('server.workbook-is-damaged'));
     sum += content.readUInt32LE(entry + 24);
     entry +=
       46 +
@@ -32,17 +41,18 @@ function unpackedSize(content: Buffer): number {
 }
 
 export async function readXlsx(content: Buffer): Promise<string[][]> {
-  if (unpackedSize(content) > MOST_UNPACKED) throw new NoWorkbook('holds more than a table of rooms can');
+  if (unpackedSize(content) > MOST_UNPACKED) throw new NoWorkbook(message('server.workbook-holds-too-much'));
   const { default: ExcelJS } = await import('exceljs');
   const book = new ExcelJS.Workbook();
   try {
     await book.xlsx.load(content as never);
   } catch {
-    throw new NoWorkbook('cannot be read: save it as XLSX');
+    throw new NoWorkbook(message('server.workbook-cannot-be-read'));
   }
   const [sheet] = book.worksheets;
-  if (!sheet) throw new NoWorkbook('has no sheet in it');
-  if (sheet.rowCount > MOST_ROWS) throw new NoWorkbook(`has more than ${MOST_ROWS} rows`);
+  if (!sheet) throw new NoWorkbook(message('server.workbook-has-no-sheet'));
+  if (sheet.rowCount > MOST_ROWS)
+    throw new NoWorkbook(message('server.workbook-has-too-many-rows', { rows: MOST_ROWS }));
   const rows: string[][] = [];
   sheet.eachRow((row) => {
     const cells: string[] = [];

@@ -1,4 +1,4 @@
-import { message, CREW_ROLES, RIGHTS, type CrewRole } from '@long-miter/core';
+import { keyWord, message, CREW_ROLES, RIGHTS, type CrewRole } from '@long-miter/core';
 import type { Actor } from './context.ts';
 import { HttpProblem, notFound } from './problem.ts';
 import type { RouteAccess } from './route.ts';
@@ -28,7 +28,10 @@ export function authorize(
   const { account } = actor;
   if (!account) throw new HttpProblem('sign-in', message('server.sign-in-first'));
   if (!may(account.role, role))
-    throw new HttpProblem('forbidden', message('server.a-may-not-do-that-ask', { role: account.role }));
+    throw new HttpProblem(
+      'forbidden',
+      message('server.a-may-not-do-that-ask', { role: keyWord(account.role) }),
+    );
   if (account.role !== 'guest' || role === 'self') return;
   const job = params['job'];
   if (job === undefined ? !GUEST_READS.has(path) : job !== account.job)

@@ -198,7 +198,7 @@ function Named({ part, page }: { part: DrawnPart; page: Page }) {
       moved={use.moved}
       style={use.style}
     >
-      {tip !== undefined && <title>{translate(tip)}</title>}
+      {tip !== undefined && <title>{tip}</title>}
       {shapes}
     </PickablePart>
   );

@@ -1,7 +1,6 @@
 import i18next from 'i18next';
 import { formatMessage, readerOf, tradeTerms, type Reader, type Words } from '@long-miter/core';
 import { language, SOURCE, type Language } from './language.ts';
-import { sentencesOf } from './sentences.ts';
 import { vocabularyNow } from './vocabulary.ts';
 import american from './en-US.json' with { type: 'json' };
 
@@ -62,26 +61,14 @@ function entry(text: string, count: number | undefined): string {
   return made;
 }
 
-const sentence = language === SOURCE ? (text: string) => text : sentencesOf(own);
-
-/** What stands in quotes is a name that somebody gave, or what he wrote. */
-const QUOTED = /("[^"]*")/;
-
 /** What the page reads messages by: its language, and the trade's words of the job at hand. */
 const reader = (): Reader => readerOf(vocabularyNow(), language);
 
 /**
- * What the core or the server says, in the language of the page and the trade's words of now. A message is made into its
- * sentence here, and names in it stay as they were given. Plain text of the core's other sentences, filled in already, is known
- * by its form.
+ * What the core or the server says, in the language of the page and the trade's words of now. Plain text is somebody's own: a
+ * name or a note, and stands as it was given.
  */
-export function translate(words: Words): string {
-  if (typeof words !== 'string') return formatMessage(words, reader());
-  return sentence(words)
-    .split(QUOTED)
-    .map((part, index) => (index % 2 === 1 ? part : tradeTerms(part, vocabularyNow())))
-    .join('');
-}
+export const translate = (words: Words): string => formatMessage(words, reader());
 
 /** The same where there may be nothing to say. */
 export const translateIfAny = (words: Words | undefined): string | undefined =>

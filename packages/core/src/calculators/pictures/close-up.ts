@@ -1,4 +1,4 @@
-import { message } from '../../messages/index.ts';
+import { wordOf, message } from '../../messages/index.ts';
 import { sinDeg } from '../../base/index.ts';
 import type { Room } from '../../job/index.ts';
 import type { Piece, PlanEnd } from '../../plan/index.ts';
@@ -46,7 +46,7 @@ export function jointCloseUp(
     { arm: frame.right, out: frame.rightOut, end: endOf(right.left, right.from, A, t), own: right === piece },
   ];
   return {
-    title: message('calc.corner-from-above', { side }),
+    title: message('calc.corner-from-above', { side: wordOf(side) }),
     shapes: [
       ...cornerWalls(A, reach, t * 0.6),
       // The piece itself lies on top, so that what is cut of it is seen.

@@ -140,9 +140,9 @@ export function sawRound(seed: number, unit: Unit, kind?: SawPracticeKind): SawR
     angle: (180 - A) / 2,
     told: [
       message('practice.the-piece-on-the-wall-of', {
-        side,
+        side: wordOf(side),
         choice: outside ? message('practice.an-outside') : message('practice.an-inside'),
-        end,
+        end: wordOf(end),
       }),
       message('practice.a-protractor-between-the-faces-reads', { faces: deg(faces) }),
       ...(traitsOf(profile).sprung ? [message('practice.spring-angle-38-deg-between-its')] : []),
@@ -209,7 +209,7 @@ export function judgeSaw(round: SawRound, choice: SawChoice): Result<SawResult> 
             choice:
               right.swing === 'none'
                 ? message('practice.nowhere')
-                : message('practice.to-the', { swing: right.swing }),
+                : message('practice.to-the', { swing: wordOf(right.swing) }),
           }),
         ]),
     ...(cut.tilt === right.tilt || close(bevel, 0, right.bevel)
@@ -217,7 +217,7 @@ export function judgeSaw(round: SawRound, choice: SawChoice): Result<SawResult> 
       : [
           right.tilt === 'none'
             ? message('practice.the-blade-stands-upright')
-            : message('practice.the-top-of-the-blade-leans', { tilt: right.tilt }),
+            : message('practice.the-top-of-the-blade-leans', { tilt: wordOf(right.tilt) }),
         ]),
   ];
   if (faults.length === 0 && off > RIGHT)

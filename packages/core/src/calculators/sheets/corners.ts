@@ -1,4 +1,4 @@
-import { message, type Words } from '../../messages/index.ts';
+import { wordOf, message, type Words } from '../../messages/index.ts';
 import { scale, vec, line, size, type Drawing, type Shape } from '../../geometry/index.ts';
 import type { AngleReading } from '../../job/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -179,7 +179,7 @@ const reading: Sheet = {
           String(scale === 'half' ? 2 * value : value),
           scale === 'room'
             ? message('calc-corners.wall-angle', { value: deg(value) })
-            : message('calc-corners.read-as-typed', { value: deg(value), side }),
+            : message('calc-corners.read-as-typed', { value: deg(value), side: wordOf(side) }),
         ),
       ],
     };
@@ -274,12 +274,12 @@ const taped: Sheet = {
           ? sendReading(
               { as: 'legs', left: p, right: q, across: d, side },
               [p, q, d].join(', '),
-              message('calc-corners.two-legs-and-across', { side }),
+              message('calc-corners.two-legs-and-across', { side: wordOf(side) }),
             )
           : sendReading(
               { as: 'deflection', degrees: Math.abs(180 - A), side },
               String(Number(Math.abs(180 - A).toFixed(3))),
-              message('calc-corners.off-straight-3', { value: deg(Math.abs(180 - A)), side }),
+              message('calc-corners.off-straight-3', { value: deg(Math.abs(180 - A)), side: wordOf(side) }),
             ),
       ],
     };

@@ -1,4 +1,4 @@
-import { message } from '../../messages/index.ts';
+import { wordOf, message } from '../../messages/index.ts';
 import { tanDeg } from '../../base/index.ts';
 import { vec, area, label, line, size, type Drawing } from '../../geometry/index.ts';
 import * as trade from '../../trade/index.ts';
@@ -25,14 +25,14 @@ const meetsCorner = (kind: string | undefined): boolean => kind !== 'casing' && 
 const endFields = (side: 'left' | 'right'): Field[] => [
   {
     key: `${side}Kind`,
-    label: message('calc-lengths.end', { side }),
+    label: message('calc-lengths.end', { side: wordOf(side) }),
     kind: 'choice',
     start: 'insideMiter',
     options: ENDS,
   },
   {
     key: `${side}A`,
-    label: message('calc-lengths.corner', { side }),
+    label: message('calc-lengths.corner', { side: wordOf(side) }),
     kind: 'angle',
     start: '90',
     when: (c) => meetsCorner(c[`${side}Kind`]),

@@ -371,8 +371,8 @@ const swing: Sheet = {
       ],
       working: [
         message('calc-saw.the-piece-has-its-end-cut', {
-          piece,
-          end,
+          piece: wordOf(piece),
+          end: wordOf(end),
           near: edgeNames(profile).near,
           far: edgeNames(profile).far,
         }),

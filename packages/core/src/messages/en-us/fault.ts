@@ -205,4 +205,6 @@ export const faultTexts = {
   'fault.must-be-lead-measurer-cutter-hanger-or-guest':
     'must be "lead", "measurer", "cutter", "hanger" or "guest"',
   'fault.must-be-lead-measurer-cutter-or-hanger': 'must be "lead", "measurer", "cutter" or "hanger"',
+  'fault.must-be-at-most-1': 'must be at most 1',
+  'fault.is-more-than-any-device-reads': 'is more than any device reads',
 } as const;

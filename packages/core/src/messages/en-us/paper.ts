@@ -11,4 +11,8 @@ export const paperTexts = {
   'paper.corner-after-wall-miter': '{name}, corner after wall {index}: {angle}, miter {miter}',
   'paper.in-section-by': '{name} in section: {width} by {thickness}',
   'paper.rack': 'rack',
+  'paper.page': '{job} · page {page} of {pages}',
+  'paper.which-sheet': ', sheet {row}-{column} of {rows} by {columns}',
+  'paper.lay-a-rule-on-this-bar':
+    'Lay a rule on this bar: it is {length} long. If it is not, print again in actual size, 100 percent.',
 } as const;

@@ -111,4 +111,13 @@ export const serverTexts = {
   'server.refuses-it-with-error': 'refuses it with error {status}; ask there',
   'server.at': ' (at {at})',
   'server.must-be-the-six-digits': 'must be the six digits on the page',
+  'server.is-no-workbook': 'is no workbook: save it as XLSX',
+  'server.workbook-is-damaged': 'is damaged: save it anew',
+  'server.workbook-holds-too-much': 'holds more than a table of rooms can',
+  'server.workbook-cannot-be-read': 'cannot be read: save it as XLSX',
+  'server.workbook-has-no-sheet': 'has no sheet in it',
+  'server.workbook-has-too-many-rows': 'has more than {rows} rows',
+  'server.document-needs-a-plan': 'needs a plan',
+  'server.nothing-to-draw': 'there is nothing to draw',
+  'server.no-such-document': 'there is no "{document}"; there are {documents}',
 } as const;

@@ -199,6 +199,12 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'joint.inside-miter-half-of-what-turns': 'inside mitre: half of what {angle} turns',
     'joint.outside-corner-always-mitered': 'outside corner {angle}: always mitred',
     'joint.to-no-casing-here': 'to {to}: no architrave here',
+    'key.base': 'skirting',
+    'key.casing': 'architrave',
+    'key.cope': 'scribe',
+    'key.crown': 'cornice',
+    'key.miter': 'mitre',
+    'key.shoe': 'quadrant',
     'lesson.wrong-stick': 'wrong length',
     'material.ml-for-each-of-glued-joints':
       '{each} ml for each of {joints} glued joints: mitres, scarfs, returns',
@@ -312,6 +318,8 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'rule.what-may-stay-open-between-crown':
       'What may stay open between cornice and ceiling and still be caulked.',
     'rule.what-the-last-piece-of-a': 'What the last piece of a cornice run is cut longer.',
+    'server.cut-stick': 'cut length',
+    'server.is-noted-as-cut-from-another': '{label} is noted as cut from another length already',
     'sheet.lengths-in-millimeters': 'Lengths in millimetres.',
     'sheet.stick': 'length no.',
     'sheet.sticks': 'Lengths',

@@ -1,6 +1,7 @@
 import { timingSafeEqual } from 'node:crypto';
 import type { z } from 'zod';
 import {
+  keyWord,
   message,
   CREW_ROLES,
   type AccessToken,
@@ -212,7 +213,10 @@ export async function makeToken(
   if (!account || actor.demo)
     throw new HttpProblem('conflict', message('server.make-the-lead-s-account-first'));
   if (account.role !== 'lead' && account.role !== role)
-    throw new HttpProblem('forbidden', message('server.a-gives-a-program-no-other', { role: account.role }));
+    throw new HttpProblem(
+      'forbidden',
+      message('server.a-gives-a-program-no-other', { role: keyWord(account.role) }),
+    );
   note({ about: `${name}, as ${role}` });
   return { token: await accounts.insertToken(db, account.id, name, role) };
 }

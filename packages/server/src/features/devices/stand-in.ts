@@ -7,16 +7,22 @@ import { z } from 'zod';
  * a real local connection, with the faults real devices have. They send to the same port a real device would.
  */
 
-const share = z.number().min(0, 'must not be negative').max(1, 'must be at most 1');
+const share = z
+  .number()
+  .min(0, faultText('fault.must-not-be-negative'))
+  .max(1, faultText('fault.must-be-at-most-1'));
 
 export const standInSchema = z.strictObject({
   instrument: z.enum(['laser', 'finder']),
   /** Of the page it belongs to. */
   code: z.string().regex(/^\d{6}$/, faultText('server.must-be-the-six-digits')),
-  value: z.number().gt(0, 'must be greater than 0').lt(1_000_000, 'is more than any device reads'),
+  value: z
+    .number()
+    .gt(0, faultText('fault.must-be-greater-than-0'))
+    .lt(1_000_000, faultText('fault.is-more-than-any-device-reads')),
   unit: z.enum(['in', 'mm', 'deg']),
   /** Largest error that is added or taken off, in the unit. */
-  noise: z.number().min(0, 'must not be negative').max(1000).default(0),
+  noise: z.number().min(0, faultText('fault.must-not-be-negative')).max(1000).default(0),
   /** Shares of readings that are lost, sent twice, or garbled. */
   dropOut: share.default(0),
   twice: share.default(0),

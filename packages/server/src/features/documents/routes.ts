@@ -24,7 +24,7 @@ export const documentRoutes: readonly Route[] = [
       }
       response.json(
         await readXlsx(Buffer.concat(parts)).catch((error: unknown) => {
-          if (error instanceof NoWorkbook) throw invalid([{ at: '', text: error.message }]);
+          if (error instanceof NoWorkbook) throw invalid([{ at: '', text: error.why }]);
           throw error;
         }),
       );
@@ -50,7 +50,7 @@ export const documentRoutes: readonly Route[] = [
         room,
         ...(paper ? { paper } : {}),
       }).catch((error: unknown) => {
-        if (error instanceof NoDocument) throw new HttpProblem('not-found', error.message);
+        if (error instanceof NoDocument) throw new HttpProblem('not-found', error.why);
         if (error instanceof TypeError)
           throw invalid([{ at: '/plan', text: message('server.is-not-a-plan-of-this') }]);
         throw error;

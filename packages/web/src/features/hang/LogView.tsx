@@ -4,6 +4,7 @@ import {
   formatLength,
   formatWithUnit,
   inOrder,
+  wordOf,
   type JobFile,
   type JobRecord,
   type LogEvent,
@@ -11,6 +12,7 @@ import {
   type Unit,
 } from '@long-miter/core';
 import type { ShopSession } from '../../session/shop/shop.ts';
+import { defineMessage } from '../../messages/define-message.ts';
 import { language } from '../../messages/language.ts';
 import { translate, t } from '../../messages/t.ts';
 
@@ -25,6 +27,35 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** Kinds of entries, for a list to choose from. */
+const KINDS: Readonly<Record<LogEvent['kind'], string>> = {
+  'stick-taken': defineMessage('stick taken'),
+  'end-cut': defineMessage('end cut'),
+  written: defineMessage('written'),
+  miscut: defineMessage('miscut'),
+  'piece-reused': defineMessage('piece reused'),
+  'remainder-racked': defineMessage('remainder racked'),
+  'dry-fitted': defineMessage('dry fitted'),
+  fixed: defineMessage('fixed'),
+  'wall-not-ready': defineMessage('wall not ready'),
+  trimmed: defineMessage('trimmed'),
+  'sent-back': defineMessage('sent back'),
+  'measured-in-place': defineMessage('measured in place'),
+  'opening-of-joint': defineMessage('opening of joint'),
+  undone: defineMessage('undone'),
+  note: defineMessage('note'),
+  issued: defineMessage('issued'),
+  'end-set': defineMessage('end set'),
+  'test-cut': defineMessage('test cut'),
+  calibrated: defineMessage('calibrated'),
+};
+const MISCUT: Readonly<Record<Extract<LogEvent, { kind: 'miscut' }>['what'], string>> = {
+  short: defineMessage('short'),
+  slant: defineMessage('slant'),
+  damaged: defineMessage('damaged'),
+  'wrong-stick': defineMessage('wrong stick'),
+};
+
 /** What an event says, in a line. */
 function eventText(event: LogEvent, unit: Unit): string {
   const length = (value: number): string => formatWithUnit(value, unit);
@@ -36,7 +67,11 @@ function eventText(event: LogEvent, unit: Unit): string {
           event.measured === undefined ? '' : t(', measured {length}', { length: length(event.measured) }),
       });
     case 'end-cut':
-      return t('{tag}: {end} end cut on {letter}', { tag: event.tag, end: event.end, letter: event.letter });
+      return t('{tag}: {end} end cut on {letter}', {
+        tag: event.tag,
+        end: translate(wordOf(event.end)),
+        letter: event.letter,
+      });
     case 'written':
       return t('{tag} written{near}', {
         tag: event.tag,
@@ -45,7 +80,7 @@ function eventText(event: LogEvent, unit: Unit): string {
     case 'miscut':
       return t('{tag} spoilt: {what}{usable}', {
         tag: event.tag,
-        what: event.what.replace('-', ' '),
+        what: t(MISCUT[event.what]),
         usable:
           event.usable === undefined ? '' : t(', {length} of it good', { length: length(event.usable) }),
       });
@@ -67,7 +102,7 @@ function eventText(event: LogEvent, unit: Unit): string {
       return t('{tag}: {length} off its {end} end', {
         tag: event.tag,
         length: length(event.by),
-        end: event.end,
+        end: translate(wordOf(event.end)),
       });
     case 'sent-back':
       return t('{tag} sent again, to be {length}', { tag: event.tag, length: length(event.near) });
@@ -76,7 +111,7 @@ function eventText(event: LogEvent, unit: Unit): string {
     case 'opening-of-joint':
       return t('{tag}: {end} end open {where} by {gap} {unit}', {
         tag: event.tag,
-        end: event.end,
+        end: translate(wordOf(event.end)),
         where: event.where === 'front' ? t('in front') : t('behind'),
         gap: formatLength(event.gap, unit, { inchParts: 32 }),
         unit,
@@ -101,7 +136,7 @@ function eventText(event: LogEvent, unit: Unit): string {
     case 'issued':
     case 'test-cut':
     case 'calibrated':
-      return event.kind.replace('-', ' ');
+      return t(KINDS[event.kind]);
   }
 }
 
@@ -183,7 +218,7 @@ export function LogView({ job, file, session, shop, onClose }: Props) {
                   ...(wrong.size > 0
                     ? [{ value: '!', label: t('what does not fit ({size})', { size: wrong.size }) }]
                     : []),
-                  ...kinds.map((kind) => ({ value: kind, label: kind.replaceAll('-', ' ') })),
+                  ...kinds.map((kind) => ({ value: kind, label: t(KINDS[kind]) })),
                 ]}
                 onChange={(event) => setAbout(event.currentTarget.value)}
               />

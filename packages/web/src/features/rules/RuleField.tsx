@@ -11,6 +11,7 @@ import {
 } from '@long-miter/core';
 import { MoneyField, NumberField, SizeField } from '../../shared/fields/SettledField.tsx';
 import { translate, t } from '../../messages/t.ts';
+import { choicesOf } from './rule-values.ts';
 
 interface Props {
   readonly note: RuleNote;
@@ -39,12 +40,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'insideCorner':
       return choice(
         typeof rules.insideCorner === 'string' ? rules.insideCorner : 'by-use',
-        [
-          { value: 'by-use', label: t('by trim: cope, shoe mitered') },
-          { value: 'cope', label: t('cope always') },
-          { value: 'miter', label: t('miter always') },
-          { value: 'butt', label: t('butt always') },
-        ],
+        [{ value: 'by-use', label: t('by trim: cope, shoe mitered') }, ...choicesOf('insideCorner')],
         (value) =>
           onChange({
             insideCorner:
@@ -115,13 +111,8 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'splices':
       return (
         <Stack gap={6}>
-          {choice(
-            complete.splices,
-            [
-              { value: 'needed', label: t('where needed') },
-              { value: 'saving', label: t('to save stock') },
-            ],
-            (value) => onChange({ splices: value as 'needed' }),
+          {choice(complete.splices, choicesOf('splices'), (value) =>
+            onChange({ splices: value as 'needed' }),
           )}
           <MoneyField
             aria-label={t('what a splice costs')}
@@ -133,25 +124,14 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
         </Stack>
       );
     case 'spliceLengths':
-      return choice(
-        complete.spliceLengths,
-        [
-          { value: 'any', label: t('best hidden') },
-          { value: 'longest', label: t('one long') },
-          { value: 'balanced', label: t('alike') },
-        ],
-        (value) => onChange({ spliceLengths: value as 'any' }),
+      return choice(complete.spliceLengths, choicesOf('spliceLengths'), (value) =>
+        onChange({ spliceLengths: value as 'any' }),
       );
     case 'bullnose':
       return (
         <Group gap={6} wrap="nowrap">
-          {choice(
-            complete.bullnose,
-            [
-              { value: 'transition', label: t('small pieces') },
-              { value: 'two-piece', label: t('two pieces') },
-            ],
-            (value) => onChange({ bullnose: value as 'transition' }),
+          {choice(complete.bullnose, choicesOf('bullnose'), (value) =>
+            onChange({ bullnose: value as 'transition' }),
           )}
           {complete.bullnose === 'transition' && (
             <NumberField
@@ -167,52 +147,26 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'springFit':
       return <SpringFit complete={complete} unit={unit} name={translate(note.name)} onChange={onChange} />;
     case 'shoeReturn':
-      return choice(
-        complete.shoeReturn,
-        [
-          { value: 'mitered', label: t('mitered return') },
-          { value: 'snipped', label: t('snipped') },
-        ],
-        (value) => onChange({ shoeReturn: value as 'snipped' }),
+      return choice(complete.shoeReturn, choicesOf('shoeReturn'), (value) =>
+        onChange({ shoeReturn: value as 'snipped' }),
       );
     case 'railReturn':
-      return choice(
-        complete.railReturn,
-        [
-          { value: 'single', label: t('one miter') },
-          { value: 'half-turns', label: t('two half turns') },
-        ],
-        (value) => onChange({ railReturn: value as 'single' }),
+      return choice(complete.railReturn, choicesOf('railReturn'), (value) =>
+        onChange({ railReturn: value as 'single' }),
       );
     case 'numbering':
-      return choice(
-        complete.numbering,
-        [
-          { value: 'entry', label: t('from the entry') },
-          { value: 'installation', label: t('by installation') },
-        ],
-        (value) => onChange({ numbering: value as 'entry' }),
+      return choice(complete.numbering, choicesOf('numbering'), (value) =>
+        onChange({ numbering: value as 'entry' }),
       );
     case 'crownCut':
-      return choice(
-        complete.crownCut,
-        [
-          { value: 'nested', label: t('nested') },
-          { value: 'flat', label: t('flat') },
-        ],
-        (value) => onChange({ crownCut: value as 'nested' }),
+      return choice(complete.crownCut, choicesOf('crownCut'), (value) =>
+        onChange({ crownCut: value as 'nested' }),
       );
     case 'headMode':
       return (
         <Stack gap={6}>
-          {choice(
-            complete.headMode,
-            [
-              { value: 'measured', label: t('held until measured') },
-              { value: 'pre-cut', label: t('from the figures') },
-              { value: 'rough', label: t('rough, marked in place') },
-            ],
-            (value) => onChange({ headMode: value as 'measured' }),
+          {choice(complete.headMode, choicesOf('headMode'), (value) =>
+            onChange({ headMode: value as 'measured' }),
           )}
           {complete.headMode !== 'pre-cut' && (
             <SizeField
@@ -231,31 +185,16 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'crownOrder':
       return choice(
         complete.crownOrder ?? '',
-        [
-          { value: '', label: t('as it comes') },
-          { value: 'round', label: t('round the room') },
-          { value: 'opposite', label: t('opposite walls first') },
-          { value: 'foam', label: t('foam') },
-        ],
+        [{ value: '', label: t('as it comes') }, ...choicesOf('crownOrder')],
         (value) => onChange({ crownOrder: (value || undefined) as 'round' }),
       );
     case 'closingMode':
-      return choice(
-        complete.closingMode,
-        [
-          { value: 'long', label: t('cut long, pressed in') },
-          { value: 'measured', label: t('held until measured in place') },
-        ],
-        (value) => onChange({ closingMode: value as 'long' }),
+      return choice(complete.closingMode, choicesOf('closingMode'), (value) =>
+        onChange({ closingMode: value as 'long' }),
       );
     case 'ceilingLine':
-      return choice(
-        complete.ceilingLine,
-        [
-          { value: 'level', label: t('level, under the lowest point') },
-          { value: 'follow', label: t('follows the ceiling') },
-        ],
-        (value) => onChange({ ceilingLine: value as 'level' }),
+      return choice(complete.ceilingLine, choicesOf('ceilingLine'), (value) =>
+        onChange({ ceilingLine: value as 'level' }),
       );
     case 'looseEnd':
       return (

@@ -6,14 +6,15 @@ import { useDropRuleSetMutation, useKeepRuleSetMutation } from '../../session/co
 import { useWhyNot } from '../../session/rights.ts';
 import { undoNotice } from '../../shared/undo-notice.tsx';
 import { translate, t } from '../../messages/t.ts';
+import { valueText } from './rule-values.ts';
 
 /** What a set says otherwise than is usual, by the names of its rules. */
 function saidOf(rules: HouseRulesInput): string {
   const parts = Object.entries(rules).map(([key, value]) => {
     const name = translate(RULE_NOTES.find((note) => note.key === key)?.name ?? key);
-    return typeof value === 'object'
+    return value === undefined || typeof value === 'object'
       ? name
-      : `${name}: ${value === true ? t('yes') : value === false ? t('no') : translate(String(value))}`;
+      : `${name}: ${value === true ? t('yes') : value === false ? t('no') : valueText(key, value)}`;
   });
   return parts.length === 0 ? t('all as usual') : parts.join(' · ');
 }
