@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
-import { layersSource } from './lib/layers.mjs';
+import { layersSources } from './lib/layers.mjs';
 import { british, CATALOGUE, catalogueOf, ofOne, texts } from './lib/words.mjs';
 
 /**
@@ -32,8 +32,9 @@ if (process.argv[2] === 'list') {
   const alike = counted.filter((text) => one[ofOne(text)] === undefined);
   console.log(`${alike.length} texts with a count read the same for one and for many:`);
   for (const text of alike) console.log(`  ${text}`);
-  const { path, source, counts } = await layersSource();
-  writeFileSync(path, source);
-  for (const [layer, count] of Object.entries(counts))
-    console.log(`messages, ${layer}: ${count} read otherwise`);
+  for (const [name, { path, source, counts }] of Object.entries(await layersSources())) {
+    writeFileSync(path, source);
+    for (const [layer, count] of Object.entries(counts))
+      console.log(`messages, ${name}, ${layer}: ${count} read otherwise`);
+  }
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@jest/globals';
-import { layersSource } from './lib/layers.mjs';
+import { layersSources } from './lib/layers.mjs';
 import { blanksOf, british, catalogueOf, ofOne, texts, textsOutsideCatalogue } from './lib/words.mjs';
 
 const all = texts();
@@ -51,8 +51,8 @@ test('the texts are American, and what is spelled otherwise in Britain is in its
 });
 
 test('the layers on the core’s messages are those of its texts: `npm run words` writes them anew', async () => {
-  const { path, source } = await layersSource();
-  expect(readFileSync(path, 'utf8')).toBe(source);
+  for (const { path, source } of Object.values(await layersSources()))
+    expect(readFileSync(path, 'utf8')).toBe(source);
 });
 
 /** Texts of several words that are data or signs, by file: nobody's to translate. */

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format, resolveConfig } from 'prettier';
 import { britishTradeWords, coreTexts, MESSAGES } from './catalogue.mjs';
@@ -26,9 +27,26 @@ const outside = (text, change) =>
     .map((part, index) => (index % 2 === 1 ? part : change(part)))
     .join('');
 
-/** @returns the file of the layers, what it should hold, and how many texts of how many each layer has */
-export async function layersSource() {
-  const texts = await coreTexts();
+/** Texts that a page has from the beginning, by what stands before the dot of their code: those of `texts/first-american.ts`. */
+const firstGroups = () =>
+  new Set(
+    [...readFileSync(join(MESSAGES, 'texts/first-american.ts'), 'utf8').matchAll(/en-us\/([\w-]+)\.ts/g)].map(
+      ([, group]) => group,
+    ),
+  );
+
+/** @returns each file of layers with what it should hold, and how many texts of how many each layer has */
+export async function layersSources() {
+  const all = Object.entries(await coreTexts());
+  const first = firstGroups();
+  const isFirst = ([code]) => first.has(code.split('.')[0]);
+  return {
+    first: await layersSource('first', Object.fromEntries(all.filter(isFirst))),
+    rest: await layersSource('rest', Object.fromEntries(all.filter((one) => !isFirst(one)))),
+  };
+}
+
+async function layersSource(name, texts) {
   const layers = layersOf(await britishTradeWords());
   const counts = {};
   const entries = Object.entries(layers).map(([layer, change]) => {
@@ -41,12 +59,10 @@ export async function layersSource() {
     counts[layer] = `${other.length} of ${Object.keys(texts).length}`;
     return `  ${JSON.stringify(layer)}: ${JSON.stringify(Object.fromEntries(other))},`;
   });
-  const path = join(MESSAGES, 'layers/index.ts');
+  const path = join(MESSAGES, `layers/${name}.ts`);
   const source = await format(
-    `import type { MessageCode } from '../message.ts';
-
-/** Written by \`npm run words\`: what reads otherwise than in American English with its trade words. */
-export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode, string>>>>> = {
+    `/** Written by \`npm run words\`: what reads otherwise than in American English with its trade words. */
+export const LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 ${entries.join('\n')}
 };
 `,

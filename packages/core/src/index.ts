@@ -26,6 +26,7 @@ export {
 } from './measure/index.ts';
 export type { Coin, DeviceReading, NumberLimits, Unit } from './measure/index.ts';
 export {
+  addTexts,
   adviceFor,
   angleFigure,
   eachWordsOnce,

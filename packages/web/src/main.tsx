@@ -21,8 +21,14 @@ import { keepFocus } from './shared/fields/keep-focus.ts';
 import { theme, variables } from './app/theme.ts';
 import { JobsPage } from './features/jobs/JobsPage.tsx';
 import { language } from './messages/language.ts';
+import { loadTexts } from './messages/load-texts.ts';
 
-const loadJob = () => import('./app/job/JobPage.tsx');
+/** A screen with the texts of the core that the list of jobs does without. */
+const withTexts = async <Screen,>(screen: Promise<Screen>): Promise<Screen> => {
+  const [loaded] = await Promise.all([screen, loadTexts()]);
+  return loaded;
+};
+const loadJob = () => withTexts(import('./app/job/JobPage.tsx'));
 const jobs = <JobsPage onIdle={() => void loadJob().catch(() => undefined)} />;
 
 const routes: readonly RouteObject[] = [
@@ -31,41 +37,43 @@ const routes: readonly RouteObject[] = [
   {
     path: '/jobs/:jobId/sheets',
     lazy: async () => ({
-      Component: (await import('./features/walk-sheet/WalkSheetsPage.tsx')).WalkSheetsPage,
+      Component: (await withTexts(import('./features/walk-sheet/WalkSheetsPage.tsx'))).WalkSheetsPage,
     }),
   },
   {
     path: '/stand-in',
-    lazy: async () => ({ Component: (await import('./features/stand-in/StandInPage.tsx')).StandInPage }),
+    lazy: async () => ({
+      Component: (await withTexts(import('./features/stand-in/StandInPage.tsx'))).StandInPage,
+    }),
   },
   { path: '/rack', element: <Navigate to="/library/rack" replace /> },
   {
     path: '/library/:part?',
-    lazy: async () => ({ Component: (await import('./app/LibraryPage.tsx')).LibraryPage }),
+    lazy: async () => ({ Component: (await withTexts(import('./app/LibraryPage.tsx'))).LibraryPage }),
   },
   {
     path: '/together',
     lazy: async () => ({
-      Component: (await import('./features/shared-purchase/SharedPurchasePage.tsx')).TogetherPage,
+      Component: (await withTexts(import('./features/shared-purchase/SharedPurchasePage.tsx'))).TogetherPage,
     }),
   },
   {
     path: '/crew',
-    lazy: async () => ({ Component: (await import('./features/crew/CrewPage.tsx')).CrewPage }),
+    lazy: async () => ({ Component: (await withTexts(import('./features/crew/CrewPage.tsx'))).CrewPage }),
   },
   {
     path: '/changes/:jobId?',
     lazy: async () => ({
-      Component: (await import('./features/changes/ChangesPage.tsx')).ChangesPage,
+      Component: (await withTexts(import('./features/changes/ChangesPage.tsx'))).ChangesPage,
     }),
   },
   {
     path: '/join/:token',
-    lazy: async () => ({ Component: (await import('./features/crew/JoinPage.tsx')).JoinPage }),
+    lazy: async () => ({ Component: (await withTexts(import('./features/crew/JoinPage.tsx'))).JoinPage }),
   },
   {
     path: '/bench/:sheetKey?',
-    lazy: async () => ({ Component: (await import('./features/bench/BenchPage.tsx')).BenchPage }),
+    lazy: async () => ({ Component: (await withTexts(import('./features/bench/BenchPage.tsx'))).BenchPage }),
   },
   { path: '*', element: jobs },
 ];

@@ -12,7 +12,7 @@ import {
   type Vec2,
 } from '../geometry/index.ts';
 import type { HouseRules, JobFile, Opening, Room } from '../job/index.ts';
-import { formatLength, type Unit, plainText } from '../measure/index.ts';
+import { formatLength, type Unit } from '../measure/index.ts';
 import {
   trimSide,
   headsOf,
@@ -168,7 +168,7 @@ function memberOf(part: OpeningPart, truly: TrimmedSide): DrawingPart[] {
       kind: 'part',
       ref: { kind: 'member', key: part.key },
       tag: part.key,
-      name: plainText(partWords(part.role, part.place)),
+      name: partWords(part.role, part.place),
       tip: message('draw.joined-2', { part: partWords(part.role, part.place), name: same.profile.name }),
       shapes: [area(wood ? 'wood-other' : 'wood', ...part.outline)],
     },

@@ -12,7 +12,7 @@ import {
 } from '../geometry/index.ts';
 import type { Room, Wall } from '../job/index.ts';
 import type { SplicePlace } from '../joinery/index.ts';
-import { formatLength, type Unit, plainText } from '../measure/index.ts';
+import { formatLength, type Unit } from '../measure/index.ts';
 import type { Piece } from '../plan/index.ts';
 import { studPositions } from '../survey/index.ts';
 import { partWords } from '../messages/index.ts';
@@ -230,7 +230,7 @@ function casingParts(room: Room, layout: RibbonLayout, { pieces }: RibbonWhat): 
   return pieces.flatMap((piece): Shape[] => {
     const lies = casingOnRibbon(piece, room, layout, BAND, alone);
     if (!lies) return [];
-    const role = plainText(partWords(piece.role, piece.place));
+    const role = partWords(piece.role, piece.place);
     return [
       {
         kind: 'part',

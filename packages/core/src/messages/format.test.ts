@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { plainText, readerOf } from '../measure/index.ts';
-import { CATALOGUE } from './catalogue.ts';
+import type { Catalogue } from './catalogue.ts';
+import { TEXTS } from './texts/all.ts';
 import {
   adviceFor,
   angleFigure,
@@ -71,12 +72,12 @@ describe('messages', () => {
     expect(plainText(partWords('head'))).toBe('head');
   });
   test('every text of the catalogue can be read, and none is left as it was in the pseudo-language', () => {
-    for (const [code, text] of Object.entries(CATALOGUE)) {
+    for (const [code, text] of Object.entries(TEXTS.american)) {
       // Counts choose a form: two is of many.
       const counts = [...text.matchAll(/\{(\w+), plural,/g)].map(([, name]) => name!);
       const names = [...text.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!);
       const said = {
-        code: code as keyof typeof CATALOGUE,
+        code: code as keyof Catalogue,
         data: Object.fromEntries([
           ...names.map((one) => [one, '§'] as const),
           ...counts.map((one) => [one, 2] as const),

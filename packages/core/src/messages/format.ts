@@ -1,8 +1,8 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import { CATALOGUE } from './catalogue.ts';
-import { LAYERS } from './layers/index.ts';
-import type { Figure, ListSign, Message, MessageCode, Words } from './message.ts';
+import { TEXTS } from '#texts';
+import { isCode, type Figure, type ListSign, type Message, type MessageCode, type Words } from './message.ts';
 import type { Vocabulary } from './terms.ts';
+import type { Texts } from './texts/texts.ts';
 
 /** The languages that a sentence can be made in; `pseudo` shows what would not be translated. */
 export type MessageLanguage = 'en-US' | 'en-GB' | 'pseudo';
@@ -34,8 +34,23 @@ function accented(text: string): string {
     .join('');
 }
 
+/** Texts that are here, the newest last. */
+const sets: Texts[] = [TEXTS];
+
+const american = (code: string): string | undefined =>
+  sets.find((one) => code in one.american)?.american[code];
+const layered = (layer: string, code: string): string | undefined =>
+  sets.find((one) => one.layers[layer]?.[code] !== undefined)?.layers[layer]?.[code];
+
 /** Parsed texts by language, vocabulary and code: parsing takes longer than everything else. */
 const parsed = new Map<string, IntlMessageFormat>();
+
+/** Takes in more texts, as a page does with its second screen. What was said without them is said anew. */
+export function addTexts(more: Texts): void {
+  if (sets.includes(more)) return;
+  sets.push(more);
+  parsed.clear();
+}
 
 function textOf(code: MessageCode, { language, vocabulary }: Reader): IntlMessageFormat {
   const key = `${language} ${vocabulary} ${code}`;
@@ -44,10 +59,7 @@ function textOf(code: MessageCode, { language, vocabulary }: Reader): IntlMessag
   const own = language === 'pseudo' ? 'en-US' : language;
   // A kept message may have a code that is not known any more: it says at least what it was about.
   const text =
-    LAYERS[`${own} ${vocabulary}`]?.[code] ??
-    LAYERS[`en-US ${vocabulary}`]?.[code] ??
-    (CATALOGUE as Readonly<Record<string, string>>)[code] ??
-    code;
+    layered(`${own} ${vocabulary}`, code) ?? layered(`en-US ${vocabulary}`, code) ?? american(code) ?? code;
   const made = new IntlMessageFormat(language === 'pseudo' ? accented(text) : text, own, undefined, {
     ignoreTag: true,
   });
@@ -82,10 +94,7 @@ export function formatMessage(words: Words, reader: Reader): string {
 }
 
 const isWords = (value: object): value is Message | Figure =>
-  ('code' in value &&
-    'data' in value &&
-    Object.keys(value).length === 2 &&
-    String(value.code) in CATALOGUE) ||
+  ('code' in value && 'data' in value && Object.keys(value).length === 2 && isCode(value.code)) ||
   ('kind' in value &&
     (value.kind === 'list' || value.kind === 'length' || value.kind === 'angle') &&
     ('between' in value || 'value' in value));

@@ -1,5 +1,12 @@
 export * from './message.ts';
-export { formatAll, formatMessage, type InText, type MessageLanguage, type Reader } from './format.ts';
+export {
+  addTexts,
+  formatAll,
+  formatMessage,
+  type InText,
+  type MessageLanguage,
+  type Reader,
+} from './format.ts';
 export * from './terms.ts';
 export * from './packed.ts';
 export * from './word.ts';

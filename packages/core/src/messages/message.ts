@@ -1,4 +1,4 @@
-import type { CATALOGUE } from './catalogue.ts';
+import type { Catalogue } from './catalogue.ts';
 
 /**
  * What the core says, as data: a code of the catalogue with what is filled in. The sentence is made where it is read, in the
@@ -8,7 +8,7 @@ import type { CATALOGUE } from './catalogue.ts';
 /** The two systems a job can be kept in. A job's numbers are decimals in its unit. */
 export type Unit = 'in' | 'mm';
 
-export type MessageCode = keyof typeof CATALOGUE;
+export type MessageCode = keyof Catalogue;
 
 /** A length with its unit, an angle in degrees: written by the reader's figures. */
 export type Figure =
@@ -29,6 +29,10 @@ interface WordList {
 }
 /** What stands between the things of a list: signs, and words of the catalogue. */
 export type ListSign = ', ' | '; ' | ' and ' | ', or ' | ' ' | ' · ' | '';
+
+/** Whether a value has the form of a code: a group, a dot, a name. Which texts a page has does not matter. */
+export const isCode = (value: unknown): value is MessageCode =>
+  typeof value === 'string' && /^[a-z]+(?:-[a-z]+)*\.[A-Za-z0-9-]+$/.test(value);
 
 export interface Message {
   readonly code: MessageCode;
@@ -51,7 +55,7 @@ type NameIn<Inner extends string> = Inner extends `${infer Name},${string}`
     ? never
     : Inner;
 
-type DataOf<Code extends MessageCode> = Readonly<Record<NamesOf<(typeof CATALOGUE)[Code]>, MessageValue>>;
+type DataOf<Code extends MessageCode> = Readonly<Record<NamesOf<Catalogue[Code]>, MessageValue>>;
 
 /**
  * A message of the catalogue.
@@ -61,7 +65,7 @@ type DataOf<Code extends MessageCode> = Readonly<Record<NamesOf<(typeof CATALOGU
  */
 export const message = <Code extends MessageCode>(
   code: Code,
-  ...data: [NamesOf<(typeof CATALOGUE)[Code]>] extends [never] ? [] : [DataOf<Code>]
+  ...data: [NamesOf<Catalogue[Code]>] extends [never] ? [] : [DataOf<Code>]
 ): Message => ({ code, data: data[0] ?? {} });
 
 /**

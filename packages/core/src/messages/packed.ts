@@ -1,5 +1,4 @@
-import { CATALOGUE } from './catalogue.ts';
-import { message, type Message, type MessageCode, type Words } from './message.ts';
+import { isCode, message, type Message, type MessageCode, type Words } from './message.ts';
 
 /**
  * A message within a text. A schema carries a text with each of its faults and nothing else: the message goes with it as
@@ -19,5 +18,5 @@ export const faultText = <Code extends MessageCode>(...said: Parameters<typeof m
 export function unpacked(text: string): Words {
   if (!text.startsWith('{"code":')) return text;
   const { code, data } = JSON.parse(text) as Message;
-  return code in CATALOGUE ? { code, data } : text;
+  return isCode(code) ? { code, data } : text;
 }

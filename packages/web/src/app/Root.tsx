@@ -1,9 +1,13 @@
 import { Fragment, lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { Outlet, useMatch } from 'react-router';
 import { useShownJob } from '../session/shown-job.ts';
+import { loadTexts } from '../messages/load-texts.ts';
 import { setVocabulary } from '../messages/vocabulary.ts';
 
-const Palette = lazy(async () => ({ default: (await import('./Palette.tsx')).Palette }));
+const Palette = lazy(async () => {
+  const [{ Palette: shown }] = await Promise.all([import('./Palette.tsx'), loadTexts()]);
+  return { default: shown };
+});
 
 /** Sets the trade's words to those of the job that is open, before anything of it is drawn; anew where they change. */
 function InWords({ children }: { readonly children: ReactNode }) {

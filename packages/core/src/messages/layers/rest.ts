@@ -1,7 +1,5 @@
-import type { MessageCode } from '../message.ts';
-
 /** Written by `npm run words`: what reads otherwise than in American English with its trade words. */
-export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode, string>>>>> = {
+export const LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'en-US uk': {
     'act.changed-a-pinned-stick': 'changed a pinned length',
     'act.noted-a-stick-as-cut': 'noted a length as cut',
@@ -170,18 +168,6 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'cut.there-is-no-stick-left-to': 'there is no length "{stick}" left to pin: release it',
     'cutlist.long-cope': 'long, scribe',
     'draw.stick-pieces': 'Length {number}, {length}, {count} pieces',
-    'fault.at-most-1000-sticks-can-be': 'at most 1000 lengths can be pinned',
-    'fault.does-not-agree-with-the-other':
-      'does not agree with the other figures of this cornice ({readings}): {width} at {spring} stands out {projection} and comes down {drop}; measure them again',
-    'fault.is-missing-crown-needs-its-spring':
-      'is missing: cornice needs its spring angle, or its projection and drop',
-    'fault.is-missing-crown-needs-the-height': 'is missing: cornice needs the height of the ceiling',
-    'fault.is-used-twice-an-opened-stick': '"{name}" is used twice: an opened length needs a name of its own',
-    'fault.must-be-a-uuid-made-by': 'must be a UUID, made by whoever says that the length is cut',
-    'fault.must-be-cope-miter-or-butt': 'must be "scribe", "mitre" or "butt"',
-    'fault.must-be-miter-butt-or-block': 'must be "mitre", "butt" or "block"',
-    'fault.must-be-short-slant-damaged-or-wrong-stick':
-      'must be "short", "slant", "damaged" or "wrong-length"',
     'field.from-the-jamb-face-to-sound':
       'From the jamb face to sound wall: reveal and architrave must cover it',
     'field.how-far-the-stool-runs-past':
@@ -199,12 +185,6 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'joint.inside-miter-half-of-what-turns': 'inside mitre: half of what {angle} turns',
     'joint.outside-corner-always-mitered': 'outside corner {angle}: always mitred',
     'joint.to-no-casing-here': 'to {to}: no architrave here',
-    'key.base': 'skirting',
-    'key.casing': 'architrave',
-    'key.cope': 'scribe',
-    'key.crown': 'cornice',
-    'key.miter': 'mitre',
-    'key.shoe': 'quadrant',
     'lesson.wrong-stick': 'wrong length',
     'material.ml-for-each-of-glued-joints':
       '{each} ml for each of {joints} glued joints: mitres, scarfs, returns',
@@ -318,8 +298,6 @@ export const LAYERS: Readonly<Record<string, Readonly<Partial<Record<MessageCode
     'rule.what-may-stay-open-between-crown':
       'What may stay open between cornice and ceiling and still be caulked.',
     'rule.what-the-last-piece-of-a': 'What the last piece of a cornice run is cut longer.',
-    'server.cut-stick': 'cut length',
-    'server.is-noted-as-cut-from-another': '{label} is noted as cut from another length already',
     'sheet.lengths-in-millimeters': 'Lengths in millimetres.',
     'sheet.stick': 'length no.',
     'sheet.sticks': 'Lengths',

@@ -1,0 +1,6 @@
+import { LAYERS } from '../layers/first.ts';
+import { FIRST_AMERICAN } from './first-american.ts';
+import type { Texts } from './texts.ts';
+
+/** What a page has before it has asked for the rest. */
+export const TEXTS: Texts = { american: FIRST_AMERICAN, layers: LAYERS };
