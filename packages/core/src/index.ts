@@ -33,6 +33,7 @@ export {
   faultText,
   formatAll,
   formatMessage,
+  inPseudo,
   keyWord,
   lackText,
   lengthFigure,

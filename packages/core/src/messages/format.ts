@@ -22,8 +22,9 @@ const BETWEEN: Readonly<Partial<Record<ListSign, MessageCode>>> = {
 /**
  * An ICU text in the pseudo-language: letters of ours get an accent, so that whatever is left as it was has not gone through
  * the catalogue. What is filled in and the names of plural forms stay.
+ * @example inPseudo('cut {tag}') // "cút {tag}", the accent a sign of its own
  */
-function accented(text: string): string {
+export function inPseudo(text: string): string {
   let depth = 0;
   return [...text]
     .map((sign) => {
@@ -60,7 +61,7 @@ function textOf(code: MessageCode, { language, vocabulary }: Reader): IntlMessag
   // A kept message may have a code that is not known any more: it says at least what it was about.
   const text =
     layered(`${own} ${vocabulary}`, code) ?? layered(`en-US ${vocabulary}`, code) ?? american(code) ?? code;
-  const made = new IntlMessageFormat(language === 'pseudo' ? accented(text) : text, own, undefined, {
+  const made = new IntlMessageFormat(language === 'pseudo' ? inPseudo(text) : text, own, undefined, {
     ignoreTag: true,
   });
   parsed.set(key, made);

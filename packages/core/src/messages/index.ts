@@ -3,6 +3,7 @@ export {
   addTexts,
   formatAll,
   formatMessage,
+  inPseudo,
   type InText,
   type MessageLanguage,
   type Reader,

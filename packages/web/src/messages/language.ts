@@ -21,14 +21,24 @@ export function nearest(wished: readonly string[]): Language {
   return SOURCE;
 }
 
-/** What a person has chosen in this browser; undefined where he left it to the browser. */
-export function chosenLanguage(): Language | undefined {
+function keptChoice(): string | null | undefined {
   try {
-    const kept = globalThis.localStorage?.getItem(KEPT_AS);
-    return LANGUAGES.find((one) => one === kept);
+    return globalThis.localStorage?.getItem(KEPT_AS);
   } catch {
     return undefined;
   }
+}
+
+/**
+ * Whether every text of ours has accents, so that whoever looks at the screens sees what is not translated. It is chosen
+ * nowhere; the tests keep it by hand.
+ */
+export const isPseudo: boolean = keptChoice() === 'pseudo';
+
+/** What a person has chosen in this browser; undefined where he left it to the browser. */
+export function chosenLanguage(): Language | undefined {
+  const kept = keptChoice();
+  return LANGUAGES.find((one) => one === kept);
 }
 
 /** Keeps the choice. It holds from the next load of the page on. */

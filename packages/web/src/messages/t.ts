@@ -1,6 +1,6 @@
 import i18next from 'i18next';
-import { formatMessage, readerOf, tradeTerms, type Reader, type Words } from '@long-miter/core';
-import { language, SOURCE, type Language } from './language.ts';
+import { formatMessage, inPseudo, readerOf, tradeTerms, type Reader, type Words } from '@long-miter/core';
+import { isPseudo, language, SOURCE, type Language } from './language.ts';
 import { vocabularyNow } from './vocabulary.ts';
 import american from './en-US.json' with { type: 'json' };
 
@@ -57,12 +57,13 @@ function entry(text: string, count: number | undefined): string {
     .split(BLANK)
     .map((part, index) => (index % 2 === 1 ? part : tradeTerms(part, vocabularyNow())))
     .join('');
-  found.set(key, made);
-  return made;
+  const said = isPseudo ? inPseudo(made) : made;
+  found.set(key, said);
+  return said;
 }
 
 /** What the page reads messages by: its language, and the trade's words of the job at hand. */
-const reader = (): Reader => readerOf(vocabularyNow(), language);
+const reader = (): Reader => readerOf(vocabularyNow(), isPseudo ? 'pseudo' : language);
 
 /**
  * What the core or the server says, in the language of the page and the trade's words of now. Plain text is somebody's own: a
