@@ -83,8 +83,8 @@ export const texts = () =>
 const HEART = join(root, 'packages/core/src');
 /** The server, as far as it answers pages; the rest of it is for whoever runs it. */
 const SERVER = ['http', 'features', 'formats'].map((folder) => join(root, 'packages/server/src', folder));
-/** Several words, blanks aside: a key or an id is one. */
-const SEVERAL = /\p{L}{2}.*\s|\s.*\p{L}{2}/u;
+/** Several words, blanks aside, or one with a capital: a key or an id is one in small letters. */
+const SAID = /\p{L}{2}.*\s|\s.*\p{L}{2}|^\p{Lu}\p{Ll}+$/u;
 
 /** A template with its blanks numbered: `it is {1} high`. */
 const numbered = (template) =>
@@ -98,7 +98,7 @@ function isForUs(node) {
 }
 
 /**
- * Texts of several words in one file of the core or the server, each with `{1}`, `{2}` where something is filled in. Types,
+ * Texts in one file of the core or the server, each with `{1}`, `{2}` where something is filled in. Types,
  * imports, what is thrown at our own mistakes and names in a line of SQL are none.
  */
 export function sentencesIn(path, code) {
@@ -111,7 +111,7 @@ export function sentencesIn(path, code) {
       : ts.isStringLiteralLike(node)
         ? node.text
         : '';
-    if (SEVERAL.test(text.replace(/\{\d+\}/g, '')) && !isForUs(node)) found.add(text);
+    if (SAID.test(text.replace(/\{\d+\}/g, '')) && !isForUs(node)) found.add(text);
     ts.forEachChild(node, look);
   };
   look(file);
@@ -121,7 +121,7 @@ export function sentencesIn(path, code) {
 /** Texts of the core's catalogue have codes and layers of their own. */
 const CATALOGUED = join(HEART, 'messages');
 
-/** Texts of several words that stand outside the catalogue in what answers a page, by file. */
+/** Texts that stand outside the catalogue in what answers a page, by file. */
 export const textsOutsideCatalogue = () =>
   Object.fromEntries(
     [HEART, ...SERVER]

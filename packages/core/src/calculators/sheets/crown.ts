@@ -9,7 +9,7 @@ import { sizedBox } from '../pictures/shapes.ts';
 
 /** "What do I set for crown?" */
 
-const GROUP = 'Crown';
+const GROUP = message('calc-crown.crown');
 
 const SIZE: readonly Field[] = [
   {

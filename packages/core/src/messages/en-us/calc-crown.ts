@@ -1,5 +1,6 @@
 /** ICU texts in American English with its trade words; what stands in braces is filled in. */
 export const calcCrownTexts = {
+  'calc-crown.crown': 'Crown',
   'calc-crown.the-crown-is-known-by': 'the crown is known by',
   'calc-crown.width-and-spring-to-the-wall': 'width and spring to the wall',
   'calc-crown.width-and-angle-to-the-ceiling': 'width and angle to the ceiling',

@@ -68,6 +68,7 @@ export const LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> 
     'calc-corners.the-two-walls-are-one-straight':
       'The two walls are one straight line: there is nothing to mitre.',
     'calc-crown.31-6-33-9-for-38': '31.6/33.9, for "38" cornice in square corners',
+    'calc-crown.crown': 'Cornice',
     'calc-crown.crown-length': 'cornice length',
     'calc-crown.crown-settings': 'cornice settings',
     'calc-crown.how-long-is-the-crown-at': 'How long is the cornice at the wall and at the ceiling?',

@@ -2,7 +2,7 @@ import { listOf, message, type Words } from '../../messages/index.ts';
 import { fail, failIfAny, type Issue, type Result } from '../../base/index.ts';
 import type { RoomRecord, Survey } from '../../api-schemas/index.ts';
 import type { Opening, Profile } from '../../job/index.ts';
-import { plainText, type Unit } from '../../measure/index.ts';
+import { type Unit } from '../../measure/index.ts';
 import { freeName, openingNames, placeKey } from '../../openings/index.ts';
 import { newOpeningId } from '../edits.ts';
 import {
@@ -32,8 +32,29 @@ const HEAD = [
 ] as const;
 const KINDS = ['door', 'cased', 'pocket', 'window', 'drywall'] as const;
 
-/** A column is found again by its name: it is the same in every language. */
-const columnOf = (field: OpeningField): string => plainText(field.label);
+/** Columns of figures by their fields. A column is found again by its name, so that it is the same in every language. */
+const COLUMNS: Readonly<Record<string, string>> = {
+  at: 'from the left corner',
+  width: 'width',
+  headLeft: 'head height, left',
+  headRight: 'head height, right',
+  sillHeight: 'sill',
+  roughGap: 'gap to be covered',
+  drywallRadius: 'rounded wall edge',
+  floorGap: 'gap at the floor',
+  widthTop: 'width at the top',
+  headLevel: 'head rises to the right',
+  diagonal: 'diagonal',
+  sillLeft: 'sill at the left',
+  sillRight: 'sill at the right',
+  reveal: 'reveal',
+  nose: 'nose',
+  hornLeft: 'left horn',
+  hornRight: 'right horn',
+  measuredHead: 'head, outside to outside',
+  pocketDepth: 'to the pocket',
+};
+const columnOf = (field: OpeningField): string => COLUMNS[field.key] ?? field.key;
 
 export const OPENING_COLUMNS: readonly string[] = [...HEAD, ...OPENING_FIELDS.map(columnOf)];
 
