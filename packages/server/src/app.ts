@@ -3,7 +3,7 @@ import compression from 'compression';
 import staticGzip from 'express-static-gzip';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
-import type { JobEvent } from '@long-miter/core';
+import { message, type JobEvent } from '@long-miter/core';
 import type { Database } from './db/pool.ts';
 import type { DeviceListener } from './features/devices/listener.ts';
 import { followShops } from './features/shop/follow.ts';
@@ -97,11 +97,7 @@ export function createApp(
       routeTable(hub, devices, suppliers, firstCode, demo, {
         backup: (response) => writeBackup(database.pool, response),
         restore: async (request, { actor }) => {
-          if (!restoring)
-            throw new HttpProblem(
-              'unavailable',
-              'no folder for backups is set here: restore by `npm run restore`',
-            );
+          if (!restoring) throw new HttpProblem('unavailable', message('server.no-folder-for-backups'));
           try {
             const done = await restoreFrom(request, { database, ...restoring });
             await keepChange(database, actor, { act: 'POST /backup', about: `${done.rows} rows` });

@@ -54,8 +54,8 @@ export function cornerTemplate(angle: number, thickness: number, leg: number, ti
       area('wood', corner, to, at(to, inwardAfter), meet),
       line('wall-line', from, corner, to),
       line('guide', corner, scale(meet, 2.2)),
-      label(scale(middle, -0.18 * leg), 'wall', { as: 'small' }),
-      label(scale(middle, 0.3 * leg), 'room', { as: 'small' }),
+      label(scale(middle, -0.18 * leg), message('paper.wall-side'), { as: 'small' }),
+      label(scale(middle, 0.3 * leg), message('paper.room-side'), { as: 'small' }),
     ],
   };
 }

@@ -202,9 +202,9 @@ export function cutDrawing(
         : []),
       line('marked', seen(eye, solids.edge[0]), seen(eye, solids.edge[1])),
       { kind: 'mark', mark: 'point', at: seen(eye, solids.edge[1]) },
-      label(middleOf(solids.kept, eye), 'keep', { as: from === 'above' ? 'name' : 'large' }),
-      label(middleOf(solids.waste, eye), 'waste', { as: from === 'above' ? 'small' : 'note' }),
-      label(seen(eye, [x0, thick / 2, Math.max(high, low + wide * 0.6)]), 'fence', {
+      label(middleOf(solids.kept, eye), message('draw.keep'), { as: from === 'above' ? 'name' : 'large' }),
+      label(middleOf(solids.waste, eye), message('draw.waste'), { as: from === 'above' ? 'small' : 'note' }),
+      label(seen(eye, [x0, thick / 2, Math.max(high, low + wide * 0.6)]), message('draw.fence'), {
         as: from === 'above' ? 'on-dark' : 'small',
         anchor: 'start',
         aside: { x: 8, y: from === 'above' ? 0 : 10 },

@@ -133,7 +133,7 @@ describe('the picture', () => {
     return { profile, end, saw: setting, mark: { line: 'near' } } as CutStep;
   };
   const textAt = (drawing: Drawing, text: string): number => {
-    const found = drawing.shapes.find((shape) => shape.kind === 'label' && shape.text === text)!;
+    const found = drawing.shapes.find((shape) => shape.kind === 'label' && inWords(shape.text) === text)!;
     return drawingPoints([found])[0]!.x;
   };
   test.each([

@@ -196,8 +196,8 @@ export function materialsOf(job: JobFile, plan: PlanFile, rules: MaterialRules):
           },
         ]
       : []),
-    ...finish('primer', face(painted), rules.primer ? 1 : 0),
-    ...finish('paint', face(painted), rules.coats),
+    ...finish(message('material.primer'), face(painted), rules.primer ? 1 : 0),
+    ...finish(message('material.paint'), face(painted), rules.coats),
     ...finish(message('material.stain-or-clear-coat'), face(stained), rules.coats),
   ];
 }

@@ -1,4 +1,4 @@
-import { type Words } from '../../messages/index.ts';
+import { message, type Words } from '../../messages/index.ts';
 import { cosDeg, cotDeg, sinDeg, tanDeg } from '../../base/index.ts';
 import {
   area,
@@ -122,6 +122,6 @@ export function sawStock(swing: number, keep: 'left' | 'right', depth: number, r
   return [
     area('ghost', ...side(way === 1 ? -1 : 1)),
     area('wood', ...side(way)),
-    label(vec((way * reach) / 2 + at / 2, -depth / 2), 'keep'),
+    label(vec((way * reach) / 2 + at / 2, -depth / 2), message('draw.keep')),
   ];
 }

@@ -1,4 +1,4 @@
-import { message, type Words } from '../../messages/index.ts';
+import { message, wordOf, type Words } from '../../messages/index.ts';
 import { fail, failIfAny, ok, type Issue, type Result, numbersFrom } from '../../base/index.ts';
 import { parseAngle, type Unit } from '../../measure/index.ts';
 import { closes, jointAnswer, jointSeen, type JointCut } from '../sheets/fit.ts';
@@ -58,7 +58,7 @@ export function practiceRound(seed: number, unit: Unit, kind?: PracticeKind): Pr
   const joint = what === 'cope' ? 'cope' : 'miter';
   const outside = A > 180;
   const faces = outside ? 360 - A : A;
-  const side = outside ? 'outside' : 'inside';
+  const side = wordOf(outside ? 'outside' : 'inside');
   const readings = [
     message('practice.a-protractor-laid-between-the-faces', { faces: deg(faces), side }),
     message('practice.the-corner-is-and-off-straight', { side, value: deg(180 - faces) }),

@@ -268,7 +268,7 @@ export const settingDrawing = ({ miter, keep }: SawSet): Drawing => ({
   shapes: [
     ...sawStock(miter, keep, REACH * 0.25, REACH),
     ...sawTop(miter, REACH),
-    label(vec(0, REACH * 0.2), 'fence'),
+    label(vec(0, REACH * 0.2), message('draw.fence')),
   ],
 });
 

@@ -86,4 +86,7 @@ export const drawTexts = {
   'draw.built-in': 'built-in',
   'draw.right-end': 'right end',
   'draw.left-end': 'left end',
+  'draw.keep': 'keep',
+  'draw.waste': 'waste',
+  'draw.fence': 'fence',
 } as const;

@@ -17,4 +17,6 @@ export const materialTexts = {
   'material.stain-or-clear-coat': 'stain or clear coat',
   'material.adhesive': 'adhesive',
   'material.caulk': 'caulk',
+  'material.primer': 'primer',
+  'material.paint': 'paint',
 } as const;

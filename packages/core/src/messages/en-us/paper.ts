@@ -15,4 +15,6 @@ export const paperTexts = {
   'paper.which-sheet': ', sheet {row}-{column} of {rows} by {columns}',
   'paper.lay-a-rule-on-this-bar':
     'Lay a rule on this bar: it is {length} long. If it is not, print again in actual size, 100 percent.',
+  'paper.wall-side': 'wall',
+  'paper.room-side': 'room',
 } as const;

@@ -120,4 +120,5 @@ export const serverTexts = {
   'server.document-needs-a-plan': 'needs a plan',
   'server.nothing-to-draw': 'there is nothing to draw',
   'server.no-such-document': 'there is no "{document}"; there are {documents}',
+  'server.no-folder-for-backups': 'no folder for backups is set here: restore by `npm run restore`',
 } as const;

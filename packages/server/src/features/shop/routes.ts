@@ -4,6 +4,7 @@ import {
   issueSchema,
   jobAnswer,
   logFileSchema,
+  message,
   shopAnswer,
   shopEventsSchema,
 } from '@long-miter/core';
@@ -29,7 +30,7 @@ export const shopRoutes: readonly Route[] = [
     answer: shopAnswer,
     handle: (context, { params }) => {
       const after = Number(params['item']);
-      if (!Number.isSafeInteger(after) || after < 0) throw notFound('address');
+      if (!Number.isSafeInteger(after) || after < 0) throw notFound(message('server.address'));
       return service.readLog(context, params['job']!, after);
     },
   }),

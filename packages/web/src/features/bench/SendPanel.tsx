@@ -8,6 +8,7 @@ import { useJob } from '../../session/use-job.ts';
 import { useSheet } from '../../session/drafts/use-sheet.ts';
 import { applySend, placeName, type Place } from './apply-send.ts';
 import { t, translateIfAny, translate } from '../../messages/t.ts';
+import { openingWord } from '../../shared/text/code-words.ts';
 
 const number = (text: string | null): number | undefined =>
   text !== null && /^\d+$/.test(text) ? Number(text) : undefined;
@@ -92,7 +93,7 @@ function placesFor(
   if (wants.has('opening'))
     return survey.walls.flatMap((wall, index) =>
       (wall.openings ?? []).map((opening) => ({
-        label: t('{kind} in wall {index}', { kind: opening.kind, index: index + 1 }),
+        label: t('{kind} in wall {index}', { kind: openingWord(opening.kind), index: index + 1 }),
         place: { wall: index, opening: opening.id },
       })),
     );

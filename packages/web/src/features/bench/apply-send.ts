@@ -9,6 +9,7 @@ import {
   type Survey,
 } from '@long-miter/core';
 import { t } from '../../messages/t.ts';
+import { openingWord } from '../../shared/text/code-words.ts';
 
 /** Where a result of the Bench goes in a room: the wall (its corner is the one after it), and what of it. */
 export interface Place {
@@ -46,7 +47,10 @@ export function placeName(survey: Survey, send: Send, place: Place): string {
   const number = place.wall + 1;
   if (send.to === 'opening') {
     const opening = survey.walls[place.wall]?.openings?.find((one) => one.id === place.opening);
-    return t('the {kind} in wall {number}', { kind: opening?.kind ?? 'opening', number });
+    return t('the {kind} in wall {number}', {
+      kind: opening ? openingWord(opening.kind) : t('opening'),
+      number,
+    });
   }
   return send.to === 'splice'
     ? t('wall {number}', { number })

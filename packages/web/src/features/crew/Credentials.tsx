@@ -51,6 +51,7 @@ export function Credentials({ action, fresh, busy, error, onSend, children }: Pr
             ? { description: t('at least 10 characters; a sentence is easier to keep than a riddle') }
             : {})}
           autoComplete={fresh ? 'new-password' : 'current-password'}
+          visibilityToggleButtonProps={{ 'aria-label': t('Show the password') }}
           value={password}
           error={at('/password')}
           onChange={(event) => setPassword(event.currentTarget.value)}

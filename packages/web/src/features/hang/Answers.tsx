@@ -14,6 +14,7 @@ import {
 import type { ShopSession } from '../../session/shop/shop.ts';
 import { AskLength } from '../../shared/fields/AskLength.tsx';
 import { translate, t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 interface Props {
   readonly line: HangLine;
@@ -169,7 +170,7 @@ export function Answers({ line, file, shop, unit, session }: Props) {
         return (
           <Text key={one.id} style={{ color: 'var(--lm-assumed)' }}>
             {t('▲ {end} end open {where} by {gap} {unit}{real}', {
-              end: one.end,
+              end: sideWord(one.end),
               where: one.where === 'front' ? t('in front') : t('behind'),
               gap: formatLength(one.gap, unit, { inchParts: 32 }),
               unit,

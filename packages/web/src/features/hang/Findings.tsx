@@ -14,6 +14,7 @@ import { sheetEditor } from '../../session/drafts/edit-sheet.ts';
 import type { Store } from '../../session/store.ts';
 import { defineMessage } from '../../messages/define-message.ts';
 import { t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 interface Props {
   readonly job: JobRecord;
@@ -83,7 +84,9 @@ export function Findings({ job, told: { findings, saw } }: Props) {
                 one.waiting.length > 0 &&
                 t('Still to be cut for it: {waiting}, {half} each.', {
                   count: one.waiting.length,
-                  waiting: one.waiting.map(({ tag, end }) => t('{tag} {end} end', { tag, end })).join(', '),
+                  waiting: one.waiting
+                    .map(({ tag, end }) => t('{tag} {end} end', { tag, end: sideWord(end) }))
+                    .join(', '),
                   half: formatAngle(one.waiting[0]!.half),
                 }),
             })}

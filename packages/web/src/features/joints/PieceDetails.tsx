@@ -23,6 +23,7 @@ import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { SplicePlaces } from './SplicePlaces.tsx';
 import { endText } from '../../shared/text/joint-words.ts';
 import { translate, t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 interface Props {
   readonly piece: Piece;
@@ -83,9 +84,9 @@ export function PieceDetails({ piece, room, unit, quick, edit, pieces }: Props) 
       </Group>
       <div className="both-ends">
         {(['left', 'right'] as const).map((side) => (
-          <section key={side} aria-label={t('{side} end', { side })}>
+          <section key={side} aria-label={t('{side} end', { side: sideWord(side) })}>
             <Text size="xs" c="dimmed">
-              {t('{side} end', { side })}
+              {t('{side} end', { side: sideWord(side) })}
             </Text>
             <Text fw={650}>{endText(piece[side])}</Text>
             <JointPicture piece={piece} side={side} room={room} quick={quick} pieces={pieces} />

@@ -2,6 +2,7 @@ import { Group, NativeSelect } from '@mantine/core';
 import type { JobRecord, Opening } from '@long-miter/core';
 import { SizeField } from '../../shared/fields/SettledField.tsx';
 import { t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 /** Head corners that stayed open when they were fitted: what is written here is answered above with the shave. */
 export function AfterFitting(props: {
@@ -24,7 +25,7 @@ export function AfterFitting(props: {
             <NativeSelect
               size="sm"
               style={{ flex: 1 }}
-              label={t('{corner} head corner', { corner })}
+              label={t('{corner} head corner', { corner: sideWord(corner) })}
               value={open?.at ?? ''}
               data={[
                 { value: '', label: t('not fitted, or closed') },
@@ -42,7 +43,7 @@ export function AfterFitting(props: {
             {open && (
               <SizeField
                 w={76}
-                aria-label={t('{corner} head corner, open by', { corner })}
+                aria-label={t('{corner} head corner, open by', { corner: sideWord(corner) })}
                 unit={unit}
                 value={open.by}
                 onTake={(by) => set(corner, { ...open, by })}

@@ -1,6 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import { formatLength, type Clearance, type JobRecord, type Opening } from '@long-miter/core';
 import { t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 /** The ways out that one click takes, on this opening alone. */
 export function Remedies(props: {
@@ -29,7 +30,7 @@ export function Remedies(props: {
             })
           }
         >
-          {t('Rip its {side} leg to {size}', { side, size: size(clash.rip) })}
+          {t('Rip its {side} leg to {size}', { side: sideWord(side), size: size(clash.rip) })}
         </Button>
       )}
       {clash.reveal !== undefined && (

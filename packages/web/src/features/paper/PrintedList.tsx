@@ -27,6 +27,7 @@ import { Painted } from '../../drawing/Painted.tsx';
 import { language } from '../../messages/language.ts';
 import { moneyText } from '../../messages/money.ts';
 import { translate, t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 interface Props {
   readonly file: JobFile;
@@ -144,7 +145,7 @@ export function StickSheet({
               <td className="whole">☐ {k + 1}</td>
               <td>
                 <span className="whole">
-                  <b>{step.piece.label}</b> {t('{end} end', { end: step.end })}
+                  <b>{step.piece.label}</b> {t('{end} end', { end: sideWord(step.end) })}
                 </span>
                 <br />
                 {translate(step.place)}

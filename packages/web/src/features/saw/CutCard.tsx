@@ -31,6 +31,7 @@ import { Typeset } from '../../shared/fields/Figure.tsx';
 import { DrawingSvg } from '../../drawing/DrawingSvg.tsx';
 import { BigFigure } from './BigFigure.tsx';
 import { translate, t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 interface Props {
   readonly steps: readonly CutStep[];
@@ -83,7 +84,7 @@ export function CutCard({
         </span>
         <span className="cut-tag" data-testid="end">
           {!step.held
-            ? t('{end} end', { end: step.end })
+            ? t('{end} end', { end: sideWord(step.end) })
             : piece.opening === undefined
               ? t('closing')
               : translate(partWords(piece.role, piece.place))}
@@ -264,7 +265,7 @@ function Lies({
   return (
     <>
       <div className="cut-keep" data-testid="keep">
-        {t('keep {keep}', { keep: step.saw.keep })}
+        {t('keep {keep}', { keep: sideWord(step.saw.keep) })}
       </div>
       <Text fw={650}>{translate(seatWords(seat, step.profile))}</Text>
       <div className="cut-pictures">
@@ -304,7 +305,7 @@ function Sided({
       <div className="cut-sided">
         <span className="cut-side" data-testid={`${testid}-side`}>
           <span aria-hidden>{shown.side === 'left' ? '←' : '→'}</span>
-          {shown.side}
+          {sideWord(shown.side)}
         </span>
         <BigFigure text={translate(shown.figure)} testid={testid} />
       </div>

@@ -3,6 +3,7 @@ import { formatWithUnit, type AtHand, type CutStep, type Unit } from '@long-mite
 import { useState } from 'react';
 import { Typeset } from '../../shared/fields/Figure.tsx';
 import { t, translate } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 /** After an interruption: what was in hand is said, and asked, never guessed. */
 export function Resume({
@@ -22,7 +23,7 @@ export function Resume({
   return (
     <section className="panel" aria-label={t('Where you were')} style={{ padding: 20 }}>
       <Text fz={30} fw={700}>
-        {t('You had {label}, {end} end, mark', { label: step.piece.label, end: step.end })}{' '}
+        {t('You had {label}, {end} end, mark', { label: step.piece.label, end: sideWord(step.end) })}{' '}
         <Typeset text={translate(step.mark.text)} />
       </Text>
       <Text fz={20} mb={12}>

@@ -49,7 +49,7 @@ export function SawRecord({ saw }: { saw: Saw }) {
             <Table.Td>
               {t('{reading}, before {before}', { reading: reading(one.reads), before: reading(one.was) })}
             </Table.Td>
-            <Table.Td>{one.how}</Table.Td>
+            <Table.Td>{one.how === 'test cut' ? t('test cut') : t('typed')}</Table.Td>
           </Table.Tr>
         ))}
       </Table.Tbody>

@@ -3,6 +3,7 @@ import { formatAngle, formatWithUnit, type CrewSaw } from '@long-miter/core';
 import { errorOf, useCrewSawsQuery } from '../../api/api.ts';
 import { SawRecord } from './CrewSaws.tsx';
 import { t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 /** How far a saw goes and what it takes, in one line. */
 function reach({ saw, unit }: CrewSaw): string {
@@ -20,7 +21,7 @@ function reach({ saw, unit }: CrewSaw): string {
       standingHeight: formatWithUnit(saw.standingHeight, unit),
       flatWidth: formatWithUnit(saw.flatWidth, unit),
     }),
-    ...(saw.motor === undefined ? [] : [t('motor on the {motor}', { motor: saw.motor })]),
+    ...(saw.motor === undefined ? [] : [t('motor on the {motor}', { motor: sideWord(saw.motor) })]),
   ].join('; ');
 }
 

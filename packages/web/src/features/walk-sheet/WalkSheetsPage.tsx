@@ -17,7 +17,7 @@ import { Typeset } from '../../shared/fields/Figure.tsx';
 import { useTitle } from '../../shared/hooks/use-title.ts';
 import { useGrowing } from '../../shared/hooks/use-growing.ts';
 import { useJob } from '../../session/use-job.ts';
-import { openingWord, pointWord } from '../../shared/text/code-words.ts';
+import { openingWord, pointWord, sideWord } from '../../shared/text/code-words.ts';
 import { t } from '../../messages/t.ts';
 
 /** Rows of a blank sheet: what fits a page. */
@@ -124,7 +124,7 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
     wall.corner
       ? isAssumed(wall.corner)
         ? t('90° assumed: ________')
-        : `${formatAngle(wallAngle(wall.corner.reading))}${wall.corner.form && wall.corner.form.kind !== 'crisp' ? `, ${wall.corner.form.kind} ${len(wall.corner.form.radius)}` : ''}`
+        : `${formatAngle(wallAngle(wall.corner.reading))}${wall.corner.form && wall.corner.form.kind !== 'crisp' ? `, ${wall.corner.form.kind === 'bullnose' ? t('bullnose') : t('rounded')} ${len(wall.corner.form.radius)}` : ''}`
       : t('end'),
     (wall.openings ?? [])
       .map((one) =>
@@ -151,7 +151,7 @@ function rowsOf(room: RoomRecord, unit: Unit): string[][] {
           depth: one.depth < 0 ? t('bulge') : t('hollow'),
           kind: len(Math.abs(one.depth)),
           over: len(one.over),
-          near: one.near,
+          near: sideWord(one.near),
         }),
       ),
     ].join('; '),

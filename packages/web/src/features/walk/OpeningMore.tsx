@@ -12,6 +12,7 @@ import {
 import { CommitField } from '../../shared/fields/CommitField.tsx';
 import type { EditSurvey } from '../../session/drafts/use-sheet.ts';
 import { translate, t } from '../../messages/t.ts';
+import { trimWord } from '../../shared/text/code-words.ts';
 
 interface Props {
   readonly opening: Opening;
@@ -63,10 +64,10 @@ export function OpeningMore({ opening, unit, profiles, typed, index, edit }: Pro
   const profileField = (key: 'stool' | 'apron') => (
     <NativeSelect
       size="sm"
-      label={key}
+      label={trimWord(key)}
       value={opening[key] ?? ''}
       data={[
-        { value: '', label: t('no {key}', { key }) },
+        { value: '', label: t('no {key}', { key: trimWord(key) }) },
         ...profiles
           .filter((profile) => profile.use === key || (key === 'apron' && profile.use === 'casing'))
           .map((profile) => ({ value: profile.id, label: profile.name })),

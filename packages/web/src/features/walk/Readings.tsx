@@ -87,7 +87,11 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
     setFault(translateIfAny(issues[0]?.text));
   };
   return (
-    <Stack gap={4} role="group" aria-label={t('Readings of the {what}', { what })}>
+    <Stack
+      gap={4}
+      role="group"
+      aria-label={t('Readings of the {what}', { what: what === 'angle' ? t('angle') : t('length') })}
+    >
       {list.map((note, i) => (
         <Group key={`${note.text}${note.how}${i}`} gap={8} wrap="nowrap">
           <Radio
@@ -137,7 +141,9 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         <TextInput
           size="sm"
           w={130}
-          aria-label={t('Another reading of the {what}', { what })}
+          aria-label={t('Another reading of the {what}', {
+            what: what === 'angle' ? t('angle') : t('length'),
+          })}
           placeholder={t('another reading')}
           autoComplete="off"
           value={text}
@@ -150,7 +156,7 @@ export function Readings({ at, what, reading, index, unit, notes, typed, thickne
         />
         <NativeSelect
           size="sm"
-          aria-label={t('How the {what} was read', { what })}
+          aria-label={t('How the {what} was read', { what: what === 'angle' ? t('angle') : t('length') })}
           data={ways.map((one) => ({ value: one, label: translate(wayWords(one)) }))}
           value={how}
           onChange={(event) => setHow(event.currentTarget.value)}

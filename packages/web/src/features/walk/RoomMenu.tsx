@@ -47,15 +47,20 @@ export function RoomMenu({ job, roomId, edit }: { job: JobRecord; roomId: string
   };
   const copy = (mirrored: boolean): void => {
     if (!room) return;
-    const made = addRoom(`${name}, ${mirrored ? 'mirrored' : 'copy'}`.slice(0, 200), {
-      survey: unnamed(mirrored ? mirrorSurvey(room.survey) : room.survey),
-      // In a mirror positions are others; lengths and angles read the same.
-      typed: mirrored
-        ? Object.fromEntries(
-            Object.entries(room.typed).filter(([key]) => /\/(length|width|headHeight|sillHeight)$/.test(key)),
-          )
-        : room.typed,
-    });
+    const made = addRoom(
+      (mirrored ? t('{name}, mirrored', { name }) : t('{name}, copy', { name })).slice(0, 200),
+      {
+        survey: unnamed(mirrored ? mirrorSurvey(room.survey) : room.survey),
+        // In a mirror positions are others; lengths and angles read the same.
+        typed: mirrored
+          ? Object.fromEntries(
+              Object.entries(room.typed).filter(([key]) =>
+                /\/(length|width|headHeight|sillHeight)$/.test(key),
+              ),
+            )
+          : room.typed,
+      },
+    );
     walk(made.id);
   };
   const others = job.rooms.filter((one) => one.id !== roomId && one.survey.trims.length > 0).slice(0, LISTED);

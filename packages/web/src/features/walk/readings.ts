@@ -9,6 +9,7 @@ import {
 } from '@long-miter/core';
 import { defineMessage } from '../../messages/define-message.ts';
 import { t } from '../../messages/t.ts';
+import { sideWord } from '../../shared/text/code-words.ts';
 
 /** The ways a corner can be read, as one list to choose from. */
 export const READING_KINDS = [
@@ -74,5 +75,5 @@ export function readReading(kind: ReadingKind, text: string, unit: Unit): Result
 export function derivedText(corner: Corner | undefined): string {
   if (!corner) return '';
   const angle = wallAngle(corner.reading);
-  return `${Number(angle.toFixed(2))}° ${angle < 180 ? 'inside' : 'outside'}`;
+  return `${Number(angle.toFixed(2))}° ${sideWord(angle < 180 ? 'inside' : 'outside')}`;
 }

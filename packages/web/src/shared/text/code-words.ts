@@ -1,6 +1,6 @@
-import type { CrewRole, Opening, Profile, Wall } from '@long-miter/core';
+import { wordOf, type CrewRole, type Opening, type Profile, type Wall } from '@long-miter/core';
 import { defineMessage } from '../../messages/define-message.ts';
-import { t } from '../../messages/t.ts';
+import { translate, t } from '../../messages/t.ts';
 
 /** What is kept as a code and shown as a word: roles, materials, what trim is for, what is on a wall. */
 
@@ -73,6 +73,9 @@ export const roleDoes = (role: CrewRole): string => t(DOES[role]);
 export const materialWord = (material: Profile['material']): string => t(MATERIALS[material]);
 export const finishWord = (finish: Profile['finish']): string => t(FINISHES[finish]);
 export const trimWord = (use: Profile['use']): string => t(USES[use]);
+/** A side, an edge or the way of a corner, as it is said. */
+export const sideWord = (side: 'left' | 'right' | 'inside' | 'outside'): string => translate(wordOf(side));
+
 export const openingWord = (kind: Opening['kind']): string => t(OPENINGS[kind]);
 export const openingShort = (kind: Opening['kind']): string => t(OPENINGS_SHORT[kind]);
 export const pointWord = (kind: Point['kind']): string => t(POINTS[kind]);

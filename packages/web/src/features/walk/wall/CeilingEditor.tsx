@@ -12,6 +12,7 @@ import {
 import { CommitField } from '../../../shared/fields/CommitField.tsx';
 import type { EditSurvey } from '../../../session/drafts/use-sheet.ts';
 import { translate, t } from '../../../messages/t.ts';
+import { sideWord } from '../../../shared/text/code-words.ts';
 
 interface Props {
   readonly unit: Unit;
@@ -54,7 +55,7 @@ export function CeilingEditor({ unit, wall, index, typed, edit }: Props) {
     return (
       <CommitField
         size="sm"
-        label={t('ceiling height at its {end}', { end })}
+        label={t('ceiling height at its {end}', { end: sideWord(end) })}
         placeholder={t('the room’s')}
         text={held ? formatLength(held.height, unit, { inchParts: 32 }) : ''}
         onCommit={(text) => {
