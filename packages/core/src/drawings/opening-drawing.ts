@@ -58,8 +58,8 @@ interface FreeRoom {
   readonly right: number | undefined;
   readonly above: number | undefined;
   /** What is there: the corner, or another opening by its name. */
-  readonly leftOf: string;
-  readonly rightOf: string;
+  readonly leftOf: Words;
+  readonly rightOf: Words;
 }
 
 const extent = (parts: readonly OpeningPart[], width: number): { from: number; to: number; high: number } => {
@@ -97,8 +97,8 @@ export function freeRoomAround(
       ceiling === undefined
         ? undefined
         : ceiling - Math.max(own.high, headsOf(opening).left, headsOf(opening).right),
-    leftOf: before ? nameOf(before.opening) : 'corner',
-    rightOf: after ? nameOf(after.opening) : 'corner',
+    leftOf: before ? nameOf(before.opening) : message('draw.corner'),
+    rightOf: after ? nameOf(after.opening) : message('draw.corner'),
   };
 }
 

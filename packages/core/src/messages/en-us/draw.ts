@@ -89,4 +89,5 @@ export const drawTexts = {
   'draw.keep': 'keep',
   'draw.waste': 'waste',
   'draw.fence': 'fence',
+  'draw.corner': 'corner',
 } as const;
