@@ -35,7 +35,21 @@ const SCREENS = [
 
 /** Keys under which the server's answers hold what people wrote. */
 const WRITTEN_BY_PEOPLE = new Set([
-  ...['name', 'source', 'word', 'label', 'place', 'note', 'text', 'person', 'device', 'about', 'url', 'where', 'what'],
+  ...[
+    'name',
+    'source',
+    'word',
+    'label',
+    'place',
+    'note',
+    'text',
+    'person',
+    'device',
+    'about',
+    'url',
+    'where',
+    'what',
+  ],
 ]);
 
 function namesIn(value: unknown, found: Set<string>, key = ''): void {

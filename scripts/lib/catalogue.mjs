@@ -24,7 +24,7 @@ export async function britishTradeWords() {
 /** Every text by its code. */
 export async function coreTexts() {
   const folder = join(MESSAGES, 'en-us');
-  const files = readdirSync(folder).filter((name) => name.endsWith('.ts'));
+  const files = readdirSync(folder, { recursive: true }).filter((name) => name.endsWith('.ts'));
   const all = {};
   for (const name of files)
     for (const texts of Object.values(await exportsOf(join(folder, name)))) Object.assign(all, texts);

@@ -30,9 +30,11 @@ const outside = (text, change) =>
 /** Texts that a page has from the beginning, by what stands before the dot of their code: those of `texts/first-american.ts`. */
 const firstGroups = () =>
   new Set(
-    [...readFileSync(join(MESSAGES, 'texts/first-american.ts'), 'utf8').matchAll(/en-us\/([\w-]+)\.ts/g)].map(
-      ([, group]) => group,
-    ),
+    [
+      ...readFileSync(join(MESSAGES, 'texts/first-american.ts'), 'utf8').matchAll(
+        /en-us\/\w+\/([\w-]+)\.ts/g,
+      ),
+    ].map(([, group]) => group),
   );
 
 /** @returns each file of layers with what it should hold, and how many texts of how many each layer has */
@@ -62,7 +64,7 @@ async function layersSource(name, texts) {
   const path = join(MESSAGES, `layers/${name}.ts`);
   const source = await format(
     `/** Written by \`npm run words\`: what reads otherwise than in American English with its trade words. */
-export const LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+export const ${name.toUpperCase()}_LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 ${entries.join('\n')}
 };
 `,

@@ -129,7 +129,7 @@ test('handed over: what comes off, where it is spliced, what it is made of, what
   expect(done.splices).toHaveLength(1);
   expect(inWords(done.splices[0])).toContain('96 in from the left end of the wall');
   expect(inWords(done.profiles.map((one) => one.name))).toEqual(['Base 5 1/4', 'Casing 2 1/2']);
-  expect(inWords(done.profiles[0]!.what)).toBe('base, mdf, 5 1/4 by 5/8 in, paint');
+  expect(inWords(done.profiles[0]!.what)).toBe('base, MDF, 5 1/4 by 5/8 in, paint');
   expect(inWords(done.rack)).toEqual(['R7: Base 5 1/4, 30 in']);
   expect(inWords(done.open)).toEqual(pieces.filter((one) => one.wall === 'w4').map((one) => one.label));
 });

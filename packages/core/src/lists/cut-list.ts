@@ -19,7 +19,7 @@ export function endWord(end: PlanEnd): Words {
 }
 
 /** Which point of an end its length is read to, without what else is done there. */
-export function pointWord(end: PlanEnd): Words {
+export function endPointWord(end: PlanEnd): Words {
   if (end.joint === 'scarf') return message(end.over ? 'cutlist.short' : 'cutlist.long');
   if (end.joint === 'cope') return message('cutlist.long');
   if (end.joint === 'return') return message('cutlist.short');

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { plainText, readerOf } from '../measure/index.ts';
 import type { Catalogue } from './catalogue.ts';
-import { TEXTS } from './texts/all.ts';
+import TEXTS from './texts/all.ts';
 import {
   adviceFor,
   angleFigure,

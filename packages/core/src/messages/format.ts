@@ -1,5 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import { TEXTS } from '#texts';
+import TEXTS from '#texts';
 import { isCode, type Figure, type ListSign, type Message, type MessageCode, type Words } from './message.ts';
 import type { Vocabulary } from './terms.ts';
 import type { Texts } from './texts/texts.ts';
@@ -22,7 +22,7 @@ const BETWEEN: Readonly<Partial<Record<ListSign, MessageCode>>> = {
 /**
  * An ICU text in the pseudo-language: letters of ours get an accent, so that whatever is left as it was has not gone through
  * the catalogue. What is filled in and the names of plural forms stay.
- * @example inPseudo('cut {tag}') // "cút {tag}", the accent a sign of its own
+ * @example inPseudo('{tag}') // "{tag}"
  */
 export function inPseudo(text: string): string {
   let depth = 0;

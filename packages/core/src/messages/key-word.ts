@@ -1,4 +1,4 @@
-import type { keyTexts } from './en-us/key.ts';
+import type { keyTexts } from './en-us/words/key.ts';
 import { message, type Message } from './message.ts';
 
 type KeyOf<Code> = Code extends `key.${infer Key}` ? Key : never;

@@ -1,5 +1,5 @@
 /** Written by `npm run words`: what reads otherwise than in American English with its trade words. */
-export const LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+export const FIRST_LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'en-US uk': {
     'fault.at-most-1000-sticks-can-be': 'at most 1000 lengths can be pinned',
     'fault.does-not-agree-with-the-other':

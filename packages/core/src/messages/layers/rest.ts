@@ -1,5 +1,5 @@
 /** Written by `npm run words`: what reads otherwise than in American English with its trade words. */
-export const LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+export const REST_LAYERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'en-US uk': {
     'act.changed-a-pinned-stick': 'changed a pinned length',
     'act.noted-a-stick-as-cut': 'noted a length as cut',

@@ -11,7 +11,7 @@ import {
 } from '@long-miter/core';
 import { MoneyField, NumberField, SizeField } from '../../shared/fields/SettledField.tsx';
 import { translate, t } from '../../messages/t.ts';
-import { choicesOf } from './rule-values.ts';
+import { ruleChoices } from './rule-values.ts';
 
 interface Props {
   readonly note: RuleNote;
@@ -40,7 +40,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'insideCorner':
       return choice(
         typeof rules.insideCorner === 'string' ? rules.insideCorner : 'by-use',
-        [{ value: 'by-use', label: t('by trim: cope, shoe mitered') }, ...choicesOf('insideCorner')],
+        [{ value: 'by-use', label: t('by trim: cope, shoe mitered') }, ...ruleChoices('insideCorner')],
         (value) =>
           onChange({
             insideCorner:
@@ -111,7 +111,7 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'splices':
       return (
         <Stack gap={6}>
-          {choice(complete.splices, choicesOf('splices'), (value) =>
+          {choice(complete.splices, ruleChoices('splices'), (value) =>
             onChange({ splices: value as 'needed' }),
           )}
           <MoneyField
@@ -124,13 +124,13 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
         </Stack>
       );
     case 'spliceLengths':
-      return choice(complete.spliceLengths, choicesOf('spliceLengths'), (value) =>
+      return choice(complete.spliceLengths, ruleChoices('spliceLengths'), (value) =>
         onChange({ spliceLengths: value as 'any' }),
       );
     case 'bullnose':
       return (
         <Group gap={6} wrap="nowrap">
-          {choice(complete.bullnose, choicesOf('bullnose'), (value) =>
+          {choice(complete.bullnose, ruleChoices('bullnose'), (value) =>
             onChange({ bullnose: value as 'transition' }),
           )}
           {complete.bullnose === 'transition' && (
@@ -147,25 +147,25 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'springFit':
       return <SpringFit complete={complete} unit={unit} name={translate(note.name)} onChange={onChange} />;
     case 'shoeReturn':
-      return choice(complete.shoeReturn, choicesOf('shoeReturn'), (value) =>
+      return choice(complete.shoeReturn, ruleChoices('shoeReturn'), (value) =>
         onChange({ shoeReturn: value as 'snipped' }),
       );
     case 'railReturn':
-      return choice(complete.railReturn, choicesOf('railReturn'), (value) =>
+      return choice(complete.railReturn, ruleChoices('railReturn'), (value) =>
         onChange({ railReturn: value as 'single' }),
       );
     case 'numbering':
-      return choice(complete.numbering, choicesOf('numbering'), (value) =>
+      return choice(complete.numbering, ruleChoices('numbering'), (value) =>
         onChange({ numbering: value as 'entry' }),
       );
     case 'crownCut':
-      return choice(complete.crownCut, choicesOf('crownCut'), (value) =>
+      return choice(complete.crownCut, ruleChoices('crownCut'), (value) =>
         onChange({ crownCut: value as 'nested' }),
       );
     case 'headMode':
       return (
         <Stack gap={6}>
-          {choice(complete.headMode, choicesOf('headMode'), (value) =>
+          {choice(complete.headMode, ruleChoices('headMode'), (value) =>
             onChange({ headMode: value as 'measured' }),
           )}
           {complete.headMode !== 'pre-cut' && (
@@ -185,15 +185,15 @@ export function RuleField({ note, rules, complete, unit, coin, onChange }: Props
     case 'crownOrder':
       return choice(
         complete.crownOrder ?? '',
-        [{ value: '', label: t('as it comes') }, ...choicesOf('crownOrder')],
+        [{ value: '', label: t('as it comes') }, ...ruleChoices('crownOrder')],
         (value) => onChange({ crownOrder: (value || undefined) as 'round' }),
       );
     case 'closingMode':
-      return choice(complete.closingMode, choicesOf('closingMode'), (value) =>
+      return choice(complete.closingMode, ruleChoices('closingMode'), (value) =>
         onChange({ closingMode: value as 'long' }),
       );
     case 'ceilingLine':
-      return choice(complete.ceilingLine, choicesOf('ceilingLine'), (value) =>
+      return choice(complete.ceilingLine, ruleChoices('ceilingLine'), (value) =>
         onChange({ ceilingLine: value as 'level' }),
       );
     case 'looseEnd':

@@ -41,7 +41,7 @@ const VALUES = {
 } as const satisfies Partial<Record<keyof HouseRulesInput, Readonly<Record<string, string>>>>;
 
 /** The choices of a rule, for a list to choose from. */
-export const choicesOf = (rule: keyof typeof VALUES): { value: string; label: string }[] =>
+export const ruleChoices = (rule: keyof typeof VALUES): { value: string; label: string }[] =>
   Object.entries(VALUES[rule]).map(([value, label]) => ({ value, label: t(label) }));
 
 /** What the value of a rule is called; a figure stands for itself. */

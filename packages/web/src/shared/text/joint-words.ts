@@ -1,4 +1,4 @@
-import { pointWord, formatAngle, partWords, type Piece, type PlanEnd } from '@long-miter/core';
+import { endPointWord, formatAngle, partWords, type Piece, type PlanEnd } from '@long-miter/core';
 import { defineMessage } from '../../messages/define-message.ts';
 import { translate, t } from '../../messages/t.ts';
 
@@ -23,7 +23,7 @@ export const endText = (end: PlanEnd): string => {
   if (end.joint === 'square' && end.angle === 0 && end.snip === undefined && end.over === undefined)
     return jointText('square');
   const angle =
-    end.angle === 0 ? t('square') : `${formatAngle(Math.abs(end.angle))} ${translate(pointWord(end))}`;
+    end.angle === 0 ? t('square') : `${formatAngle(Math.abs(end.angle))} ${translate(endPointWord(end))}`;
   const snip = end.snip === undefined ? '' : t(', nose snipped');
   return `${jointText(end.joint)}, ${angle}${snip}${end.over === undefined ? '' : end.over ? t(', lies over') : t(', lies under')}`;
 };
