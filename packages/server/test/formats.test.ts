@@ -10,6 +10,7 @@ import { fernhollow } from '../src/demo/fernhollow.ts';
 import { DOCUMENTS, writeDocument } from '../src/formats/documents.ts';
 import { paperText } from '../src/formats/pdf.ts';
 import { readXlsx } from '../src/formats/read-xlsx.ts';
+import { textOfPdf } from './support/text-of-pdf.ts';
 
 /** Files that the job is written to, read back by readers that have nothing to do with their writers. */
 
@@ -112,6 +113,64 @@ describe('a workbook', () => {
     lies.writeUInt32LE(0xfffffff0, lies.indexOf(Buffer.from([0x50, 0x4b, 0x01, 0x02])) + 24);
     await expect(readXlsx(lies)).rejects.toThrow('holds more');
     await expect(readXlsx(good.subarray(0, good.length - 30))).rejects.toThrow();
+  });
+});
+
+describe('what people named', () => {
+  // Names that are made of the trade's words, in a job that has British ones.
+  const named = (): { job: JobFile; plan: PlanFile } => {
+    const [first, second] = job.rooms;
+    const rooms = [
+      { ...first!, name: 'Base room' },
+      { ...second!, name: 'Miter Street' },
+    ];
+    const profiles = job.profiles.map((one, index) => (index === 0 ? { ...one, name: 'Cope 3' } : one));
+    const own: JobFile = { ...job, name: 'Crown Court', vocabulary: 'uk', rooms, profiles };
+    const planned = planJob(own, { solver: undefined, seconds: 0.5, clock: () => performance.now() / 1000 });
+    if (!planned.ok) throw new Error(plainText(planned.issues[0].text));
+    return { job: own, plan: planned.value };
+  };
+  const READABLE = DOCUMENTS.filter((one) => /\.(csv|svg|dxf)$/.test(one));
+  test('stands in every file as it was given, between British words', async () => {
+    const source = named();
+    let all = '';
+    for (const document of READABLE) all += (await writeDocument(document, source)).content.toString();
+    for (const name of ['Base room', 'Miter Street', 'Cope 3']) expect(all).toContain(name);
+    expect(all).not.toMatch(/skirting room|mitre street|scribe 3|cornice court/i);
+    expect(all).toMatch(/scribe/);
+    expect(all).not.toMatch(/\b(?:coped?|mitered|casing) (?:over|against|end)\b/);
+  });
+  test('is all that has no accent in the pseudo-language, with figures, keys and the columns of tables', async () => {
+    const source = { ...named(), language: 'pseudo' as const };
+    const own = [...JSON.stringify(source.job).matchAll(/"(?:name|word)":"([^"]+)"/g)].map(
+      ([, name]) => name!,
+    );
+    const notOurs = (texts: readonly string[]): string[] => [
+      ...new Set(
+        texts
+          .map((text) =>
+            own.reduce((now, name) => now.replaceAll(name, '').replaceAll(paperText(name), ''), text),
+          )
+          .filter((text) => /[aeiou](?!\u0301)\p{L}+/u.test(text.replace(/\b(?:in|mm)\b/g, ''))),
+      ),
+    ];
+    const written = async (document: string): Promise<string> =>
+      (await writeDocument(document, source)).content.toString();
+    for (const document of ['cut-list.csv', 'saw-list.csv', 'buy-list.csv']) {
+      const [head, ...rows] = (await written(document)).trim().split('\n');
+      expect([document, head]).toEqual([document, expect.stringContaining('\u0301')]);
+      const cells = rows.flatMap((row) => row.split(',')).map((cell) => cell.replaceAll('"', ''));
+      expect([document, notOurs(cells)]).toEqual([document, []]);
+    }
+    for (const document of ['saw-list.pdf', 'templates.pdf', 'plan.pdf']) {
+      const lines = textOfPdf((await writeDocument(document, source)).content);
+      expect(lines.length).toBeGreaterThan(10);
+      expect([document, notOurs(lines)]).toEqual([document, []]);
+    }
+    for (const document of READABLE.filter((one) => one.endsWith('.svg'))) {
+      const texts = [...(await written(document)).matchAll(/>([^<>]+)<\/text>/g)].map(([, text]) => text!);
+      expect([document, notOurs(texts)]).toEqual([document, []]);
+    }
   });
 });
 

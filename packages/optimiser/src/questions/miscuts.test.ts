@@ -108,3 +108,14 @@ test('stopped early it answers from what was played', () => {
   expect(runs).toBeLessThan(900);
   expect(risk).toBeGreaterThan(0.3);
 });
+
+test('told to stop at once it has still played enough to say something', () => {
+  const { runs, risk } = secondTripRisk(problemOf(5, 90), sticksOf(problemOf(5, 90)), {
+    ...question,
+    stop: () => true,
+  });
+  expect(runs).toBe(25);
+  // 1 − 0.9⁵ is 0.41; of 25 jobs hardly ever fewer than 4 or more than 18 fail.
+  expect(risk * 25).toBeGreaterThanOrEqual(4);
+  expect(risk * 25).toBeLessThanOrEqual(18);
+});
