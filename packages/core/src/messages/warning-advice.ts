@@ -1,7 +1,7 @@
 /** Why each watch-out matters and what to do about it, by its code. */
 
 import { message, type Words } from './message.ts';
-import type { WarningCode } from './warnings.ts';
+import type { WarningCode } from './warning-data.ts';
 
 interface WatchAdvice {
   readonly why: Words;
