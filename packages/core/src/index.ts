@@ -57,6 +57,9 @@ export { drawingPoints, refKey } from './geometry/index.ts';
 export type { Drawing, DrawingPart, Label, Lettering, Mark, Shape, ShapeRole } from './geometry/index.ts';
 export * as trade from './trade/index.ts';
 export {
+  MAX_FILE_BYTES,
+  RULE_NOTES,
+  RULE_SCHOOLS,
   checkJob,
   checkJobFile,
   checkShape,
@@ -64,11 +67,9 @@ export {
   houseRulesSchema,
   jobFileSchema,
   kerfOf,
-  MAX_FILE_BYTES,
   ofRoom,
+  profileSchema,
   readJson,
-  RULE_NOTES,
-  RULE_SCHOOLS,
   rulesOfRoom,
   sawOf,
   traitsOf,

@@ -7,7 +7,9 @@ import {
   profileSchema,
   rackSchema,
   sawSchema,
+  materialFigures,
   stickPinSchema,
+  stockFigures,
   stockSchema,
   unitSchema,
   type HouseRulesInput,
@@ -49,30 +51,8 @@ export type JobPin = StickPin & { readonly id: string };
 
 /** What the lead decides about stock beside the rules. */
 export const choicesSchema = z.strictObject({
-  /** Spare sticks, percent by profile. */
-  spares: z
-    .record(
-      ownId,
-      z
-        .number()
-        .min(0, faultText('fault.must-not-be-negative'))
-        .max(100, faultText('fault.must-be-at-most-100-percent')),
-    )
-    .optional(),
-  coats: z
-    .number()
-    .int(faultText('fault.must-be-a-whole-number'))
-    .min(0, faultText('fault.must-not-be-negative'))
-    .max(10)
-    .optional(),
-  primer: z.boolean().optional(),
-  nailSpacing: z.number().gt(0, faultText('fault.must-be-greater-than-0')).max(10_000).optional(),
-  /** Pieces spoilt of a hundred cut. */
-  miscuts: z
-    .number()
-    .min(0, faultText('fault.must-not-be-negative'))
-    .max(50, faultText('fault.must-be-at-most-50-of'))
-    .optional(),
+  ...stockFigures(ownId),
+  ...materialFigures,
   /** Which of the saws is in use. */
   saw: ownId.optional(),
   /** Somebody has said that the lengths and prices a new job begins with are right. */

@@ -598,6 +598,40 @@ export type StickPin = z.infer<typeof stickPinSchema>;
 
 export const currencySchema = z.string().regex(/^[A-Z]{3}$/, faultText('fault.must-be-a-currency-by-its'));
 
+/**
+ * What a lead decides about stock beside the rules: the fields that the job file and the settings of a job share.
+ * @param profileId what names a profile there
+ */
+export const stockFigures = (profileId: z.ZodString) => ({
+  /** Spare sticks bought on top, percent by profile. */
+  spares: z
+    .record(
+      profileId,
+      z
+        .number()
+        .min(0, faultText('fault.must-not-be-negative'))
+        .max(100, faultText('fault.must-be-at-most-100-percent')),
+    )
+    .optional(),
+  coats: z
+    .number()
+    .int(faultText('fault.must-be-a-whole-number'))
+    .min(0, faultText('fault.must-not-be-negative'))
+    .max(10)
+    .optional(),
+});
+/** The same of materials and of what is spoilt. */
+export const materialFigures = {
+  primer: z.boolean().optional(),
+  nailSpacing: z.number().gt(0, faultText('fault.must-be-greater-than-0')).max(10_000).optional(),
+  /** Pieces spoilt of a hundred cut, as the crew knows itself. */
+  miscuts: z
+    .number()
+    .min(0, faultText('fault.must-not-be-negative'))
+    .max(50, faultText('fault.must-be-at-most-50-of'))
+    .optional(),
+};
+
 export const jobFileSchema = z.strictObject({
   format: z.literal('longmiter-job', faultText('fault.must-be-longmiter-job')),
   version: z.literal(2, faultText('fault.must-be-1-or-2-the-versions-this-program-reads')),
@@ -621,34 +655,8 @@ export const jobFileSchema = z.strictObject({
     .max(2000)
     .optional(),
   pins: z.array(stickPinSchema).max(1000, faultText('fault.at-most-1000-sticks-can-be')).optional(),
-  /** Spare sticks bought on top, percent by profile. */
-  spares: z
-    .record(
-      id,
-      z
-        .number()
-        .min(0, faultText('fault.must-not-be-negative'))
-        .max(100, faultText('fault.must-be-at-most-100-percent')),
-    )
-    .optional(),
-  coats: z
-    .number()
-    .int(faultText('fault.must-be-a-whole-number'))
-    .min(0, faultText('fault.must-not-be-negative'))
-    .max(10)
-    .optional(),
-  choices: z
-    .strictObject({
-      primer: z.boolean().optional(),
-      nailSpacing: z.number().gt(0, faultText('fault.must-be-greater-than-0')).max(10_000).optional(),
-      /** Pieces spoilt of a hundred cut, as the crew knows itself. */
-      miscuts: z
-        .number()
-        .min(0, faultText('fault.must-not-be-negative'))
-        .max(50, faultText('fault.must-be-at-most-50-of'))
-        .optional(),
-    })
-    .optional(),
+  ...stockFigures(id),
+  choices: z.strictObject(materialFigures).optional(),
 });
 
 export type Profile = z.infer<typeof profileSchema>;

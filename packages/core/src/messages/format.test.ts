@@ -94,6 +94,11 @@ describe('messages', () => {
       if (/[aeiou]/.test(of)) expect(formatMessage(said, pseudo)).toContain('\u0301');
     }
   });
+  test('a message that was kept before its text asked for more still says the rest', () => {
+    expect(formatMessage({ code: 'paper.was', data: { from: '48 in' } }, american)).toBe('…, was 48 in');
+    const counted = Object.entries(TEXTS.american).find(([, text]) => text.includes(', plural,'))![0];
+    expect(formatMessage({ code: counted as keyof Catalogue, data: {} }, american).length).toBeGreaterThan(0);
+  });
   test('messages within a value become text, and nothing else changes', () => {
     const value = {
       code: 'glue',

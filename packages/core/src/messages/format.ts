@@ -75,7 +75,16 @@ function filled({ code, data }: Message, reader: Reader): string {
       typeof value === 'number' ? value : formatMessage(value, reader),
     ]),
   );
-  return String(textOf(code, reader).format(values));
+  const text = textOf(code, reader);
+  try {
+    return String(text.format(values));
+  } catch {
+    // A message that was kept before its text asked for more: what is missing is left open, the rest is said.
+    const blanks = Object.fromEntries(
+      [...String(american(code) ?? '').matchAll(/\{(\w+)/g)].map(([, name]) => [name!, '…']),
+    );
+    return String(text.format({ ...blanks, ...values }));
+  }
 }
 
 /**

@@ -1,4 +1,12 @@
-import { wordOf, type CrewRole, type Opening, type Profile, type Wall } from '@long-miter/core';
+import {
+  keyWord,
+  profileSchema,
+  wordOf,
+  type CrewRole,
+  type Opening,
+  type Profile,
+  type Wall,
+} from '@long-miter/core';
 import { defineMessage } from '../../messages/define-message.ts';
 import { translate, t } from '../../messages/t.ts';
 
@@ -6,13 +14,6 @@ import { translate, t } from '../../messages/t.ts';
 
 type Point = NonNullable<Wall['points']>[number];
 
-const ROLES: Readonly<Record<CrewRole, string>> = {
-  lead: defineMessage('lead'),
-  measurer: defineMessage('measurer'),
-  cutter: defineMessage('cutter'),
-  hanger: defineMessage('hanger'),
-  guest: defineMessage('guest'),
-};
 const DOES: Readonly<Record<CrewRole, string>> = {
   lead: defineMessage('does everything: jobs, rules, stock, orders, giving to the saw, the crew itself'),
   measurer: defineMessage('reads all jobs and records rooms'),
@@ -20,31 +21,10 @@ const DOES: Readonly<Record<CrewRole, string>> = {
   hanger: defineMessage('reads all jobs, notes what happens at the saw and on the wall'),
   guest: defineMessage('reads one job until a day that is named'),
 };
-const MATERIALS: Readonly<Record<Profile['material'], string>> = {
-  mdf: defineMessage('MDF'),
-  softwood: defineMessage('softwood'),
-  hardwood: defineMessage('hardwood'),
-  polyurethane: defineMessage('polyurethane'),
-  pvc: defineMessage('PVC'),
-  other: defineMessage('other'),
-};
 const FINISHES: Readonly<Record<Profile['finish'], string>> = {
   paint: defineMessage('to be painted'),
   stain: defineMessage('to be stained'),
   prefinished: defineMessage('finished already'),
-};
-const USES: Readonly<Record<Profile['use'], string>> = {
-  base: defineMessage('base'),
-  shoe: defineMessage('shoe'),
-  casing: defineMessage('casing'),
-  crown: defineMessage('crown'),
-  'chair-rail': defineMessage('chair rail'),
-  backer: defineMessage('backer'),
-  'back-band': defineMessage('back band'),
-  stool: defineMessage('stool'),
-  apron: defineMessage('apron'),
-  'picture-rail': defineMessage('picture rail'),
-  other: defineMessage('other'),
 };
 const OPENINGS: Readonly<Record<Opening['kind'], string>> = {
   door: defineMessage('door'),
@@ -60,25 +40,19 @@ const OPENINGS_SHORT: Readonly<Record<Opening['kind'], string>> = {
   pocket: defineMessage('pocket'),
   drywall: defineMessage('plain'),
 };
-const POINTS: Readonly<Record<Point['kind'], string>> = {
-  socket: defineMessage('socket'),
-  switch: defineMessage('switch'),
-  pipe: defineMessage('pipe'),
-  register: defineMessage('register'),
-};
 
-export const roleWord = (role: CrewRole): string => t(ROLES[role]);
+export const roleWord = (role: CrewRole): string => translate(keyWord(role));
 /** What a role may do, as the rest of a sentence about one who has it. */
 export const roleDoes = (role: CrewRole): string => t(DOES[role]);
-export const materialWord = (material: Profile['material']): string => t(MATERIALS[material]);
+export const materialWord = (material: Profile['material']): string => translate(keyWord(material));
 export const finishWord = (finish: Profile['finish']): string => t(FINISHES[finish]);
-export const trimWord = (use: Profile['use']): string => t(USES[use]);
+export const trimWord = (use: Profile['use']): string => translate(keyWord(use));
 /** A side, an edge or the way of a corner, as it is said. */
 export const sideWord = (side: 'left' | 'right' | 'inside' | 'outside'): string => translate(wordOf(side));
 
 export const openingWord = (kind: Opening['kind']): string => t(OPENINGS[kind]);
 export const openingShort = (kind: Opening['kind']): string => t(OPENINGS_SHORT[kind]);
-export const pointWord = (kind: Point['kind']): string => t(POINTS[kind]);
+export const pointWord = (kind: Point['kind']): string => translate(keyWord(kind));
 
 /** The choices of a field, each under its word. */
 export const choices = <Code extends string>(
@@ -87,4 +61,4 @@ export const choices = <Code extends string>(
 ): { value: Code; label: string }[] => codes.map((value) => ({ value, label: word(value) }));
 
 export const OPENING_CODES = Object.keys(OPENINGS) as readonly Opening['kind'][];
-export const MATERIAL_CODES = Object.keys(MATERIALS) as readonly Profile['material'][];
+export const MATERIAL_CODES = profileSchema.shape.material.options;
